@@ -1,0 +1,71 @@
+import { type Place, type State, STATES, type Width, WIDTHS } from '../site/index.ts';
+import type { Scope } from './scope.ts';
+
+export type OriginName = 'program' | 'default' | 'variant' | 'preset' | 'own';
+
+/**
+ * Who set a value, as one number: the nearer the higher.
+ *
+ * | origin | number | why it stands there |
+ * |---|---|---|
+ * | program | 0 | what holds when nobody said anything |
+ * | default | 1,000 + place | the guide's word on every such element |
+ * | variant | 2,000 + 1,000 × axis + place | chosen for this one, from the guide; axes in the order the element declares |
+ * | preset | 100,000 + position | put on by hand; later over earlier |
+ * | own | 200,000 | set on this very element |
+ *
+ * A rule for a place stands where the rule stands that it sets again, above it by its place:
+ * site < kind of page < branch (the deeper the nearer) < page < area < scheme < section < long-form text.
+ */
+export type OriginRank = number;
+
+const PLACES: readonly Place['type'][] = ['pageKind', 'branch', 'page', 'area', 'scheme', 'section', 'longForm'];
+
+/** 0 for the whole site; null where the place does not hold in this scope. */
+export function placeRank(place: Place | null, scope: Scope): number | null {
+  if (place === null) return 0;
+  const rank = (PLACES.indexOf(place.type) + 1) * 100;
+  switch (place.type) {
+    case 'pageKind':
+      return scope.page && scope.pageKind === place.pageKind ? rank : null;
+    case 'branch': {
+      const depth = scope.branch.indexOf(place.page);
+      return depth < 0 ? null : rank + depth;
+    }
+    case 'page':
+      return scope.page?.id === place.page ? rank : null;
+    case 'area':
+      return scope.page && scope.area === place.area ? rank : null;
+    case 'scheme':
+      return scope.scheme === place.scheme ? rank : null;
+    case 'section':
+      return scope.section?.id === place.section ? rank : null;
+    case 'longForm':
+      return scope.longForm ? rank : null;
+  }
+}
+
+export const PROGRAM_RANK: OriginRank = 0;
+export const defaultRank = (place: number): OriginRank => 1000 + place;
+export const variantRank = (axis: number, place: number): OriginRank => 2000 + axis * 1000 + place;
+export const presetRank = (position: number): OriginRank => 100_000 + position;
+export const OWN_RANK: OriginRank = 200_000;
+
+/** The more particular situation wins, then the nearer origin. */
+export interface Rank {
+  state: State;
+  width: Width;
+  /** Of its origin. */
+  rank: OriginRank;
+}
+
+export const stateRank = (state: State): number => STATES.indexOf(state);
+export const widthRank = (width: Width): number => WIDTHS.indexOf(width);
+
+export const compareRanks = (a: Rank, b: Rank): number =>
+  stateRank(a.state) - stateRank(b.state) || widthRank(a.width) - widthRank(b.width) || a.rank - b.rank;
+
+/** A value set at one width holds there and below. */
+export const widthHolds = (set: Width, at: Width): boolean => widthRank(set) <= widthRank(at);
+/** States do not combine: a value holds at rest and in its own state. */
+export const stateHolds = (set: State, at: State): boolean => set === 'rest' || set === at;

@@ -1,0 +1,47 @@
+import type { PropertyName } from '../properties/index.ts';
+import type { Id, Site, Slot, State, Width } from '../site/index.ts';
+import type { Value } from '../values/index.ts';
+import { partOf } from '../widgets/index.ts';
+import { expand } from './expand.ts';
+import { compareRanks, type OriginName, type Rank, stateHolds, widthHolds } from './rank.ts';
+import type { Scope } from './scope.ts';
+import { sourcesOf } from './sources.ts';
+
+/** One value that has a say on a property of a part. */
+export interface Contribution extends Rank {
+  origin: OriginName;
+  /** The record it is written in; null for the program. */
+  record: Id | null;
+  slot: Slot;
+  textStyle: Id | null;
+  value: Value;
+  /** False for what a preset says while it is switched off. */
+  on: boolean;
+}
+
+export type Contributions = ReadonlyMap<PropertyName, readonly Contribution[]>;
+
+/** All that is said about a part, in every state and width, by property, lowest rank first. */
+export function contributionsTo(site: Site, scope: Scope, part: string): Contributions {
+  const kind = partOf(scope.element, part)?.kind;
+  const found = new Map<PropertyName, Contribution[]>();
+  for (const { origin, record, rank, on, byKind, styles } of sourcesOf(site, scope)) {
+    for (const setting of expand(site, styles)) {
+      if (setting.part !== (byKind ? kind : part)) continue;
+      const { state, width, property, value, slot, textStyle } = setting;
+      const entry = { origin, record, rank, on, state, width, value, slot, textStyle };
+      const list = found.get(property);
+      if (list) list.push(entry);
+      else found.set(property, [entry]);
+    }
+  }
+  for (const list of found.values()) list.sort(compareRanks);
+  return found;
+}
+
+export const applies = (it: Contribution, state: State, width: Width): boolean =>
+  stateHolds(it.state, state) && widthHolds(it.width, width);
+
+/** Who wins in a state at a width; null where nobody says anything. */
+export const winner = (list: readonly Contribution[] | undefined, state: State, width: Width): Contribution | null =>
+  list?.findLast(it => it.on && applies(it, state, width)) ?? null;

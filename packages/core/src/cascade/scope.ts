@@ -1,0 +1,106 @@
+import type { Rebinds } from '../tokens/index.ts';
+import { NO_REBINDS } from '../tokens/index.ts';
+import { type Area, elementOfArea, getRecord, type Id, isNode, type NodeRecord, type PageKind, type PageRecord, type SectionRecord, type Site, settingsOf } from '../site/index.ts';
+import { type ElementType, elementNamed } from '../widgets/index.ts';
+
+/** All of an element's surroundings that have a say in its values. */
+export interface Scope {
+  element: ElementType;
+  /** Null for an element that stands on no page: a cell of the specimen. */
+  node: NodeRecord | null;
+  page: PageRecord | null;
+  section: SectionRecord | null;
+  area: Area;
+  pageKind: PageKind;
+  /** The page and those above it, the outermost first. */
+  branch: readonly Id[];
+  longForm: boolean;
+  scheme: Id;
+  /** The record that wears the scheme in effect here. */
+  wearer: Id;
+  rebinds: Rebinds;
+  variants: Readonly<Record<string, Id>>;
+  /** What holds it, and the part it stands in. */
+  parent: { scope: Scope; part: string } | null;
+}
+
+const merged = new WeakMap<Rebinds, WeakMap<Rebinds, Rebinds>>();
+
+/** Two levels of rebindings as one, the inner over the outer; the same object for the same two. */
+export function mergeRebinds(outer: Rebinds, inner: Rebinds): Rebinds {
+  if (Object.keys(inner).length === 0) return outer;
+  if (Object.keys(outer).length === 0) return inner;
+  const known = merged.get(outer)?.get(inner);
+  if (known) return known;
+  const both = { ...outer, ...inner };
+  const table = merged.get(outer) ?? new WeakMap<Rebinds, Rebinds>();
+  merged.set(outer, table.set(inner, both));
+  return both;
+}
+
+function branchOf(site: Site, page: PageRecord): Id[] {
+  const ids = [page.id];
+  for (let at = getRecord(site, page.at.parent); at?.kind === 'page'; at = getRecord(site, at.at.parent)) ids.unshift(at.id);
+  return ids;
+}
+
+export function pageScope(site: Site, page: PageRecord): Scope {
+  const settings = settingsOf(site);
+  return {
+    element: elementNamed('page'),
+    node: null,
+    page,
+    section: null,
+    area: 'main',
+    pageKind: page.pageKind,
+    branch: branchOf(site, page),
+    longForm: false,
+    scheme: page.scheme ?? settings.defaultScheme,
+    wearer: page.scheme ? page.id : settings.id,
+    rebinds: page.rebind,
+    variants: {},
+    parent: null,
+  };
+}
+
+/** Scope of a record inside one of the given scope. */
+export function childScope(outer: Scope, node: NodeRecord): Scope {
+  const element = node.kind === 'section' ? elementOfArea(node.area) : elementNamed(node.widget);
+  const part = outer.element.holds ?? 'box';
+  const own = { element, node, variants: node.variants, parent: { scope: outer, part } };
+  if (node.kind === 'widget') return { ...outer, ...own };
+  return {
+    ...outer,
+    ...own,
+    section: node,
+    area: node.area,
+    scheme: node.scheme ?? outer.scheme,
+    wearer: node.scheme ? node.id : outer.wearer,
+    rebinds: mergeRebinds(outer.rebinds, node.rebind),
+  };
+}
+
+/** Scope of a section or widget as it stands on a page (a header is on many); null if it does not stand there. */
+export function nodeScope(site: Site, pageId: Id, nodeId: Id): Scope | null {
+  const page = site.kinds.page.get(pageId);
+  if (!page) return null;
+  const chain: NodeRecord[] = [];
+  let at = getRecord(site, nodeId);
+  while (isNode(at)) {
+    chain.unshift(at);
+    at = getRecord(site, at.at.parent);
+  }
+  const root = chain[0];
+  if (root?.kind !== 'section' || (root.area === 'main' && at?.id !== pageId)) return null;
+  return chain.reduce(childScope, pageScope(site, page));
+}
+
+/** Scope of an element that stands in no page: on a plain page of the kind `page`, in a plain section of a scheme. */
+export function specimenScope(element: ElementType, scheme: Id, variants: Readonly<Record<string, Id>>): Scope {
+  const bare = { node: null, page: null, section: null, area: 'main', pageKind: 'page', branch: [], longForm: false, scheme, wearer: scheme, rebinds: NO_REBINDS, variants: {} } as const;
+  const page: Scope = { ...bare, element: elementNamed('page'), parent: null };
+  if (element.name === 'page') return page;
+  if (element.family === 'structure' && element.holds === 'inner') return { ...bare, element, variants, parent: { scope: page, part: 'box' } };
+  const section: Scope = { ...bare, element: elementNamed('section'), parent: { scope: page, part: 'box' } };
+  return { ...bare, element, variants, parent: { scope: section, part: 'inner' } };
+}

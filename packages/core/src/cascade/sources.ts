@@ -1,0 +1,85 @@
+import { byOrder, type DefaultRecord, type Id, type Site, type Styles, type VariantRuleRecord } from '../site/index.ts';
+import { defaultRank, type OriginName, type OriginRank, OWN_RANK, placeRank, PROGRAM_RANK, presetRank, variantRank } from './rank.ts';
+import type { Scope } from './scope.ts';
+
+/** One record's say on an element, with its rank there. */
+export interface Source {
+  origin: OriginName;
+  /** Null for the program. */
+  record: Id | null;
+  rank: OriginRank;
+  styles: Styles;
+  /** True where the parts of its slots are kinds of part. */
+  byKind: boolean;
+  /** Class under which its rules are printed; the part is added. */
+  className: string;
+  /** False for a preset worn and switched off. */
+  on: boolean;
+}
+
+const groupBy = <T>(items: Iterable<T>, key: (item: T) => string): Map<string, T[]> => {
+  const groups = new Map<string, T[]>();
+  for (const item of items) {
+    const list = groups.get(key(item));
+    if (list) list.push(item);
+    else groups.set(key(item), [item]);
+  }
+  return groups;
+};
+
+const defaults = new WeakMap<Site['kinds']['default'], Map<string, DefaultRecord[]>>();
+export function defaultsOf(site: Site, element: string): readonly DefaultRecord[] {
+  let table = defaults.get(site.kinds.default);
+  if (!table) {
+    table = groupBy(site.kinds.default.values(), it => it.element);
+    defaults.set(site.kinds.default, table);
+  }
+  return table.get(element) ?? [];
+}
+
+const rules = new WeakMap<Site['kinds']['variantRule'], Map<string, VariantRuleRecord[]>>();
+export function variantRulesOf(site: Site, variant: Id): readonly VariantRuleRecord[] {
+  let table = rules.get(site.kinds.variantRule);
+  if (!table) {
+    table = groupBy(site.kinds.variantRule.values(), it => it.variant);
+    rules.set(site.kinds.variantRule, table);
+  }
+  return table.get(variant) ?? [];
+}
+
+/** Everything that has a say on an element where it stands, lowest rank first. */
+export function sourcesOf(site: Site, scope: Scope): Source[] {
+  const { element } = scope;
+  const found: Source[] = [
+    { origin: 'program', record: null, rank: PROGRAM_RANK, styles: element.program, byKind: false, className: element.name, on: true },
+  ];
+  for (const record of defaultsOf(site, element.name)) {
+    const place = placeRank(record.place, scope);
+    if (place === null) continue;
+    const className = record.place === null ? element.name : `d-${record.id}`;
+    found.push({ origin: 'default', record: record.id, rank: defaultRank(place), styles: record.styles, byKind: false, className, on: true });
+  }
+  for (const [axis, name] of element.axes.entries()) {
+    const id = Object.hasOwn(scope.variants, name) ? scope.variants[name] : undefined;
+    const variant = id === undefined ? undefined : site.kinds.variant.get(id);
+    if (!variant) continue;
+    found.push({ origin: 'variant', record: variant.id, rank: variantRank(axis, 0), styles: variant.styles, byKind: false, className: `v-${variant.id}`, on: true });
+    for (const rule of variantRulesOf(site, variant.id)) {
+      const place = placeRank(rule.place, scope);
+      if (place !== null)
+        found.push({ origin: 'variant', record: rule.id, rank: variantRank(axis, place), styles: rule.styles, byKind: false, className: `u-${rule.id}`, on: true });
+    }
+  }
+  const { node } = scope;
+  if (node) {
+    const worn = Object.entries(node.wears).map(([id, wear]) => ({ id, ...wear })).sort(byOrder);
+    for (const [position, { preset: id, on }] of worn.entries()) {
+      const preset = site.kinds.preset.get(id);
+      if (preset)
+        found.push({ origin: 'preset', record: id, rank: presetRank(position), styles: preset.styles, byKind: true, className: `p-${id}-${position}`, on });
+    }
+    if (Object.keys(node.styles).length > 0)
+      found.push({ origin: 'own', record: node.id, rank: OWN_RANK, styles: node.styles, byKind: false, className: `o-${node.id}`, on: true });
+  }
+  return found.sort((a, b) => a.rank - b.rank);
+}

@@ -1,0 +1,91 @@
+import { isId } from '../values/index.ts';
+import { readPlain } from './content.ts';
+import { isOrderKey } from './order.ts';
+
+/** Thrown inside a record reader and caught by it alone. */
+export class BadField extends Error {
+  constructor(
+    readonly path: string,
+    readonly found: unknown,
+    readonly expected: string,
+  ) {
+    super(`${path}: expected ${expected}`);
+  }
+}
+
+export const isObject = (it: unknown): it is Readonly<Record<string, unknown>> =>
+  typeof it === 'object' && it !== null && !Array.isArray(it);
+
+/** Reads the fields of one JSON object, and knows at the end which were not asked for. */
+export class Fields {
+  private readonly asked = new Set<string>(['id', 'kind']);
+
+  constructor(
+    private readonly source: Readonly<Record<string, unknown>>,
+    private readonly prefix = '',
+  ) {}
+
+  private take(name: string): unknown {
+    this.asked.add(name);
+    return Object.hasOwn(this.source, name) ? this.source[name] : undefined;
+  }
+
+  read<T>(name: string, expected: string, reader: (it: unknown) => T | null): T {
+    const found = this.take(name);
+    const value = reader(found);
+    if (value === null) throw new BadField(this.prefix + name, found, expected);
+    return value;
+  }
+
+  text(name: string, max = 200): string {
+    return this.read(name, `text of at most ${max} characters`, it => {
+      const text = readPlain(it);
+      return text !== null && text.length <= max ? text : null;
+    });
+  }
+
+  id(name: string): string {
+    return this.read(name, 'an id', it => (isId(it) ? it : null));
+  }
+
+  idOrNull(name: string): string | null {
+    return this.take(name) === null ? null : this.id(name);
+  }
+
+  order(name: string): string {
+    return this.read(name, 'an order key', it => (typeof it === 'string' && isOrderKey(it) ? it : null));
+  }
+
+  oneOf<const T extends string>(name: string, options: readonly T[]): T {
+    return this.read(name, `one of ${options.join(', ')}`, it => options.find(option => option === it) ?? null);
+  }
+
+  integer(name: string, min: number, max: number): number {
+    return this.read(name, `a whole number from ${min} to ${max}`, it =>
+      typeof it === 'number' && Number.isInteger(it) && it >= min && it <= max ? it : null,
+    );
+  }
+
+  object<T>(name: string, reader: (fields: Fields) => T): T {
+    const found = this.take(name);
+    if (!isObject(found)) throw new BadField(this.prefix + name, found, 'an object');
+    const fields = new Fields(found, `${this.prefix}${name}.`);
+    const value = reader(fields);
+    fields.finish();
+    return value;
+  }
+
+  /** A flat map; the reader throws BadField or answers null for a bad entry. */
+  map<T>(name: string, reader: (key: string, it: unknown, path: string) => T): Readonly<Record<string, T>> {
+    const found = this.take(name);
+    if (!isObject(found)) throw new BadField(this.prefix + name, found, 'a map');
+    const keys = Object.keys(found);
+    if (keys.length > 2000) throw new BadField(this.prefix + name, `${keys.length} entries`, 'at most 2000 entries');
+    return Object.fromEntries(keys.map(key => [key, reader(key, found[key], `${this.prefix}${name}.${key}`)]));
+  }
+
+  finish(): void {
+    for (const key of Object.keys(this.source))
+      if (!this.asked.has(key)) throw new BadField(this.prefix + key, this.source[key], 'no such field');
+  }
+}

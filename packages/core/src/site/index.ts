@@ -1,0 +1,11 @@
+export * from './apply.ts';
+export * from './change.ts';
+export * from './content.ts';
+export { newId } from './id.ts';
+export { byOrder, isOrderKey, keyBetween, keysBetween } from './order.ts';
+export { placedId } from './place.ts';
+export { elementOfArea, readRecord } from './readRecord.ts';
+export * from './records.ts';
+export { type Reference, referencesOf } from './references.ts';
+export * from './site.ts';
+export { parseSlot, printSlot, type SlotParts } from './slot.ts';

@@ -1,0 +1,35 @@
+const DIGITS = '0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz';
+
+export const isOrderKey = (key: string): boolean => /^[0-9A-Za-z]{1,200}$/.test(key) && !key.endsWith('0');
+
+/**
+ * A key that sorts strictly between two others as plain text; null stands for the open end.
+ * Keys never end in the least digit, so there is always room before one.
+ * Throws when `low` does not sort before `high`.
+ */
+export function keyBetween(low: string | null, high: string | null): string {
+  if (low !== null && high !== null && low >= high) throw new Error(`no key between ${low} and ${high}`);
+  let key = '';
+  let ceiling = high;
+  for (let i = 0; ; i++) {
+    const a = DIGITS.indexOf(low?.[i] ?? '0');
+    const b = ceiling === null ? DIGITS.length : ceiling[i] === undefined ? 0 : DIGITS.indexOf(ceiling[i] ?? '0');
+    if (b - a > 1) return key + DIGITS[Math.round((a + b) / 2)];
+    key += DIGITS[a];
+    if (b - a === 1) ceiling = null;
+  }
+}
+
+/** `count` keys in order between two others. */
+export function keysBetween(low: string | null, high: string | null, count: number): string[] {
+  const keys: string[] = [];
+  let last = low;
+  for (let i = 0; i < count; i++) {
+    last = keyBetween(last, high);
+    keys.push(last);
+  }
+  return keys;
+}
+
+export const byOrder = (a: { id: string; order: string }, b: { id: string; order: string }): number =>
+  a.order < b.order ? -1 : a.order > b.order ? 1 : a.id < b.id ? -1 : 1;

@@ -1,0 +1,212 @@
+import type { PropertyName } from '../properties/index.ts';
+import type { TokenType, Value } from '../values/index.ts';
+import type { LinkTarget, RichText } from './content.ts';
+
+export type Id = string;
+
+export const STATES = ['rest', 'selected', 'valid', 'invalid', 'hover', 'focus', 'pressed', 'disabled'] as const;
+/** Weakest first; the strongest that matches and has a value wins. */
+export type State = (typeof STATES)[number];
+export const WIDTHS = ['wide', 'medium', 'narrow'] as const;
+/** Wide holds everywhere, medium at medium and below, narrow at narrow. */
+export type Width = (typeof WIDTHS)[number];
+
+/** `part:state@width/property`; rest and wide are left out. */
+export type Slot = string;
+export type Styles = Readonly<Record<Slot, Value>>;
+
+export const AREAS = ['main', 'header', 'footer'] as const;
+export type Area = (typeof AREAS)[number];
+
+/** Where a rule holds. */
+export type Place =
+  | { type: 'pageKind'; pageKind: PageKind }
+  | { type: 'branch'; page: Id }
+  | { type: 'page'; page: Id }
+  | { type: 'area'; area: Area }
+  | { type: 'scheme'; scheme: Id }
+  | { type: 'section'; section: Id }
+  | { type: 'longForm' };
+
+export const PAGE_KINDS = ['page', 'article', 'category', 'search', 'notFound'] as const;
+export type PageKind = (typeof PAGE_KINDS)[number];
+
+/** One value for a place in the tree, so that two moves cannot tear it. */
+export interface At {
+  parent: Id;
+  /** Fractional key; ties are sorted by id. */
+  order: string;
+}
+
+/** One preset worn; those worn by one element stand in the order of `order`, later over earlier. */
+export interface Wear {
+  preset: Id;
+  order: string;
+  on: boolean;
+}
+
+export interface SettingsRecord {
+  id: Id;
+  kind: 'settings';
+  name: string;
+  language: string;
+  home: Id;
+  defaultScheme: Id;
+  /** Most px at which medium, and narrow, still hold. */
+  mediumTo: number;
+  narrowTo: number;
+  /** Viewport widths in px between which fluid sizes grow. */
+  fluidFrom: number;
+  fluidTo: number;
+  /** Tokens that the type scale starts from and grows by. */
+  textBase: Id;
+  textRatio: Id;
+}
+
+export interface TokenRecord {
+  id: Id;
+  kind: 'token';
+  type: TokenType;
+  name: string;
+  group: string;
+  order: string;
+  value: Value;
+}
+
+export interface SchemeRecord {
+  id: Id;
+  kind: 'scheme';
+  name: string;
+  face: 'light' | 'dark';
+  order: string;
+  /** Each role refers to a swatch. */
+  roles: Readonly<Record<string, Value>>;
+}
+
+export interface TextStyleRecord {
+  id: Id;
+  kind: 'textStyle';
+  name: string;
+  order: string;
+  /** Slots without part and state: `@width/property`, type facet only. */
+  styles: Styles;
+}
+
+export interface DefaultRecord {
+  id: Id;
+  kind: 'default';
+  element: string;
+  /** Null: the whole site. */
+  place: Place | null;
+  styles: Styles;
+}
+
+export interface VariantRecord {
+  id: Id;
+  kind: 'variant';
+  element: string;
+  axis: string;
+  name: string;
+  order: string;
+  styles: Styles;
+}
+
+/** A variant set again for a place. */
+export interface VariantRuleRecord {
+  id: Id;
+  kind: 'variantRule';
+  variant: Id;
+  place: Place;
+  styles: Styles;
+}
+
+export interface PresetRecord {
+  id: Id;
+  kind: 'preset';
+  name: string;
+  order: string;
+  /** The part of a slot is a kind of part: box, heading, text, label, icon, picture. */
+  styles: Styles;
+}
+
+export interface PageRecord {
+  id: Id;
+  kind: 'page';
+  pageKind: PageKind;
+  title: string;
+  /** Last step of the address; empty for the home page. */
+  path: string;
+  description: string;
+  at: At;
+  scheme: Id | null;
+  rebind: Readonly<Record<Id, Value>>;
+}
+
+interface Wearer {
+  at: At;
+  /** Axis → variant. */
+  variants: Readonly<Record<string, Id>>;
+  wears: Readonly<Record<Id, Wear>>;
+  styles: Styles;
+}
+
+export interface SectionRecord extends Wearer {
+  id: Id;
+  kind: 'section';
+  area: Area;
+  name: string;
+  scheme: Id | null;
+  rebind: Readonly<Record<Id, Value>>;
+}
+
+export type Content = string | number | boolean | null | LinkTarget | RichText;
+
+export interface WidgetRecord extends Wearer {
+  id: Id;
+  kind: 'widget';
+  widget: string;
+  content: Readonly<Record<string, Content>>;
+}
+
+export interface AssetRecord {
+  id: Id;
+  kind: 'asset';
+  name: string;
+  /** File name in storage: hash and ending. */
+  file: string;
+  mime: string;
+  width: number;
+  height: number;
+  alt: string;
+}
+
+export type SiteRecord =
+  | SettingsRecord
+  | TokenRecord
+  | SchemeRecord
+  | TextStyleRecord
+  | DefaultRecord
+  | VariantRecord
+  | VariantRuleRecord
+  | PresetRecord
+  | PageRecord
+  | SectionRecord
+  | WidgetRecord
+  | AssetRecord;
+
+export type Kind = SiteRecord['kind'];
+export type RecordOf<K extends Kind> = Extract<SiteRecord, { kind: K }>;
+export const KINDS = [
+  'settings', 'token', 'scheme', 'textStyle', 'default', 'variant', 'variantRule', 'preset', 'page', 'section', 'widget', 'asset',
+] as const satisfies readonly Kind[];
+
+/** Things on a page that take styles and presets. */
+export type NodeRecord = SectionRecord | WidgetRecord;
+export const isNode = (record: SiteRecord | undefined): record is NodeRecord =>
+  record?.kind === 'section' || record?.kind === 'widget';
+
+/** The one record of kind settings has this id in every site. */
+export const SETTINGS = 'settings';
+
+/** Style facets hold these; named here so that records need not import the property table. */
+export type SlotProperty = PropertyName | 'textStyle';

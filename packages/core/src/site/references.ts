@@ -1,0 +1,104 @@
+import { propertyOf, tokenTypesOf } from '../properties/index.ts';
+import { type TokenType, tokensIn, type Value } from '../values/index.ts';
+import { maybeElement } from '../widgets/index.ts';
+import { isRichText, type LinkTarget } from './content.ts';
+import type { Id, Kind, Place, SiteRecord, Styles } from './records.ts';
+import { parseSlot } from './slot.ts';
+
+/** One mention of a record by another, and what may stand there. */
+export interface Reference {
+  path: string;
+  to: Id;
+  kinds: readonly Kind[];
+  /** Where a token is asked for: the types that fit. */
+  types?: readonly TokenType[];
+}
+
+const inValue = (path: string, value: Value, types: readonly TokenType[]): Reference[] => {
+  if (value.type === 'textStyle') return [{ path, to: value.style, kinds: ['textStyle'] }];
+  const inside = value.type === 'token' ? types : value.type === 'shadow' ? (['color'] as const) : null;
+  return tokensIn(value).map(to => ({ path, to, kinds: ['token'], ...(inside && { types: inside }) }));
+};
+
+const inStyles = (styles: Styles): Reference[] =>
+  Object.entries(styles).flatMap(([slot, value]) => {
+    const property = parseSlot(slot)?.property;
+    const types = property && property !== 'textStyle' ? tokenTypesOf(propertyOf(property)) : [];
+    return inValue(`styles.${slot}`, value, types);
+  });
+
+const inRebind = (rebind: Readonly<Record<Id, Value>>): Reference[] =>
+  Object.entries(rebind).flatMap(([id, value]): Reference[] => [
+    { path: `rebind.${id}`, to: id, kinds: ['token'] },
+    ...inValue(`rebind.${id}`, value, []).map(({ types: _, ...it }) => it),
+  ]);
+
+const inLink = (path: string, link: LinkTarget | undefined): Reference[] => {
+  if (link?.type === 'page') return [{ path, to: link.page, kinds: ['page'] }];
+  if (link?.type === 'section') return [{ path, to: link.page, kinds: ['page'] }, { path, to: link.section, kinds: ['section'] }];
+  return [];
+};
+
+const inPlace = (place: Place | null): Reference[] => {
+  switch (place?.type) {
+    case 'page':
+    case 'branch':
+      return [{ path: 'place.page', to: place.page, kinds: ['page'] }];
+    case 'scheme':
+      return [{ path: 'place.scheme', to: place.scheme, kinds: ['scheme'] }];
+    case 'section':
+      return [{ path: 'place.section', to: place.section, kinds: ['section'] }];
+    default:
+      return [];
+  }
+};
+
+function inContent(record: SiteRecord & { kind: 'widget' }): Reference[] {
+  const fields = maybeElement(record.widget)?.content ?? {};
+  return Object.entries(record.content).flatMap(([name, value]): Reference[] => {
+    const path = `content.${name}`;
+    if (fields[name]?.type === 'asset') return typeof value === 'string' ? [{ path, to: value, kinds: ['asset'] }] : [];
+    if (isRichText(value)) return value.flatMap(runs => runs.flatMap(run => inLink(path, run.link)));
+    return typeof value === 'object' && value !== null && 'type' in value ? inLink(path, value) : [];
+  });
+}
+
+const scheme = (id: Id | null): Reference[] => (id === null ? [] : [{ path: 'scheme', to: id, kinds: ['scheme'] }]);
+
+/** Every record that this one mentions. */
+export function referencesOf(record: SiteRecord): Reference[] {
+  switch (record.kind) {
+    case 'settings':
+      return [
+        { path: 'home', to: record.home, kinds: ['page'] },
+        { path: 'defaultScheme', to: record.defaultScheme, kinds: ['scheme'] },
+        { path: 'textBase', to: record.textBase, kinds: ['token'], types: ['dimension'] },
+        { path: 'textRatio', to: record.textRatio, kinds: ['token'], types: ['number'] },
+      ];
+    case 'token':
+      return inValue('value', record.value, [record.type]);
+    case 'scheme':
+      return Object.entries(record.roles).flatMap(([role, value]) => inValue(`roles.${role}`, value, ['color']));
+    case 'textStyle':
+    case 'preset':
+    case 'variant':
+      return inStyles(record.styles);
+    case 'default':
+      return [...inPlace(record.place), ...inStyles(record.styles)];
+    case 'variantRule':
+      return [{ path: 'variant', to: record.variant, kinds: ['variant'] }, ...inPlace(record.place), ...inStyles(record.styles)];
+    case 'page':
+      return [{ path: 'at.parent', to: record.at.parent, kinds: ['settings', 'page'] }, ...scheme(record.scheme), ...inRebind(record.rebind)];
+    case 'section':
+    case 'widget':
+      return [
+        { path: 'at.parent', to: record.at.parent, kinds: record.kind === 'widget' ? ['section', 'widget'] : [record.area === 'main' ? 'page' : 'settings'] },
+        ...(record.kind === 'section' ? [...scheme(record.scheme), ...inRebind(record.rebind)] : inContent(record)),
+        ...Object.entries(record.variants).map(([axis, to]): Reference => ({ path: `variants.${axis}`, to, kinds: ['variant'] })),
+        ...Object.entries(record.wears).map(([id, wear]): Reference => ({ path: `wears.${id}.preset`, to: wear.preset, kinds: ['preset'] })),
+        ...inStyles(record.styles),
+      ];
+    case 'asset':
+      return [];
+  }
+}

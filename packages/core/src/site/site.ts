@@ -1,0 +1,105 @@
+import { byOrder } from './order.ts';
+import { type Id, type Kind, KINDS, type RecordOf, SETTINGS, type SettingsRecord, type SiteRecord } from './records.ts';
+
+type Kinds = { readonly [K in Kind]: ReadonlyMap<Id, RecordOf<K>> };
+
+/** A whole site at one moment. Never altered: an edit makes another that shares what did not change. */
+export interface Site {
+  /** Maps keep their identity while no record of their kind changes, so that what is made of them can be kept. */
+  readonly kinds: Kinds;
+  /** Ids of what stands in a place, in order. */
+  readonly children: ReadonlyMap<Id, readonly Id[]>;
+}
+
+/** What invariants ask; a site in memory answers it, and so does a server that has read a few rows. */
+export interface Lookup {
+  get(id: Id): SiteRecord | undefined;
+  childrenOf(id: Id): readonly Id[];
+  /** Records that refer to this one, with the path they do it at. */
+  referrersOf(id: Id): Iterable<{ from: Id; path: string }>;
+}
+
+export const EMPTY_SITE: Site = {
+  kinds: {
+    settings: new Map(), token: new Map(), scheme: new Map(), textStyle: new Map(), default: new Map(), variant: new Map(),
+    variantRule: new Map(), preset: new Map(), page: new Map(), section: new Map(), widget: new Map(), asset: new Map(),
+  },
+  children: new Map(),
+};
+
+export function getRecord(site: Site, id: Id): SiteRecord | undefined {
+  for (const kind of KINDS) {
+    const record = site.kinds[kind].get(id);
+    if (record) return record;
+  }
+  return undefined;
+}
+
+export const childrenOf = (site: Site, id: Id): readonly Id[] => site.children.get(id) ?? [];
+
+export function settingsOf(site: Site): SettingsRecord {
+  const settings = site.kinds.settings.get(SETTINGS);
+  if (!settings) throw new Error('a site without settings');
+  return settings;
+}
+
+export function* allRecords(site: Site): Generator<SiteRecord> {
+  for (const kind of KINDS) yield* site.kinds[kind].values();
+}
+
+const atOf = (record: SiteRecord | null | undefined) => (record && 'at' in record ? record.at : null);
+
+/** The next site: `after` holds what each touched id now is, null for what is gone. */
+export function withRecords(site: Site, after: ReadonlyMap<Id, SiteRecord | null>): Site {
+  if (after.size === 0) return site;
+  const kinds: { [K in Kind]: ReadonlyMap<Id, RecordOf<K>> } = { ...site.kinds };
+  const fresh = new Set<Kind>();
+  const parents = new Set<Id>();
+  const moved = new Map<Id, SiteRecord>();
+  const open = <K extends Kind>(kind: K): Map<Id, RecordOf<K>> => {
+    if (!fresh.has(kind)) {
+      fresh.add(kind);
+      const copy: ReadonlyMap<Id, RecordOf<K>> = new Map(kinds[kind]);
+      Object.assign(kinds, { [kind]: copy });
+    }
+    return kinds[kind] as Map<Id, RecordOf<K>>;
+  };
+  const put = <K extends Kind>(record: RecordOf<K> & { kind: K }) => open<K>(record.kind).set(record.id, record);
+  for (const [id, record] of after) {
+    const before = getRecord(site, id);
+    if (before && before.kind !== record?.kind) open(before.kind).delete(id);
+    if (record) put(record);
+    const was = atOf(before);
+    const is = atOf(record);
+    if (was?.parent === is?.parent && was?.order === is?.order) continue;
+    if (was) parents.add(was.parent);
+    if (is && record) {
+      parents.add(is.parent);
+      moved.set(id, record);
+    }
+  }
+  if (parents.size === 0) return { kinds, children: site.children };
+  const next: Site = { kinds, children: site.children };
+  const children = new Map(site.children);
+  for (const parent of parents) {
+    const ids = new Set(childrenOf(site, parent).filter(id => !after.has(id) || atOf(after.get(id))?.parent === parent));
+    for (const [id, record] of moved) if (atOf(record)?.parent === parent) ids.add(id);
+    const sorted = [...ids]
+      .map(id => ({ id, order: atOf(getRecord(next, id))?.order ?? '' }))
+      .sort(byOrder)
+      .map(it => it.id);
+    if (sorted.length > 0) children.set(parent, sorted);
+    else children.delete(parent);
+  }
+  return { kinds, children };
+}
+
+export const siteOf = (records: Iterable<SiteRecord>): Site =>
+  withRecords(EMPTY_SITE, new Map([...records].map(record => [record.id, record])));
+
+/** Ids of a record and of all that stands in it, outermost first. */
+export function subtree(lookup: Pick<Lookup, 'childrenOf'>, id: Id): Id[] {
+  const ids = [id];
+  for (let i = 0; i < ids.length; i++) ids.push(...lookup.childrenOf(ids[i] ?? id));
+  return ids;
+}

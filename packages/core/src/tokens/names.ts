@@ -1,0 +1,43 @@
+import type { Id, TokenRecord } from '../site/records.ts';
+import type { TokenType } from '../values/index.ts';
+import type { Tokens } from './graph.ts';
+
+export const slug = (text: string): string =>
+  text
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'unnamed';
+
+const ROOT: Record<TokenType, string> = {
+  color: 'color', dimension: 'size', number: 'number', duration: 'duration', cubicBezier: 'easing', fontFamily: 'voice', shadow: 'shadow',
+};
+
+interface Names {
+  paths: ReadonlyMap<Id, string>;
+  ids: ReadonlyMap<string, Id>;
+}
+const cache = new WeakMap<Tokens, Names>();
+
+/** Every token's path, as it is typed, shown and exported: `color.brand.hull`. Equal names get a number. */
+function namesOf(tokens: Tokens): Names {
+  const known = cache.get(tokens);
+  if (known) return known;
+  const paths = new Map<Id, string>();
+  const ids = new Map<string, Id>();
+  for (const token of [...tokens.values()].sort((a, b) => (a.id < b.id ? -1 : 1))) {
+    const plain = `${ROOT[token.type]}.${slug(token.group)}.${slug(token.name)}`;
+    let path = plain;
+    for (let n = 2; ids.has(path); n++) path = `${plain}-${n}`;
+    paths.set(token.id, path);
+    ids.set(path, token.id);
+  }
+  const names = { paths, ids };
+  cache.set(tokens, names);
+  return names;
+}
+
+export const tokenPath = (tokens: Tokens, id: Id): string => namesOf(tokens).paths.get(id) ?? id;
+export const tokenAt = (tokens: Tokens, path: string): TokenRecord | undefined =>
+  tokens.get(namesOf(tokens).ids.get(path) ?? '');

@@ -1,0 +1,126 @@
+import { printNumber } from '../color/index.ts';
+import { roleNamed } from '../guide/roles.ts';
+import { accepts, expectedOf, type PropertyRow, propertyOf, tokenTypesOf } from '../properties/index.ts';
+import { fail, ok, type Result } from '../result/index.ts';
+import { type Derivation, type LiteralType, parseLiteral, printCss, splitTop, type TokenType, type Value } from '../values/index.ts';
+import { derivationNamed, DERIVATIONS } from './derivations/index.ts';
+import type { Tokens } from './graph.ts';
+import { tokenAt, tokenPath as pathOf } from './names.ts';
+
+/** How a value is typed and shown: `{color.brand.hull}`, `role.fill`, `tint({color.brand.hull}, 20%)`, or a literal. */
+export function printTyped(value: Value, tokens: Tokens): string {
+  const reference = (id: string) => `{${pathOf(tokens, id)}}`;
+  const derived = ({ op, from, by }: Derivation) => {
+    const rule = derivationNamed(op);
+    const numbers = by.map((n, i) => (rule?.by[i]?.share ? `${printNumber(Number((n * 100).toFixed(4)))}%` : printNumber(n)));
+    return `${op}(${[...from.map(reference), ...numbers].join(', ')})`;
+  };
+  if (value.type === 'fluid') return `${value.min.value}${value.min.unit} .. ${value.max.value}${value.max.unit}`;
+  return printCss(value, {
+    fluid: { from: 0, to: 1 },
+    token: reference,
+    role: name => `role.${name}`,
+    derived: it => derived(it.derivation),
+    viewportUnit: '1vw',
+  });
+}
+
+/** Reads a reference or a derivation; null when the text is neither, so that a literal may be tried. */
+function parseReference(text: string, types: readonly TokenType[], tokens: Tokens): Result<Value> | null {
+  const path = /^\{([^}]*)\}$/.exec(text)?.[1];
+  if (path !== undefined) {
+    const token = tokenAt(tokens, path.trim());
+    const expected = `a token of type ${types.join(' or ')}`;
+    if (!token) return fail({ code: 'unknown-token', message: `There is no token ${path}.`, found: path, expected });
+    if (!types.includes(token.type)) return fail({ code: 'wrong-type', message: `${path} is of type ${token.type}.`, found: token.type, expected });
+    return ok({ type: 'token', token: token.id });
+  }
+  const call = /^([a-z]+)\((.*)\)$/s.exec(text);
+  const rule = derivationNamed(call?.[1] ?? '');
+  if (!call || !rule || !call[2]?.includes('{')) return null;
+  const parts = splitTop(call[2], /,/);
+  const expected = `${rule.op}(${[...rule.from.map(type => `{${type}}`), ...rule.by.map(by => (by.share ? '20%' : '2'))].join(', ')})`;
+  const refuse = () => fail({ code: 'bad-derivation', message: `Write it as ${expected}.`, found: text, expected });
+  if (!types.includes(rule.type) || parts.length !== rule.from.length + rule.by.length) return refuse();
+  const from: string[] = [];
+  for (const [i, type] of rule.from.entries()) {
+    const inner = parseReference(parts[i] ?? '', [type], tokens);
+    if (!inner) return refuse();
+    if (!inner.ok) return inner;
+    if (inner.value.type !== 'token') return refuse();
+    from.push(inner.value.token);
+  }
+  const by = rule.by.map(({ share }, i) => {
+    const written = parts[rule.from.length + i] ?? '';
+    return share && written.endsWith('%') ? Number(written.slice(0, -1)) / 100 : Number(written);
+  });
+  const derivation: Derivation = { op: rule.op, from, by };
+  return rule.accepts(derivation) ? ok({ type: 'derived', derivation }) : refuse();
+}
+
+const bare = (text: string) => text.trim().replace(/;$/, '');
+
+/** Reads what is typed into a token's field. */
+export function parseTokenValue(source: string, type: TokenType, tokens: Tokens): Result<Value> {
+  const text = bare(source);
+  const reference = parseReference(text, [type], tokens);
+  if (reference) return reference;
+  const types: LiteralType[] = type === 'dimension' ? ['dimension', 'fluid'] : [type];
+  for (const literal of types) {
+    const value = parseLiteral(text, literal, shade => colourInside(shade, tokens));
+    if (value) return ok(value);
+  }
+  const expected = EXPECTED[type];
+  return fail({ code: 'bad-value', message: `Write ${expected}, a token such as {color.brand.hull}, or one of ${DERIVATIONS.filter(rule => rule.type === type).map(rule => `${rule.op}()`).join(', ') || 'nothing else'}.`, found: source, expected });
+}
+
+const EXPECTED: Record<TokenType, string> = {
+  color: 'a colour: #2a3d66, rgb(), hsl(), oklch() or a name',
+  dimension: 'a length such as 1.5rem, or a growing one such as 1rem .. 1.25rem',
+  number: 'a number',
+  duration: 'a time such as 140ms',
+  cubicBezier: 'cubic-bezier(0.2, 0, 0, 1)',
+  fontFamily: 'family names with a generic one last, such as Literata, serif',
+  shadow: 'a shadow such as 0 2px 8px #0003',
+};
+
+const colourInside = (text: string, tokens: Tokens): Value | null => {
+  const reference = parseReference(text, ['color'], tokens);
+  if (reference) return reference.ok ? reference.value : null;
+  return parseRole(text) ?? parseLiteral(text, 'color');
+};
+
+function parseRole(text: string): Value | null {
+  const name = /^role\.([a-zA-Z]+)$/.exec(text)?.[1];
+  return name && roleNamed(name) ? { type: 'role', role: name } : null;
+}
+
+/** Reads what is typed into a property's field. */
+export function parsePropertyValue(source: string, row: PropertyRow, tokens: Tokens): Result<Value> {
+  const text = bare(source);
+  if (row.keywords?.includes(text.toLowerCase())) return ok({ type: 'keyword', value: text.toLowerCase() });
+  const reference = parseReference(text, tokenTypesOf(row), tokens);
+  if (reference) return reference;
+  const role = row.accepts.includes('color') ? parseRole(text) : null;
+  if (role) return ok(role);
+  for (const type of row.accepts) {
+    const value = parseLiteral(text, type, shade => colourInside(shade, tokens));
+    const result = value && accepts(row, value);
+    if (result?.ok) return result;
+  }
+  return fail({ code: 'bad-value', message: `${row.label} takes ${expectedOf(row)}.`, found: source, expected: expectedOf(row) });
+}
+
+/** Reads a few lines of CSS into values of known properties; refuses the first line it cannot follow. */
+export function parseDeclarations(source: string, tokens: Tokens, byCss: (css: string) => PropertyRow | undefined): Result<readonly (readonly [PropertyRow, Value])[]> {
+  const found: (readonly [PropertyRow, Value])[] = [];
+  for (const [i, text] of splitTop(source, /;/).entries()) {
+    const [name = '', ...rest] = text.split(':');
+    const row = byCss(name.trim().toLowerCase());
+    if (!row) return fail({ code: 'unknown-property', message: `Declaration ${i + 1}: ${name.trim() || text} is no property that can be followed here.`, found: name.trim(), expected: 'a longhand such as padding-top: 1rem' });
+    const value = parsePropertyValue(rest.join(':').trim(), propertyOf(row.name), tokens);
+    if (!value.ok) return fail({ ...value.problem, message: `Declaration ${i + 1}: ${value.problem.message}` });
+    found.push([row, value.value]);
+  }
+  return ok(found);
+}

@@ -1,0 +1,146 @@
+import { parseColor } from '../color/index.ts';
+import { LENGTH_UNITS, type Length, type LengthUnit, type LiteralType, type ShadowLayer, type Value } from './value.ts';
+
+const NUMBER = /^[+-]?(?:\d+\.?\d*|\.\d+)$/;
+const isUnit = (unit: string): unit is LengthUnit => (LENGTH_UNITS as readonly string[]).includes(unit);
+
+/** A length with a unit, or a bare 0. Simple arithmetic is worked out: `24/16rem`, `1.5*2rem`. */
+export function parseLength(source: string): Length | null {
+  const match = /^([-+*/().\d\s]+?)\s*([a-z%]*)$/i.exec(source.trim());
+  if (!match?.[1]) return null;
+  const value = parseArithmetic(match[1]);
+  const unit = (match[2] ?? '').toLowerCase();
+  if (value === null) return null;
+  if (unit === '') return value === 0 ? { value: 0, unit: 'px' } : null;
+  return isUnit(unit) ? { value, unit } : null;
+}
+
+/** A number or a sum of numbers with + - * / and brackets; null for anything else. */
+export function parseArithmetic(source: string): number | null {
+  const tokens = source.match(/\d+\.?\d*|\.\d+|[-+*/()]/g) ?? [];
+  if (tokens.join('') !== source.replace(/\s+/g, '')) return null;
+  let at = 0;
+  const factor = (): number => {
+    const t = tokens[at++];
+    if (t === '-') return -factor();
+    if (t === '+') return factor();
+    if (t === '(') {
+      const inner = sum();
+      return tokens[at++] === ')' ? inner : Number.NaN;
+    }
+    return t === undefined ? Number.NaN : Number(t);
+  };
+  const product = (): number => {
+    let n = factor();
+    while (tokens[at] === '*' || tokens[at] === '/') n = tokens[at++] === '*' ? n * factor() : n / factor();
+    return n;
+  };
+  const sum = (): number => {
+    let n = product();
+    while (tokens[at] === '+' || tokens[at] === '-') n = tokens[at++] === '+' ? n + product() : n - product();
+    return n;
+  };
+  const result = sum();
+  return at === tokens.length && Number.isFinite(result) ? Number(result.toFixed(6)) : null;
+}
+
+/** Splits on a separator that is not inside brackets or quotes. */
+export function splitTop(source: string, separator: RegExp): string[] {
+  const parts: string[] = [];
+  let depth = 0;
+  let quote = '';
+  let current = '';
+  for (const c of source) {
+    if (quote) {
+      if (c === quote) quote = '';
+    } else if (c === '"' || c === "'") quote = c;
+    else if (c === '(' || c === '{') depth++;
+    else if (c === ')' || c === '}') depth--;
+    else if (depth === 0 && separator.test(c)) {
+      parts.push(current.trim());
+      current = '';
+      continue;
+    }
+    current += c;
+  }
+  parts.push(current.trim());
+  return parts.filter(part => part !== '');
+}
+
+function parseShadow(source: string, color: (text: string) => Value | null): Value | null {
+  const layers: ShadowLayer[] = [];
+  for (const text of splitTop(source, /,/)) {
+    const lengths: Length[] = [];
+    let inset = false;
+    let shade: Value | null = null;
+    for (const word of splitTop(text, /\s/)) {
+      const length = parseLength(word);
+      if (word === 'inset') inset = true;
+      else if (length) lengths.push(length);
+      else if (shade) return null;
+      else shade = color(word);
+    }
+    const [x, y, blur = { value: 0, unit: 'px' as const }, spread = { value: 0, unit: 'px' as const }] = lengths;
+    if (!x || !y || lengths.length > 4 || !shade) return null;
+    layers.push({ x, y, blur, spread, inset, color: shade });
+  }
+  return layers.length > 0 ? { type: 'shadow', value: layers } : null;
+}
+
+/** A family name as typed: letters, digits, spaces and hyphens; nothing that could end a CSS string. */
+const FAMILY = /^[\p{L}\p{N}][\p{L}\p{N} _-]{0,63}$/u;
+
+export function parseFamilies(source: string): Value | null {
+  const names = splitTop(source, /,/).map(name => name.replace(/^(["'])(.*)\1$/, '$2').trim());
+  return names.length > 0 && names.every(name => FAMILY.test(name)) ? { type: 'fontFamily', value: names } : null;
+}
+
+/** Reads one literal of the type asked for. `color` reads the colour inside a shadow, which may be a reference. */
+export function parseLiteral(
+  source: string,
+  type: LiteralType,
+  color: (text: string) => Value | null = text => parseLiteral(text, 'color'),
+): Value | null {
+  const text = source.trim();
+  switch (type) {
+    case 'color': {
+      const value = parseColor(text);
+      return value && { type, value };
+    }
+    case 'dimension': {
+      const value = parseLength(text);
+      return value && { type, value };
+    }
+    case 'fluid': {
+      const [low, high, ...rest] = text.split(/\s*(?:\.\.|–| to )\s*/);
+      const min = low && parseLength(low);
+      const max = high && parseLength(high);
+      const absolute = (l: Length) => l.unit === 'px' || l.unit === 'rem';
+      return min && max && rest.length === 0 && absolute(min) && absolute(max) ? { type, min, max } : null;
+    }
+    case 'number': {
+      const value = parseArithmetic(text);
+      return value === null ? null : { type, value };
+    }
+    case 'duration': {
+      const match = /^(.*?)(ms|s)$/.exec(text);
+      if (!match?.[1] || !NUMBER.test(match[1])) return null;
+      const value = Number(match[1]) * (match[2] === 's' ? 1000 : 1);
+      return value >= 0 ? { type, value } : null;
+    }
+    case 'cubicBezier': {
+      const match = /^cubic-bezier\((.*)\)$/.exec(text);
+      const points = match?.[1]?.split(',').map(part => (NUMBER.test(part.trim()) ? Number(part) : Number.NaN)) ?? [];
+      const [a, b, c, d] = points;
+      if (a === undefined || b === undefined || c === undefined || d === undefined || points.length !== 4) return null;
+      const valid = points.every(Number.isFinite) && a >= 0 && a <= 1 && c >= 0 && c <= 1;
+      return valid ? { type, value: [a, b, c, d] } : null;
+    }
+    case 'fontFamily':
+      return parseFamilies(text);
+    case 'shadow':
+      return parseShadow(text, color);
+    case 'keyword':
+      return /^[a-z][a-z-]*$/.test(text) ? { type, value: text } : null;
+  }
+}

@@ -1,0 +1,58 @@
+import { printColor, printNumber } from '../color/index.ts';
+import { type FluidRange, printFluid } from '../type/fluid.ts';
+import type { Length, Value } from './value.ts';
+
+export const printLength = ({ value, unit }: Length): string => `${printNumber(value)}${unit}`;
+
+const GENERIC = new Set(['serif', 'sans-serif', 'monospace', 'cursive', 'system-ui', 'ui-serif', 'ui-sans-serif', 'ui-monospace']);
+/** Quoted and escaped as CSS Syntax 3 has strings, whatever the name holds. */
+const printFamily = (name: string) =>
+  GENERIC.has(name) ? name : `"${name.replace(/["\\\n\r\f]/g, c => `\\${c.charCodeAt(0).toString(16)} `)}"`;
+
+export interface CssContext {
+  fluid: FluidRange;
+  /** What a reference prints as: `var(--…)`, or the value it ends in. */
+  token(id: string): string;
+  role(name: string): string;
+  derived(value: Value & { type: 'derived' }): string;
+  /** The unit length of one per cent of the viewport: `1vw`, or a variable of the sheet's column. */
+  viewportUnit: string;
+}
+
+/** CSS text of a value. A text style has none: it is expanded before. */
+export function printCss(value: Value, context: CssContext): string {
+  switch (value.type) {
+    case 'color':
+      return printColor(value.value);
+    case 'dimension':
+      if (value.value.unit === 'vw' && context.viewportUnit !== '1vw')
+        return `calc(${printNumber(value.value.value)} * ${context.viewportUnit})`;
+      return printLength(value.value);
+    case 'fluid':
+      return printFluid(value.min, value.max, context.fluid, context.viewportUnit);
+    case 'number':
+      return printNumber(value.value);
+    case 'duration':
+      return `${printNumber(value.value)}ms`;
+    case 'cubicBezier':
+      return `cubic-bezier(${value.value.map(printNumber).join(', ')})`;
+    case 'fontFamily':
+      return value.value.map(printFamily).join(', ');
+    case 'shadow':
+      return value.value
+        .map(({ x, y, blur, spread, inset, color }) =>
+          `${inset ? 'inset ' : ''}${[x, y, blur, spread].map(printLength).join(' ')} ${printCss(color, context)}`,
+        )
+        .join(', ');
+    case 'keyword':
+      return value.value;
+    case 'token':
+      return context.token(value.token);
+    case 'role':
+      return context.role(value.role);
+    case 'derived':
+      return context.derived(value);
+    case 'textStyle':
+      return '';
+  }
+}

@@ -1,0 +1,84 @@
+import { isColorSpace } from '../color/index.ts';
+import { parseFamilies } from './parseLiteral.ts';
+import { LENGTH_UNITS, type Length, type ShadowLayer, type Value } from './value.ts';
+
+type Json = Record<string, unknown>;
+const isObject = (it: unknown): it is Json => typeof it === 'object' && it !== null && !Array.isArray(it);
+const isNumber = (it: unknown): it is number => typeof it === 'number' && Number.isFinite(it);
+const isNumbers = (it: unknown, length: number): it is number[] =>
+  Array.isArray(it) && it.length === length && it.every(isNumber);
+/** Ids are ours or a client's: short, and harmless inside a class name. */
+export const isId = (it: unknown): it is string => typeof it === 'string' && /^[a-zA-Z][a-zA-Z0-9-]{0,63}$/.test(it);
+
+function readLength(it: unknown): Length | null {
+  if (!isObject(it) || !isNumber(it.value)) return null;
+  const unit = LENGTH_UNITS.find(u => u === it.unit);
+  return unit ? { value: it.value, unit } : null;
+}
+
+function readLayer(it: unknown): ShadowLayer | null {
+  if (!isObject(it)) return null;
+  const [x, y, blur, spread] = [readLength(it.x), readLength(it.y), readLength(it.blur), readLength(it.spread)];
+  const color = readValue(it.color);
+  if (!x || !y || !blur || !spread || !color || !['color', 'token', 'role'].includes(color.type)) return null;
+  return { x, y, blur, spread, inset: it.inset === true, color };
+}
+
+/** Reads a value out of stored or sent JSON, copying only what is known; null where it is none. */
+export function readValue(it: unknown): Value | null {
+  if (!isObject(it)) return null;
+  switch (it.type) {
+    case 'color': {
+      const c = it.value;
+      if (!isObject(c) || typeof c.space !== 'string' || !isColorSpace(c.space) || !isNumbers(c.coords, 3)) return null;
+      if (!isNumber(c.alpha) || c.alpha < 0 || c.alpha > 1) return null;
+      const [x = 0, y = 0, z = 0] = c.coords;
+      return { type: 'color', value: { space: c.space, coords: [x, y, z], alpha: c.alpha } };
+    }
+    case 'dimension': {
+      const value = readLength(it.value);
+      return value && { type: 'dimension', value };
+    }
+    case 'fluid': {
+      const min = readLength(it.min);
+      const max = readLength(it.max);
+      const absolute = (l: Length) => l.unit === 'px' || l.unit === 'rem';
+      return min && max && absolute(min) && absolute(max) ? { type: 'fluid', min, max } : null;
+    }
+    case 'number':
+    case 'duration':
+      return isNumber(it.value) ? { type: it.type, value: it.value } : null;
+    case 'cubicBezier': {
+      if (!isNumbers(it.value, 4)) return null;
+      const [a = 0, b = 0, c = 0, d = 0] = it.value;
+      return a >= 0 && a <= 1 && c >= 0 && c <= 1 ? { type: 'cubicBezier', value: [a, b, c, d] } : null;
+    }
+    case 'fontFamily': {
+      if (!Array.isArray(it.value) || !it.value.every(name => typeof name === 'string')) return null;
+      return parseFamilies(it.value.join(','));
+    }
+    case 'shadow': {
+      if (!Array.isArray(it.value) || it.value.length === 0 || it.value.length > 8) return null;
+      const layers = it.value.map(readLayer).filter(layer => layer !== null);
+      return layers.length === it.value.length ? { type: 'shadow', value: layers } : null;
+    }
+    case 'keyword':
+      return typeof it.value === 'string' && /^[a-z][a-z-]*$/.test(it.value) ? { type: 'keyword', value: it.value } : null;
+    case 'token':
+      return isId(it.token) ? { type: 'token', token: it.token } : null;
+    case 'role':
+      return isId(it.role) ? { type: 'role', role: it.role } : null;
+    case 'textStyle':
+      return isId(it.style) ? { type: 'textStyle', style: it.style } : null;
+    case 'derived': {
+      const d = it.derivation;
+      if (!isObject(d) || !isId(d.op) || !Array.isArray(d.from) || !Array.isArray(d.by)) return null;
+      const from = d.from.filter(isId);
+      const by = d.by.filter(isNumber);
+      if (from.length !== d.from.length || by.length !== d.by.length) return null;
+      return { type: 'derived', derivation: { op: d.op, from, by } };
+    }
+    default:
+      return null;
+  }
+}

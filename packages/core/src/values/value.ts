@@ -1,0 +1,79 @@
+import type { Color } from '../color/index.ts';
+
+export const LENGTH_UNITS = ['px', 'rem', 'em', 'ch', '%', 'vw', 'vh', 'svh', 'fr'] as const;
+export type LengthUnit = (typeof LENGTH_UNITS)[number];
+
+export interface Length {
+  value: number;
+  unit: LengthUnit;
+}
+
+export interface ShadowLayer {
+  x: Length;
+  y: Length;
+  blur: Length;
+  spread: Length;
+  inset: boolean;
+  /** A colour, a token or a role. */
+  color: Value;
+}
+
+/** How a derived value is computed from tokens; each op is one file in tokens/derivations. */
+export interface Derivation {
+  op: string;
+  /** Ids of the tokens it follows, in the order the op names them. */
+  from: readonly string[];
+  /** Numbers the op takes: shares are 0–1. */
+  by: readonly number[];
+}
+
+/** What a slot, a token or a rebinding holds. Literals keep the unit and colour space they were written in. */
+export type Value =
+  | { type: 'color'; value: Color }
+  | { type: 'dimension'; value: Length }
+  /** Grows evenly between the site's least and most viewport width. */
+  | { type: 'fluid'; min: Length; max: Length }
+  | { type: 'number'; value: number }
+  /** Milliseconds. */
+  | { type: 'duration'; value: number }
+  | { type: 'cubicBezier'; value: readonly [number, number, number, number] }
+  /** Family names in order of preference; the last is a generic family. */
+  | { type: 'fontFamily'; value: readonly string[] }
+  | { type: 'shadow'; value: readonly ShadowLayer[] }
+  | { type: 'keyword'; value: string }
+  | { type: 'token'; token: string }
+  | { type: 'role'; role: string }
+  | { type: 'textStyle'; style: string }
+  | { type: 'derived'; derivation: Derivation };
+
+export type ValueType = Value['type'];
+/** The types a token can have. */
+export type LiteralType = Exclude<ValueType, 'token' | 'role' | 'textStyle' | 'derived'>;
+export const TOKEN_TYPES = ['color', 'dimension', 'number', 'duration', 'cubicBezier', 'fontFamily', 'shadow'] as const;
+/** A `fluid` literal is a token of type dimension. */
+export type TokenType = (typeof TOKEN_TYPES)[number];
+
+export const keyword = (value: string): Value => ({ type: 'keyword', value });
+export const role = (name: string): Value => ({ type: 'role', role: name });
+export const token = (id: string): Value => ({ type: 'token', token: id });
+export const dimension = (value: number, unit: LengthUnit): Value => ({ type: 'dimension', value: { value, unit } });
+
+export const tokenTypeOf = (type: LiteralType): TokenType | null =>
+  type === 'fluid' ? 'dimension' : type === 'keyword' ? null : type;
+
+/** Ids of the tokens a value names, also inside shadows and derivations. */
+export function tokensIn(value: Value): readonly string[] {
+  switch (value.type) {
+    case 'token':
+      return [value.token];
+    case 'derived':
+      return value.derivation.from;
+    case 'shadow':
+      return value.value.flatMap(layer => tokensIn(layer.color));
+    default:
+      return [];
+  }
+}
+
+export const isLoose = (value: Value): boolean =>
+  value.type === 'color' || value.type === 'dimension' || value.type === 'fluid' || value.type === 'shadow' || value.type === 'fontFamily';

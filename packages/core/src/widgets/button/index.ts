@@ -1,0 +1,47 @@
+import { corners, focusRing, line, sides } from '../kit/baseline.ts';
+import { type ElementType, plain, programStyles } from '../kit/element.ts';
+import { linkOf } from '../kit/link.ts';
+import { h, linkAttrs } from '../kit/markup.ts';
+
+export const button: ElementType = {
+  name: 'button',
+  label: 'Button',
+  family: 'action',
+  parts: {
+    box: { label: 'Box', kind: 'box', states: ['hover', 'focus', 'pressed', 'selected'] },
+    label: { label: 'Label', kind: 'label', inside: 'box' },
+  },
+  axes: ['kind', 'size'],
+  holds: null,
+  program: programStyles({
+    'box/display': 'inline-flex',
+    'box/alignItems': 'center',
+    'box/justifyContent': 'center',
+    'box/width': 'fit-content',
+    'box/columnGap': '0.5em',
+    'box/cursor': 'pointer',
+    'box/color': 'role.mainLabel',
+    'box/backgroundColor': 'role.mainFill',
+    'box/textDecorationLine': 'none',
+    'box/transitionDuration': '140ms',
+    'box/lineHeight': 1.25,
+    ...sides('box', 'padding', ['0.6em', '1.1em', '0.6em', '1.1em']),
+    ...line('box', { width: '2px', style: 'solid', color: 'role.mainLine' }),
+    ...corners('box', '0.5rem'),
+    'box:hover/backgroundColor': 'role.mainFillHover',
+    'box:hover/color': 'role.mainLabelHover',
+    'box:pressed/backgroundColor': 'role.mainFillPressed',
+    'box:pressed/color': 'role.mainLabelPressed',
+    ...focusRing('box'),
+    'label/display': 'inline',
+  }),
+  content: { label: { type: 'plain', label: 'Label' }, link: { type: 'link', label: 'Leads to' } },
+  sample: { label: 'Book', link: { type: 'url', href: 'https://tolvane.example/' } },
+  markup: (content, context) => {
+    const link = linkOf(content, 'link');
+    const attrs = link ? linkAttrs(link, context) : {};
+    const label = h('span', { part: 'label' }, plain(content, 'label'));
+    return h('a', { part: 'box', ...attrs }, label);
+  },
+  summary: content => plain(content, 'label'),
+};

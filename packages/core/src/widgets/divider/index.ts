@@ -1,0 +1,36 @@
+import { type ElementType, programStyles } from '../kit/element.ts';
+import { h } from '../kit/markup.ts';
+
+export const divider: ElementType = {
+  name: 'divider',
+  label: 'Divider',
+  family: 'structure',
+  parts: { line: { label: 'Line', kind: 'box' } },
+  axes: ['look'],
+  holds: null,
+  program: programStyles({
+    'line/display': 'block',
+    'line/width': '100%',
+    'line/borderTopWidth': '1px',
+    'line/borderTopStyle': 'solid',
+    'line/borderTopColor': 'role.line',
+    'line/borderRightWidth': 0,
+    'line/borderRightStyle': 'none',
+    'line/borderRightColor': 'currentcolor',
+    'line/borderBottomWidth': 0,
+    'line/borderBottomStyle': 'none',
+    'line/borderBottomColor': 'currentcolor',
+    'line/borderLeftWidth': 0,
+    'line/borderLeftStyle': 'none',
+    'line/borderLeftColor': 'currentcolor',
+    'line/marginTop': 0,
+    'line/marginRight': 0,
+    'line/marginBottom': 0,
+    'line/marginLeft': 0,
+    'line/color': 'role.line',
+    'line/boxSizing': 'border-box',
+  }),
+  content: {},
+  sample: {},
+  markup: () => h('hr', { part: 'line' }),
+};

@@ -1,0 +1,73 @@
+import { bareLink, flatHeading, flatParagraph, linkStates } from '../kit/baseline.ts';
+import { type ElementType, plain, programStyles } from '../kit/element.ts';
+import { linkOf } from '../kit/link.ts';
+import { h, linkAttrs } from '../kit/markup.ts';
+import { image } from '../picture/index.ts';
+
+const LEVELS = [2, 3, 4, 5, 6] as const;
+
+export const feature: ElementType = {
+  name: 'feature',
+  label: 'Feature',
+  family: 'text',
+  parts: {
+    box: { label: 'Card', kind: 'box', states: ['hover'] },
+    picture: { label: 'Picture', kind: 'picture', inside: 'box' },
+    title: { label: 'Title', kind: 'heading', inside: 'box' },
+    text: { label: 'Text', kind: 'text', inside: 'box' },
+    link: { label: 'Link', kind: 'label', inside: 'box', host: 'link', states: ['hover', 'focus', 'pressed', 'selected'] },
+  },
+  axes: ['look'],
+  holds: null,
+  program: programStyles({
+    'box/display': 'flex',
+    'box/flexDirection': 'column',
+    'box/alignItems': 'start',
+    'box/rowGap': '0.5rem',
+    'picture/display': 'block',
+    'picture/width': '100%',
+    'picture/height': 'auto',
+    'picture/aspectRatio': 1.6,
+    'picture/objectFit': 'cover',
+    ...flatHeading('title'),
+    'title/color': 'role.heading',
+    'title/fontWeight': 700,
+    'title/fontSize': '1.25em',
+    'title/lineHeight': 1.2,
+    ...flatParagraph('text'),
+    ...bareLink('link'),
+    ...linkStates('link'),
+  }),
+  content: {
+    title: { type: 'plain', label: 'Title' },
+    level: { type: 'choice', label: 'Level of the title', options: LEVELS },
+    text: { type: 'plain', label: 'Text', long: true },
+    link: { type: 'link', label: 'Leads to' },
+    linkLabel: { type: 'plain', label: 'Words of the link' },
+    asset: { type: 'asset', label: 'Picture' },
+    alt: { type: 'plain', label: 'For those who cannot see it' },
+  },
+  sample: {
+    title: 'Dogs sail free',
+    level: 3,
+    text: 'On the open deck, all year.',
+    link: { type: 'url', href: 'https://tolvane.example/' },
+    linkLabel: 'Deck rules',
+    asset: null,
+    alt: '',
+  },
+  markup: (content, context) => {
+    const level = LEVELS.find(it => it === content.level) ?? 3;
+    const link = linkOf(content, 'link');
+    const attrs = link ? linkAttrs(link, context) : null;
+    return h(
+      'div',
+      { part: 'box' },
+      typeof content.asset === 'string' && image(content.asset, plain(content, 'alt'), context),
+      h(`h${level}`, { part: 'title' }, plain(content, 'title')),
+      h('p', { part: 'text' }, plain(content, 'text')),
+      attrs?.href != null && plain(content, 'linkLabel') !== '' && h('a', { part: 'link', ...attrs }, plain(content, 'linkLabel')),
+    );
+  },
+  summary: content => plain(content, 'title') || plain(content, 'text'),
+};

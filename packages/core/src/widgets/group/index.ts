@@ -1,0 +1,23 @@
+import { type ElementType, programStyles } from '../kit/element.ts';
+import { CHILDREN, h } from '../kit/markup.ts';
+
+/** Holds widgets beside or below each other. */
+export const group: ElementType = {
+  name: 'group',
+  label: 'Group',
+  family: 'structure',
+  parts: { box: { label: 'Box', kind: 'box', states: ['hover'] } },
+  axes: ['arrangement'],
+  holds: 'box',
+  program: programStyles({
+    'box/display': 'flex',
+    'box/flexDirection': 'row',
+    'box/flexWrap': 'wrap',
+    'box/alignItems': 'start',
+    'box/rowGap': '1rem',
+    'box/columnGap': '1rem',
+  }),
+  content: {},
+  sample: {},
+  markup: () => h('div', { part: 'box' }, CHILDREN),
+};

@@ -1,0 +1,44 @@
+import { button } from './button/index.ts';
+import { divider } from './divider/index.ts';
+import { feature } from './feature/index.ts';
+import { group } from './group/index.ts';
+import { heading } from './heading/index.ts';
+import type { ElementType, Part } from './kit/element.ts';
+import { navigation } from './navigation/index.ts';
+import { page } from './page/index.ts';
+import { picture } from './picture/index.ts';
+import { footer, header, section } from './section/index.ts';
+import { siteTitle } from './siteTitle/index.ts';
+import { text } from './text/index.ts';
+
+export type { ContentField, ElementType, Part } from './kit/element.ts';
+export { CHILDREN, h, type MarkupContext, type VElement, type VNode } from './kit/markup.ts';
+
+/** What can be placed on a page. */
+export const WIDGETS: readonly ElementType[] = [heading, text, button, picture, feature, divider, group, siteTitle, navigation];
+/** Everything that has a default. */
+export const ELEMENTS: readonly ElementType[] = [page, section, header, footer, ...WIDGETS];
+
+const BY_NAME = new Map(ELEMENTS.map(element => [element.name, element]));
+const WIDGET_NAMES = new Set(WIDGETS.map(widget => widget.name));
+
+export const maybeElement = (name: string): ElementType | undefined => BY_NAME.get(name);
+export function elementNamed(name: string): ElementType {
+  const element = BY_NAME.get(name);
+  if (!element) throw new Error(`no element ${name}`);
+  return element;
+}
+export const isWidget = (name: string): boolean => WIDGET_NAMES.has(name);
+
+export const partNames = (element: ElementType): string[] => Object.keys(element.parts);
+export const firstPart = (element: ElementType): string => partNames(element)[0] ?? 'box';
+export const partOf = (element: ElementType, name: string): Part | undefined =>
+  Object.hasOwn(element.parts, name) ? element.parts[name] : undefined;
+
+/** The part whose pointer and focus decide the state of a part. */
+export function hostOf(element: ElementType, name: string): string {
+  return partOf(element, name)?.host ?? firstPart(element);
+}
+/** States a part can show: those of its host. */
+export const statesOf = (element: ElementType, name: string) =>
+  partOf(element, hostOf(element, name))?.states ?? [];

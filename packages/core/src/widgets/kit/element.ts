@@ -1,0 +1,73 @@
+import { accepts, type PartKind, propertyOf } from '../../properties/index.ts';
+import { must } from '../../result/index.ts';
+import { isRichText, type RichText } from '../../site/content.ts';
+import type { Content, State, Styles } from '../../site/records.ts';
+import { parseSlot } from '../../site/slot.ts';
+import { parseLiteral, role, type Value } from '../../values/index.ts';
+import type { MarkupContext, VElement } from './markup.ts';
+
+export interface Part {
+  label: string;
+  kind: PartKind;
+  /** The part whose states it follows; its own where left out and `states` are given, else the first part's. */
+  host?: string;
+  /** States it can be in besides rest. */
+  states?: readonly State[];
+  /** The part it stands in; the first part stands in what holds the element. */
+  inside?: string;
+}
+
+export type ContentField =
+  | { type: 'plain'; label: string; long?: true }
+  | { type: 'rich'; label: string }
+  | { type: 'link'; label: string }
+  | { type: 'asset'; label: string }
+  | { type: 'choice'; label: string; options: readonly (string | number)[] };
+
+/** A kind of thing that the guide has a default for. */
+export interface ElementType {
+  name: string;
+  label: string;
+  /** Purpose under which it is offered. */
+  family: 'text' | 'action' | 'picture' | 'structure' | 'navigation';
+  /** In the order the element stands in the tree; the first is the outermost. */
+  parts: Readonly<Record<string, Part>>;
+  /** Axes of its variants, in the order in which they rank. */
+  axes: readonly string[];
+  /** The part that widgets are placed in; null where it takes none. */
+  holds: string | null;
+  /** What the program itself says, lowest of all origins. */
+  program: Styles;
+  content: Readonly<Record<string, ContentField>>;
+  /** What a new one begins with; also shown in the specimen. */
+  sample: Readonly<Record<string, Content>>;
+  markup?(content: Readonly<Record<string, Content>>, context: MarkupContext): VElement;
+  /** One line that names an instance in the outline. */
+  summary?(content: Readonly<Record<string, Content>>): string;
+}
+
+/** Written as a person would type it: `role.text`, `1rem`, `none`. Misspelt ones throw when the program is loaded. */
+export function programStyles(styles: Record<string, string | number>): Styles {
+  const read = (slot: string, text: string): Value => {
+    const parts = parseSlot(slot);
+    if (!parts || parts.property === 'textStyle') throw new Error(`no slot ${slot}`);
+    const row = propertyOf(parts.property);
+    if (text.startsWith('role.')) return role(text.slice(5));
+    if (row.keywords?.includes(text)) return { type: 'keyword', value: text };
+    for (const type of row.accepts) {
+      const value = parseLiteral(text, type);
+      if (value) return must(accepts(row, value));
+    }
+    throw new Error(`${slot} does not take ${text}`);
+  };
+  return Object.fromEntries(Object.entries(styles).map(([slot, text]) => [slot, read(slot, String(text))]));
+}
+
+export const plain = (content: Readonly<Record<string, Content>>, field: string): string => {
+  const value = content[field];
+  return typeof value === 'string' ? value : '';
+};
+export const rich = (content: Readonly<Record<string, Content>>, field: string): RichText => {
+  const value = content[field];
+  return isRichText(value) ? value : [];
+};

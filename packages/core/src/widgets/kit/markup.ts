@@ -1,0 +1,62 @@
+import type { LinkTarget, RichText } from '../../site/content.ts';
+import type { AssetRecord } from '../../site/records.ts';
+
+/** A node of HTML to be. Only the printer makes markup of it, so only the printer escapes. */
+export interface VElement {
+  tag: string;
+  /** The part it is; its classes come from the cascade. */
+  part?: string;
+  attrs: Readonly<Record<string, string | number | true | null | undefined>>;
+  children: readonly VNode[];
+}
+/** Where the widgets held by this one go. */
+export const CHILDREN = Symbol('children');
+export type VNode = VElement | string | typeof CHILDREN;
+
+type Attrs = VElement['attrs'] & { part?: string };
+
+export function h(tag: string, { part, ...attrs }: Attrs = {}, ...children: (VNode | null | false)[]): VElement {
+  return {
+    tag,
+    ...(part !== undefined && { part }),
+    attrs,
+    children: children.filter(child => child !== null && child !== false),
+  };
+}
+
+/** What a widget may ask while it makes its markup. */
+export interface MarkupContext {
+  /** Address of a link as seen from this page; null if it leads nowhere now. */
+  href(link: LinkTarget): string | null;
+  /** True for a link to the page being made. */
+  isCurrent(link: LinkTarget): boolean;
+  asset(id: string): AssetRecord | null;
+  assetUrl(asset: AssetRecord): string;
+  siteName: string;
+  homeHref: string;
+  pages(): readonly { title: string; href: string; current: boolean }[];
+}
+
+/** Attributes of a link, with the one rule for links that lead away. */
+export function linkAttrs(link: LinkTarget, context: MarkupContext): VElement['attrs'] {
+  return {
+    href: context.href(link),
+    rel: link.type === 'url' ? 'noopener' : null,
+    'aria-current': context.isCurrent(link) ? 'page' : null,
+  };
+}
+
+const wrap = (tag: string, on: boolean | undefined, inner: VNode): VNode => (on ? h(tag, {}, inner) : inner);
+
+export function runsToNodes(text: RichText[number], context: MarkupContext, linkPart: string): VNode[] {
+  return text.map(run => {
+    let node: VNode = run.text;
+    node = wrap('code', run.code, node);
+    node = wrap('mark', run.marked, node);
+    node = wrap('em', run.emphasis, node);
+    node = wrap('strong', run.strong, node);
+    if (!run.link) return node;
+    const attrs = linkAttrs(run.link, context);
+    return attrs.href == null ? node : h('a', { part: linkPart, ...attrs }, node);
+  });
+}

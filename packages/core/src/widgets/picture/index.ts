@@ -1,0 +1,58 @@
+import { flatFigure } from '../kit/baseline.ts';
+import { type ElementType, plain, programStyles } from '../kit/element.ts';
+import { h, type MarkupContext, type VNode } from '../kit/markup.ts';
+
+/** An `img` with its dimensions; a plain drawn ground where no picture is chosen, so that the layout holds. */
+export function image(assetId: unknown, alt: string, context: MarkupContext): VNode {
+  const asset = typeof assetId === 'string' ? context.asset(assetId) : null;
+  if (!asset) return h('div', { part: 'picture', role: alt ? 'img' : null, 'aria-label': alt || null });
+  return h('img', {
+    part: 'picture',
+    src: context.assetUrl(asset),
+    width: asset.width,
+    height: asset.height,
+    alt: alt || asset.alt,
+    loading: 'lazy',
+    decoding: 'async',
+  });
+}
+
+export const picture: ElementType = {
+  name: 'picture',
+  label: 'Picture',
+  family: 'picture',
+  parts: {
+    box: { label: 'Frame', kind: 'box' },
+    picture: { label: 'Picture', kind: 'picture', inside: 'box' },
+    caption: { label: 'Caption', kind: 'text', inside: 'box' },
+  },
+  axes: ['frame'],
+  holds: null,
+  program: programStyles({
+    ...flatFigure('box'),
+    'picture/display': 'block',
+    'picture/width': '100%',
+    'picture/height': 'auto',
+    'picture/aspectRatio': 1.6,
+    'picture/objectFit': 'cover',
+    'picture/backgroundColor': 'role.raised',
+    'caption/display': 'block',
+    'caption/color': 'role.muted',
+    'caption/marginTop': '0.5rem',
+    'caption/fontSize': '0.875em',
+  }),
+  content: {
+    asset: { type: 'asset', label: 'Picture' },
+    alt: { type: 'plain', label: 'For those who cannot see it' },
+    caption: { type: 'plain', label: 'Caption' },
+  },
+  sample: { asset: null, alt: 'A ferry at the quay', caption: 'Carrow quay at first light' },
+  markup: (content, context) =>
+    h(
+      'figure',
+      { part: 'box' },
+      image(content.asset, plain(content, 'alt'), context),
+      plain(content, 'caption') !== '' && h('figcaption', { part: 'caption' }, plain(content, 'caption')),
+    ),
+  summary: content => plain(content, 'caption') || plain(content, 'alt'),
+};

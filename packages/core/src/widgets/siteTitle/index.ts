@@ -1,0 +1,23 @@
+import { focusRing } from '../kit/baseline.ts';
+import { type ElementType, programStyles } from '../kit/element.ts';
+import { h } from '../kit/markup.ts';
+
+export const siteTitle: ElementType = {
+  name: 'siteTitle',
+  label: 'Site title',
+  family: 'navigation',
+  parts: { link: { label: 'Title', kind: 'heading', states: ['hover', 'focus', 'selected'] } },
+  axes: [],
+  holds: null,
+  program: programStyles({
+    'link/color': 'role.heading',
+    'link/textDecorationLine': 'none',
+    'link/cursor': 'pointer',
+    'link/fontWeight': 700,
+    'link/fontSize': '1.25em',
+    ...focusRing('link'),
+  }),
+  content: {},
+  sample: {},
+  markup: (_, context) => h('a', { part: 'link', href: context.homeHref }, context.siteName),
+};

@@ -1,0 +1,41 @@
+import { plainOf } from '../../site/content.ts';
+import { bareLink, flatParagraph, linkStates } from '../kit/baseline.ts';
+import { type ElementType, programStyles, rich } from '../kit/element.ts';
+import { h, runsToNodes } from '../kit/markup.ts';
+
+export const text: ElementType = {
+  name: 'text',
+  label: 'Text',
+  family: 'text',
+  parts: {
+    box: { label: 'Text', kind: 'box' },
+    paragraph: { label: 'Paragraph', kind: 'text', inside: 'box' },
+    link: { label: 'Link', kind: 'label', inside: 'paragraph', host: 'link', states: ['hover', 'focus', 'pressed', 'selected'] },
+  },
+  axes: ['look'],
+  holds: null,
+  program: programStyles({
+    'box/display': 'flex',
+    'box/flexDirection': 'column',
+    'box/rowGap': '0.8em',
+    ...flatParagraph('paragraph'),
+    'paragraph/maxWidth': '40rem',
+    'paragraph/textWrap': 'pretty',
+    ...bareLink('link'),
+    ...linkStates('link'),
+  }),
+  content: { text: { type: 'rich', label: 'Words' } },
+  sample: {
+    text: [
+      [
+        { text: 'Cars board from berth two. ' },
+        { text: 'See the tides', link: { type: 'url', href: 'https://tides.example/' } },
+        { text: ' before a winter crossing.' },
+      ],
+    ],
+  },
+  markup: (content, context) =>
+    h('div', { part: 'box' }, ...rich(content, 'text').map(runs => h('p', { part: 'paragraph' }, ...runsToNodes(runs, context, 'link')))),
+  summary: content => plainOf(rich(content, 'text')),
+};
+
