@@ -21,16 +21,20 @@ export type OriginRank = number;
 
 const PLACES: readonly Place['type'][] = ['pageKind', 'branch', 'page', 'area', 'scheme', 'section', 'longForm'];
 
+/** Rank of a place wherever it holds; `depth` is how many pages stand above that of a branch. */
+export const placeBase = (place: Place | null, depth: number): number =>
+  place === null ? 0 : (PLACES.indexOf(place.type) + 1) * 100 + (place.type === 'branch' ? depth : 0);
+
 /** 0 for the whole site; null where the place does not hold in this scope. */
 export function placeRank(place: Place | null, scope: Scope): number | null {
   if (place === null) return 0;
-  const rank = (PLACES.indexOf(place.type) + 1) * 100;
+  const rank = placeBase(place, 0);
   switch (place.type) {
     case 'pageKind':
       return scope.page && scope.pageKind === place.pageKind ? rank : null;
     case 'branch': {
       const depth = scope.branch.indexOf(place.page);
-      return depth < 0 ? null : rank + depth;
+      return depth < 0 ? null : placeBase(place, depth);
     }
     case 'page':
       return scope.page?.id === place.page ? rank : null;

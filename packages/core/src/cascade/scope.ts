@@ -38,7 +38,8 @@ export function mergeRebinds(outer: Rebinds, inner: Rebinds): Rebinds {
   return both;
 }
 
-function branchOf(site: Site, page: PageRecord): Id[] {
+/** A page and those above it, the outermost first. */
+export function branchOf(site: Site, page: PageRecord): Id[] {
   const ids = [page.id];
   for (let at = getRecord(site, page.at.parent); at?.kind === 'page'; at = getRecord(site, at.at.parent)) ids.unshift(at.id);
   return ids;
@@ -95,12 +96,9 @@ export function nodeScope(site: Site, pageId: Id, nodeId: Id): Scope | null {
   return chain.reduce(childScope, pageScope(site, page));
 }
 
-/** Scope of an element that stands in no page: on a plain page of the kind `page`, in a plain section of a scheme. */
+/** Scope of an element that stands on no site page: alone on a bare page that wears the scheme. */
 export function specimenScope(element: ElementType, scheme: Id, variants: Readonly<Record<string, Id>>): Scope {
-  const bare = { node: null, page: null, section: null, area: 'main', pageKind: 'page', branch: [], longForm: false, scheme, wearer: scheme, rebinds: NO_REBINDS, variants: {} } as const;
-  const page: Scope = { ...bare, element: elementNamed('page'), parent: null };
-  if (element.name === 'page') return page;
-  if (element.family === 'structure' && element.holds === 'inner') return { ...bare, element, variants, parent: { scope: page, part: 'box' } };
-  const section: Scope = { ...bare, element: elementNamed('section'), parent: { scope: page, part: 'box' } };
-  return { ...bare, element, variants, parent: { scope: section, part: 'inner' } };
+  const bare = { node: null, page: null, section: null, area: 'main', pageKind: 'page', branch: [], longForm: false, scheme, wearer: scheme, rebinds: NO_REBINDS } as const;
+  const page: Scope = { ...bare, element: elementNamed('page'), variants: {}, parent: null };
+  return element.name === 'page' ? page : { ...bare, element, variants, parent: { scope: page, part: 'box' } };
 }

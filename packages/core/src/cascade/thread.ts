@@ -2,7 +2,7 @@ import { roleChain } from '../guide/roles.ts';
 import { printDeclaration, type PropertyName, propertyOf } from '../properties/index.ts';
 import { type Id, settingsOf, type Site, type Slot, type State, type Width } from '../site/index.ts';
 import { follow, literalOf, type Step } from '../tokens/index.ts';
-import type { CssContext, Value } from '../values/index.ts';
+import { type CssContext, printCss, type Value } from '../values/index.ts';
 import { hostOf, partOf } from '../widgets/index.ts';
 import type { OriginName } from './rank.ts';
 import { applies, type Contribution, contributionsTo, winner } from './resolve.ts';
@@ -63,8 +63,14 @@ function whyLost(it: Contribution, won: Contribution): Why {
 
 const hidden = ({ origin, record, slot, value }: Contribution, why: Why): Hidden => ({ origin, record, slot, value, why });
 
+interface Spot {
+  scope: Scope;
+  part: string;
+  state: State;
+}
+
 /** Where a part inherits from: the part around it, in the state it is in then. */
-function outside(scope: Scope, part: string, state: State): { scope: Scope; part: string; state: State } | null {
+function outside({ scope, part, state }: Spot): Spot | null {
   const inside = partOf(scope.element, part)?.inside;
   if (inside !== undefined) {
     const same = hostOf(scope.element, inside) === hostOf(scope.element, part);
@@ -89,12 +95,10 @@ export function literalContext(site: Site, scope: Scope, viewportUnit = '1vw'): 
   };
   const printEnd = (value: Value): string => {
     const literal = literalOf(tokens, scope.rebinds, value);
-    return literal ? printInner(literal, context) : 'unset';
+    return literal ? printCss(literal, context) : 'unset';
   };
   return context;
 }
-
-const printInner = (value: Value, context: CssContext): string => printDeclaration(propertyOf('color'), value, context);
 
 /** What a scheme binds a role to, fallbacks followed; the role at which it was found. */
 export function roleValue(site: Site, scheme: Id, name: string): { role: string; value: Value } | null {
@@ -144,15 +148,15 @@ export function threadOf(site: Site, scope: Scope, asked: Asked): Thread {
   const row = propertyOf(property);
   const overridden: Hidden[] = [];
   let won: { it: Contribution; scope: Scope; part: string } | null = null;
-  let at: ReturnType<typeof outside> = { scope, part: asked.part, state: asked.state };
+  let at: Spot | null = { scope, part: asked.part, state: asked.state };
   while (at) {
-    const { scope: here, part, state } = at;
+    const { scope: here, part, state }: Spot = at;
     const list = (contributionsTo(site, here, part).get(property) ?? []).filter(it => applies(it, state, width));
     const best = winner(list, state, width);
     if (best && !won) won = { it: best, scope: here, part };
     for (const it of list.toReversed())
       if (it !== won?.it) overridden.push(hidden(it, won && best !== null && won.it === best ? whyLost(it, best) : it.on ? 'inherited' : 'off'));
-    at = row.inherited ? outside(here, part, state) : null;
+    at = row.inherited ? outside(at) : null;
   }
   if (!won) return { property, value: null, css: null, from: null, via: [], overridden };
   const { it } = won;

@@ -1,9 +1,9 @@
 import { corners, focusRing, line, sides } from '../kit/baseline.ts';
-import { type ElementType, plain, programStyles } from '../kit/element.ts';
+import { element, plain, programStyles } from '../kit/element.ts';
 import { linkOf } from '../kit/link.ts';
 import { h, linkAttrs } from '../kit/markup.ts';
 
-export const button: ElementType = {
+export const button = element({
   name: 'button',
   label: 'Button',
   family: 'action',
@@ -44,4 +44,4 @@ export const button: ElementType = {
     return h('a', { part: 'box', ...attrs }, label);
   },
   summary: content => plain(content, 'label'),
-};
+});

@@ -1,7 +1,7 @@
-import { type ElementType, programStyles } from '../kit/element.ts';
+import { element, programStyles } from '../kit/element.ts';
 import { h } from '../kit/markup.ts';
 
-export const divider: ElementType = {
+export const divider = element({
   name: 'divider',
   label: 'Divider',
   family: 'structure',
@@ -28,9 +28,8 @@ export const divider: ElementType = {
     'line/marginBottom': 0,
     'line/marginLeft': 0,
     'line/color': 'role.line',
-    'line/boxSizing': 'border-box',
   }),
   content: {},
   sample: {},
   markup: () => h('hr', { part: 'line' }),
-};
+});

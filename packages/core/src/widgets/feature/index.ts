@@ -1,12 +1,12 @@
 import { bareLink, flatHeading, flatParagraph, linkStates } from '../kit/baseline.ts';
-import { type ElementType, plain, programStyles } from '../kit/element.ts';
+import { element, plain, programStyles } from '../kit/element.ts';
 import { linkOf } from '../kit/link.ts';
 import { h, linkAttrs } from '../kit/markup.ts';
 import { image } from '../picture/index.ts';
 
 const LEVELS = [2, 3, 4, 5, 6] as const;
 
-export const feature: ElementType = {
+export const feature = element({
   name: 'feature',
   label: 'Feature',
   family: 'text',
@@ -70,4 +70,4 @@ export const feature: ElementType = {
     );
   },
   summary: content => plain(content, 'title') || plain(content, 'text'),
-};
+});

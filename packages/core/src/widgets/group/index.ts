@@ -1,8 +1,8 @@
-import { type ElementType, programStyles } from '../kit/element.ts';
+import { element, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
 
 /** Holds widgets beside or below each other. */
-export const group: ElementType = {
+export const group = element({
   name: 'group',
   label: 'Group',
   family: 'structure',
@@ -20,4 +20,4 @@ export const group: ElementType = {
   content: {},
   sample: {},
   markup: () => h('div', { part: 'box' }, CHILDREN),
-};
+});

@@ -1,11 +1,11 @@
 import { flatHeading } from '../kit/baseline.ts';
-import { type ElementType, plain, programStyles } from '../kit/element.ts';
+import { element, plain, programStyles } from '../kit/element.ts';
 import { h } from '../kit/markup.ts';
 
 const LEVELS = [1, 2, 3, 4, 5, 6] as const;
 
 /** Its level is for readers and search engines; its look is the variant on the axis `look`. */
-export const heading: ElementType = {
+export const heading = element({
   name: 'heading',
   label: 'Heading',
   family: 'text',
@@ -23,4 +23,4 @@ export const heading: ElementType = {
     return h(`h${level}`, { part: 'text' }, plain(content, 'text'));
   },
   summary: content => plain(content, 'text'),
-};
+});

@@ -46,6 +46,12 @@ export interface ElementType {
   summary?(content: Readonly<Record<string, Content>>): string;
 }
 
+/** Completes an element with what the program says of every part: its size counts to the outer edge of its border. */
+export function element(type: ElementType): ElementType {
+  const every = Object.keys(type.parts).map(part => [`${part}/boxSizing`, { type: 'keyword', value: 'border-box' }] as const);
+  return { ...type, program: { ...Object.fromEntries(every), ...type.program } };
+}
+
 /** Written as a person would type it: `role.text`, `1rem`, `none`. Misspelt ones throw when the program is loaded. */
 export function programStyles(styles: Record<string, string | number>): Styles {
   const read = (slot: string, text: string): Value => {

@@ -1,8 +1,8 @@
 import { flatList, focusRing } from '../kit/baseline.ts';
-import { type ElementType, plain, programStyles } from '../kit/element.ts';
+import { element, plain, programStyles } from '../kit/element.ts';
 import { h } from '../kit/markup.ts';
 
-export const navigation: ElementType = {
+export const navigation = element({
   name: 'navigation',
   label: 'Navigation',
   family: 'navigation',
@@ -44,4 +44,4 @@ export const navigation: ElementType = {
           .map(page => h('li', { part: 'item' }, h('a', { part: 'link', href: page.href, 'aria-current': page.current ? 'page' : null }, page.title))),
       ),
     ),
-};
+});

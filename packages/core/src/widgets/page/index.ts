@@ -1,7 +1,7 @@
-import { type ElementType, programStyles } from '../kit/element.ts';
+import { element, programStyles } from '../kit/element.ts';
 
 /** The page itself: what everything on it inherits from. */
-export const page: ElementType = {
+export const page = element({
   name: 'page',
   label: 'Page',
   family: 'structure',
@@ -22,4 +22,4 @@ export const page: ElementType = {
   }),
   content: {},
   sample: {},
-};
+});

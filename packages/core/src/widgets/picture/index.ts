@@ -1,5 +1,5 @@
 import { flatFigure } from '../kit/baseline.ts';
-import { type ElementType, plain, programStyles } from '../kit/element.ts';
+import { element, plain, programStyles } from '../kit/element.ts';
 import { h, type MarkupContext, type VNode } from '../kit/markup.ts';
 
 /** An `img` with its dimensions; a plain drawn ground where no picture is chosen, so that the layout holds. */
@@ -17,7 +17,7 @@ export function image(assetId: unknown, alt: string, context: MarkupContext): VN
   });
 }
 
-export const picture: ElementType = {
+export const picture = element({
   name: 'picture',
   label: 'Picture',
   family: 'picture',
@@ -55,4 +55,4 @@ export const picture: ElementType = {
       plain(content, 'caption') !== '' && h('figcaption', { part: 'caption' }, plain(content, 'caption')),
     ),
   summary: content => plain(content, 'caption') || plain(content, 'alt'),
-};
+});

@@ -1,8 +1,8 @@
-import { type ElementType, programStyles } from '../kit/element.ts';
+import { type ElementType, element, programStyles } from '../kit/element.ts';
 import { sides } from '../kit/baseline.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
 
-const make = (name: string, label: string, padding: string): ElementType => ({
+const make = (name: string, label: string, tag: string, padding: string): ElementType => element({
   name,
   label,
   family: 'structure',
@@ -28,9 +28,9 @@ const make = (name: string, label: string, padding: string): ElementType => ({
   }),
   content: {},
   sample: {},
-  markup: () => h(name, { part: 'box' }, h('div', { part: 'inner' }, CHILDREN)),
+  markup: () => h(tag, { part: 'box' }, h('div', { part: 'inner' }, CHILDREN)),
 });
 
-export const section = make('section', 'Section', '4rem');
-export const header = make('header', 'Header', '1rem');
-export const footer = make('footer', 'Footer', '3rem');
+export const section = make('section', 'Section', 'section', '4rem');
+export const header = make('header', 'Header', 'div', '1rem');
+export const footer = make('footer', 'Footer', 'div', '3rem');

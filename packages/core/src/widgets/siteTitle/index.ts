@@ -1,8 +1,8 @@
 import { focusRing } from '../kit/baseline.ts';
-import { type ElementType, programStyles } from '../kit/element.ts';
+import { element, programStyles } from '../kit/element.ts';
 import { h } from '../kit/markup.ts';
 
-export const siteTitle: ElementType = {
+export const siteTitle = element({
   name: 'siteTitle',
   label: 'Site title',
   family: 'navigation',
@@ -20,4 +20,4 @@ export const siteTitle: ElementType = {
   content: {},
   sample: {},
   markup: (_, context) => h('a', { part: 'link', href: context.homeHref }, context.siteName),
-};
+});

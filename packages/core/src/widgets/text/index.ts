@@ -1,9 +1,9 @@
 import { plainOf } from '../../site/content.ts';
 import { bareLink, flatParagraph, linkStates } from '../kit/baseline.ts';
-import { type ElementType, programStyles, rich } from '../kit/element.ts';
+import { element, programStyles, rich } from '../kit/element.ts';
 import { h, runsToNodes } from '../kit/markup.ts';
 
-export const text: ElementType = {
+export const text = element({
   name: 'text',
   label: 'Text',
   family: 'text',
@@ -37,5 +37,5 @@ export const text: ElementType = {
   markup: (content, context) =>
     h('div', { part: 'box' }, ...rich(content, 'text').map(runs => h('p', { part: 'paragraph' }, ...runsToNodes(runs, context, 'link')))),
   summary: content => plainOf(rich(content, 'text')),
-};
+});
 

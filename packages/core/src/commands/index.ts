@@ -1,0 +1,3 @@
+export * from './presets.ts';
+export * from './structure.ts';
+export * from './styles.ts';

@@ -1,0 +1,101 @@
+import { childrenOf, type Edit, getRecord, type Id, isNode, keyBetween, keysBetween, newId, type NodeRecord, type SectionRecord, type Site, SETTINGS, subtree, type WidgetRecord } from '../site/index.ts';
+import { fail, ok, type Result } from '../result/index.ts';
+import { elementNamed } from '../widgets/index.ts';
+
+const orderOf = (site: Site, id: Id | undefined): string | null => {
+  const record = id === undefined ? undefined : getRecord(site, id);
+  return record && 'at' in record ? record.at.order : null;
+};
+
+/** Place number `index` among the children of a parent, and new keys for those that stand too close together. */
+function placeAt(site: Site, parent: Id, index: number, without: Id | null): { order: string; rekeyed: Edit[] } {
+  const siblings = childrenOf(site, parent).filter(id => id !== without);
+  const at = Math.max(0, Math.min(index, siblings.length));
+  const low = orderOf(site, siblings[at - 1]);
+  const high = orderOf(site, siblings[at]);
+  if (low === null || high === null || low < high) return { order: keyBetween(low, high), rekeyed: [] };
+  const keys = keysBetween(null, null, siblings.length + 1);
+  const rekeyed = siblings.map((id, i): Edit => ({ op: 'set', id, path: ['at'], value: { parent, order: keys[i < at ? i : i + 1] ?? 'V' } }));
+  return { order: keys[at] ?? 'V', rekeyed };
+}
+
+export interface Made {
+  edits: Edit[];
+  id: Id;
+}
+
+export function addSection(site: Site, page: Id, index: number): Made {
+  const id = newId('s');
+  const { order, rekeyed } = placeAt(site, page, index, null);
+  const record: SectionRecord = { id, kind: 'section', area: 'main', name: 'Section', at: { parent: page, order }, scheme: null, rebind: {}, variants: {}, wears: {}, styles: {} };
+  return { id, edits: [...rekeyed, { op: 'put', record }] };
+}
+
+export function addWidget(site: Site, parent: Id, index: number, widget: string): Made {
+  const id = newId('w');
+  const { order, rekeyed } = placeAt(site, parent, index, null);
+  const record: WidgetRecord = { id, kind: 'widget', widget, at: { parent, order }, content: elementNamed(widget).sample, variants: {}, wears: {}, styles: {} };
+  return { id, edits: [...rekeyed, { op: 'put', record }] };
+}
+
+/** Whether a node can stand in a parent: sections in pages, widgets in sections and groups, never in themselves. */
+export function canStandIn(site: Site, node: NodeRecord, parent: Id): boolean {
+  const target = getRecord(site, parent);
+  if (subtree({ childrenOf: id => childrenOf(site, id) }, node.id).includes(parent)) return false;
+  if (node.kind === 'section') return node.area === 'main' ? target?.kind === 'page' : parent === SETTINGS;
+  return target?.kind === 'section' || (target?.kind === 'widget' && elementNamed(target.widget).holds !== null);
+}
+
+export function moveNode(site: Site, id: Id, parent: Id, index: number): Result<Edit[]> {
+  const node = getRecord(site, id);
+  if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: id });
+  if (!canStandIn(site, node, parent)) return fail({ code: 'bad-parent', message: 'It cannot stand there.', record: id, path: 'at.parent', found: parent });
+  const siblings = childrenOf(site, parent);
+  if (node.at.parent === parent && siblings.indexOf(id) === index) return ok([]);
+  const { order, rekeyed } = placeAt(site, parent, index, id);
+  return ok([...rekeyed, { op: 'set', id, path: ['at'], value: { parent, order } }]);
+}
+
+/** A copy of a node and of all it holds, right after it. */
+export function duplicateNode(site: Site, id: Id): Result<Made> {
+  const node = getRecord(site, id);
+  if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: id });
+  const ids = new Map<Id, Id>();
+  const all = subtree({ childrenOf: it => childrenOf(site, it) }, id);
+  for (const inner of all) ids.set(inner, newId(inner.charAt(0) === 's' ? 's' : 'w'));
+  const { order, rekeyed } = placeAt(site, node.at.parent, childrenOf(site, node.at.parent).indexOf(id) + 1, null);
+  const puts = all.flatMap((inner): Edit[] => {
+    const record = getRecord(site, inner);
+    const copy = ids.get(inner);
+    if (!isNode(record) || copy === undefined) return [];
+    const at = inner === id ? { parent: node.at.parent, order } : { ...record.at, parent: ids.get(record.at.parent) ?? record.at.parent };
+    return [{ op: 'put', record: { ...record, id: copy, at } }];
+  });
+  return ok({ id: ids.get(id) ?? id, edits: [...rekeyed, ...puts] });
+}
+
+/** The next place in the outline for a move by keys: among its siblings, then out of its parent, or into the one before. */
+export function nudge(site: Site, id: Id, direction: 'up' | 'down' | 'in' | 'out'): Result<Edit[]> {
+  const node = getRecord(site, id);
+  if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: id });
+  const { parent } = node.at;
+  const siblings = childrenOf(site, parent);
+  const index = siblings.indexOf(id);
+  const nowhere = fail({ code: 'nowhere', message: 'It cannot go further that way.', record: id });
+  if (direction === 'in') {
+    const before = siblings[index - 1];
+    return before === undefined || !canStandIn(site, node, before) ? nowhere : moveNode(site, id, before, childrenOf(site, before).length);
+  }
+  if (direction === 'out' || (direction === 'up' && index === 0) || (direction === 'down' && index === siblings.length - 1)) {
+    const holder = getRecord(site, parent);
+    if (!isNode(holder)) return nowhere;
+    const around = holder.at.parent;
+    const at = childrenOf(site, around).indexOf(parent);
+    if (canStandIn(site, node, around)) return moveNode(site, id, around, direction === 'up' ? at : at + 1);
+    // A widget at the end of a section goes on into the next one.
+    const next = childrenOf(site, around)[direction === 'up' ? at - 1 : at + 1];
+    if (direction === 'out' || next === undefined || !canStandIn(site, node, next)) return nowhere;
+    return moveNode(site, id, next, direction === 'up' ? childrenOf(site, next).length : 0);
+  }
+  return moveNode(site, id, parent, direction === 'up' ? index - 1 : index + 1);
+}

@@ -1,0 +1,1 @@
+export { ROLES, type Role, roleChain, roleNamed } from './roles.ts';

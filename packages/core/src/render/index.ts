@@ -1,0 +1,13 @@
+export * from './body.ts';
+export { printDocument } from './document.ts';
+export { fontsIn, printFontFaces, voiceFamilies } from './fonts.ts';
+export { escapeHtml, type HtmlElement, printHtml } from './html.ts';
+export * from './links.ts';
+export { type MarkupOptions, renderNode, sectionsIn } from './markup.ts';
+export { renderPreview } from './preview.ts';
+export { type PublishedSite, publishSite } from './publish.ts';
+export * from './rules.ts';
+export { elementOfNode, guideIds, guideSources, ownSource, programSources } from './sources.ts';
+export * from './specimen.ts';
+export * from './stylesheet.ts';
+export { closureVariables, type Declarations, rootVariables, schemeVariables, slotDerivations } from './variables.ts';

@@ -1,0 +1,48 @@
+import { childrenOf, getRecord, type Id, type LinkTarget, type PageRecord, type Site, settingsOf, SETTINGS } from '../site/index.ts';
+
+/** Folder of a page below the site's root, with a slash at its end; empty for the home page. */
+export function pageFolder(site: Site, page: PageRecord): string {
+  if (page.path === '') return '';
+  const parent = getRecord(site, page.at.parent);
+  return `${parent?.kind === 'page' ? pageFolder(site, parent) : ''}${page.path}/`;
+}
+
+/** Way from a page up to the site's root: `../` for each folder. */
+export const toRoot = (site: Site, from: PageRecord): string => '../'.repeat(pageFolder(site, from).split('/').length - 1);
+
+export const pageHref = (site: Site, from: PageRecord, to: PageRecord): string => `${toRoot(site, from)}${pageFolder(site, to)}` || './';
+
+export function linkHref(site: Site, from: PageRecord, link: LinkTarget): string | null {
+  switch (link.type) {
+    case 'page':
+    case 'section': {
+      const to = site.kinds.page.get(link.page);
+      if (!to) return null;
+      const base = to.id === from.id && link.type === 'section' ? '' : pageHref(site, from, to);
+      return link.type === 'section' ? `${base}#s-${link.section}` : base;
+    }
+    case 'url':
+      return link.href;
+    case 'mail':
+      return `mailto:${link.address}`;
+    case 'phone':
+      return `tel:${link.number.replace(/[^+0-9]/g, '')}`;
+  }
+}
+
+/** Pages at the top of the tree, in order, the home page among them. */
+export const topPages = (site: Site): PageRecord[] =>
+  childrenOf(site, SETTINGS)
+    .map(id => site.kinds.page.get(id))
+    .filter(page => page?.pageKind === 'page')
+    .filter(page => page !== undefined);
+
+/** All pages, each before those below it. */
+export function pagesInOrder(site: Site, below: Id = SETTINGS): PageRecord[] {
+  return childrenOf(site, below).flatMap(id => {
+    const page = site.kinds.page.get(id);
+    return page ? [page, ...pagesInOrder(site, id)] : [];
+  });
+}
+
+export const homePage = (site: Site): PageRecord | undefined => site.kinds.page.get(settingsOf(site).home);

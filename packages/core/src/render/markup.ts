@@ -1,0 +1,113 @@
+import { childScope, expand, type Scope, sourcesOf } from '../cascade/index.ts';
+import { type AssetRecord, type Content, childrenOf, getRecord, type Id, isNode, type NodeRecord, type Site, settingsOf, SETTINGS } from '../site/index.ts';
+import { CHILDREN, type MarkupContext, partOf, type VElement, type VNode } from '../widgets/index.ts';
+import type { HtmlElement, HtmlNode } from './html.ts';
+import { homePage, linkHref, pageHref, topPages } from './links.ts';
+
+export interface MarkupOptions {
+  /** Marks every part with its node and name, for the canvas; never in what is published. */
+  marks: boolean;
+  assetUrl(asset: AssetRecord): string;
+  /** Links lead nowhere where a page is edited. */
+  links: boolean;
+}
+
+/** Classes of a part: its own, and one for each source that has something to say of it. */
+export function classesOf(site: Site, scope: Scope, part: string): string[] {
+  const kind = partOf(scope.element, part)?.kind;
+  const classes = [`${scope.element.name}-${part}`];
+  for (const { on, byKind, className, styles } of sourcesOf(site, scope)) {
+    const name = byKind ? kind : part;
+    if (!on || className === scope.element.name) continue;
+    if (expand(site, styles).some(setting => setting.part === name)) classes.push(`${className}-${name}`);
+  }
+  return classes;
+}
+
+/** Classes that bind roles and tokens at the element that wears a scheme or rebinds. */
+export function bindingClasses(record: { id: Id; scheme: Id | null; rebind: object }, inEffect: Id): string[] {
+  const rebinds = Object.keys(record.rebind).length > 0;
+  return [...(record.scheme || rebinds ? [`s-${inEffect}`] : []), ...(rebinds ? [`b-${record.id}`] : [])];
+}
+
+export function markupContext(site: Site, scope: Scope, options: MarkupOptions): MarkupContext {
+  const { page } = scope;
+  const home = homePage(site);
+  return {
+    href: link => (page && options.links ? linkHref(site, page, link) : '#'),
+    isCurrent: link => link.type === 'page' && link.page === page?.id,
+    asset: id => site.kinds.asset.get(id) ?? null,
+    assetUrl: options.assetUrl,
+    siteName: settingsOf(site).name,
+    homeHref: page && home && options.links ? pageHref(site, page, home) : '#',
+    pages: () => topPages(site).map(it => ({ title: it.title, href: page && options.links ? pageHref(site, page, it) : '#', current: it.id === page?.id })),
+  };
+}
+
+/** Fills in classes and children; widget code never sees either. */
+function dress(site: Site, scope: Scope, options: MarkupOptions, root: VElement, children: () => HtmlNode[]): HtmlElement {
+  const classes = new Map<string, string>();
+  const classText = (part: string) => {
+    let text = classes.get(part);
+    if (text === undefined) {
+      text = classesOf(site, scope, part).join(' ');
+      classes.set(part, text);
+    }
+    return text;
+  };
+  const { node } = scope;
+  const visit = (it: VElement, isRoot: boolean): HtmlElement => {
+    const binding = isRoot && node?.kind === 'section' ? bindingClasses(node, scope.scheme) : [];
+    const own = it.part === undefined ? null : [classText(it.part), ...binding].join(' ');
+    const attrs: Record<string, string | number | true | null | undefined> = { class: own, ...it.attrs };
+    if (isRoot && node?.kind === 'section' && isLinked(site, node.id)) attrs.id = `s-${node.id}`;
+    if (options.marks && it.part !== undefined) attrs['data-part'] = it.part;
+    if (options.marks && isRoot && node) attrs['data-node'] = node.id;
+    return { tag: it.tag, attrs, children: it.children.flatMap((child: VNode): HtmlNode[] => (child === CHILDREN ? children() : typeof child === 'string' ? [child] : [visit(child, false)])) };
+  };
+  return visit(root, true);
+}
+
+const linked = new WeakMap<Site['kinds']['widget'], Set<Id>>();
+/** Whether some link leads into this section, so that it needs a name in the page. */
+function isLinked(site: Site, section: Id): boolean {
+  let targets = linked.get(site.kinds.widget);
+  if (!targets) {
+    targets = new Set();
+    for (const { content } of site.kinds.widget.values()) {
+      const text = JSON.stringify(content);
+      if (text.includes('"section"')) for (const match of text.matchAll(/"section":"([^"]+)"/g)) targets.add(match[1] ?? '');
+    }
+    linked.set(site.kinds.widget, targets);
+  }
+  return targets.has(section);
+}
+
+/** A section or widget with all it holds. */
+export function renderNode(site: Site, outer: Scope, node: NodeRecord, options: MarkupOptions): HtmlElement {
+  const scope = childScope(outer, node);
+  const content = node.kind === 'widget' ? node.content : {};
+  const root = scope.element.markup?.(content, markupContext(site, scope, options));
+  if (!root) throw new Error(`${scope.element.name} makes no markup`);
+  return dress(site, scope, options, root, () => renderChildren(site, scope, node.id, options));
+}
+
+function renderChildren(site: Site, scope: Scope, parent: Id, options: MarkupOptions): HtmlElement[] {
+  return childrenOf(site, parent)
+    .map(id => getRecord(site, id))
+    .filter(isNode)
+    .map(node => renderNode(site, scope, node, options));
+}
+
+/** An element that stands on no page, with sample content. */
+export function renderSample(site: Site, scope: Scope, content: Readonly<Record<string, Content>>, options: MarkupOptions): HtmlElement | null {
+  const root = scope.element.markup?.(content, markupContext(site, scope, options));
+  return root ? dress(site, scope, options, root, () => []) : null;
+}
+
+/** Sections of an area as they show on a page: its own, or those shared by all. */
+export const sectionsIn = (site: Site, page: Id, area: 'main' | 'header' | 'footer') =>
+  childrenOf(site, area === 'main' ? page : SETTINGS)
+    .map(id => site.kinds.section.get(id))
+    .filter(section => section !== undefined)
+    .filter(section => section.area === area);

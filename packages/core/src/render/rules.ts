@@ -1,0 +1,141 @@
+import { expand, type Rank, stateRank, widthRank } from '../cascade/index.ts';
+import { printDeclaration, propertyOf } from '../properties/index.ts';
+import { type Id, type Site, settingsOf, type State, type Styles, type Width } from '../site/index.ts';
+import type { CssContext } from '../values/index.ts';
+import { ELEMENTS, type ElementType, hostOf, partNames, partOf, statesOf } from '../widgets/index.ts';
+import { derivedName } from './names.ts';
+
+/** What a rule matches: a part by its class, and the part whose state it follows. */
+export interface Target {
+  className: string;
+  /** Class of the state host; null where the part is its own. */
+  host: string | null;
+}
+
+/** One rule before it is printed: where it ranks, what it matches, what it says. */
+export interface Rule extends Rank {
+  targets: readonly Target[];
+  /** CSS property and text; references print as `var()`. */
+  declarations: readonly (readonly [css: string, text: string])[];
+}
+
+export interface RuleSource {
+  rank: number;
+  className: string;
+  styles: Styles;
+  /** The element whose parts the slots name; null where they name kinds of part. */
+  element: ElementType | null;
+}
+
+/** Prints references as custom properties, so that one edit of a token or scheme reaches every rule. */
+export function varContext(site: Site, viewportUnit: string): CssContext {
+  const { fluidFrom, fluidTo } = settingsOf(site);
+  return {
+    fluid: { from: fluidFrom, to: fluidTo },
+    viewportUnit,
+    token: (id: Id) => `var(--t-${id})`,
+    role: name => `var(--r-${name})`,
+    derived: value => `var(--${derivedName(value.derivation)})`,
+  };
+}
+
+function targetsOf(element: ElementType | null, part: string, className: string, state: State): Target[] {
+  if (element) {
+    const host = hostOf(element, part);
+    return [{ className: `${className}-${part}`, host: state === 'rest' || host === part ? null : `${element.name}-${host}` }];
+  }
+  const own = `${className}-${part}`;
+  if (state === 'rest') return [{ className: own, host: null }];
+  const targets = new Map<string, Target>();
+  for (const type of ELEMENTS)
+    for (const name of partNames(type)) {
+      if (partOf(type, name)?.kind !== part || !statesOf(type, name).includes(state)) continue;
+      const host = hostOf(type, name);
+      const target = { className: own, host: host === name ? null : `${type.name}-${host}` };
+      targets.set(target.host ?? '', target);
+    }
+  return [...targets.values()];
+}
+
+/** Rules of one record's styles, a rule for each part, state and width. */
+export function rulesOf(site: Site, source: RuleSource, context: CssContext): Rule[] {
+  const rules = new Map<string, Rule & { declarations: (readonly [string, string])[] }>();
+  for (const { part, state, width, property, value } of expand(site, source.styles)) {
+    const key = `${part}:${state}@${width}`;
+    let rule = rules.get(key);
+    if (!rule) {
+      const targets = targetsOf(source.element, part, source.className, state);
+      if (targets.length === 0) continue;
+      rule = { state, width, rank: source.rank, targets, declarations: [] };
+      rules.set(key, rule);
+    }
+    const row = propertyOf(property);
+    rule.declarations.push([row.css, printDeclaration(row, value, context)]);
+  }
+  return [...rules.values()];
+}
+
+/** The cascade layer of a rank; layers are declared in the order of ranks, so that nothing else decides. */
+export const layerOf = ({ state, width, rank }: Rank): string => `c${stateRank(state)}-${widthRank(width)}-${rank}`;
+
+export type PrintMode = 'published' | 'canvas' | 'sheet';
+
+const STATE_SELECTORS: Record<Exclude<State, 'rest'>, string> = {
+  selected: ':is([aria-current],[aria-selected=true],[aria-expanded=true],:checked)',
+  valid: ':user-valid',
+  invalid: ':user-invalid',
+  hover: ':hover',
+  focus: ':focus-visible',
+  pressed: ':active',
+  disabled: ':is(:disabled,[aria-disabled=true])',
+};
+
+function stateSelector(state: State, mode: PrintMode): string {
+  if (state === 'rest') return '';
+  const forced = `[data-state=${state}]`;
+  if (mode === 'sheet') return forced;
+  return mode === 'canvas' ? `:is(${STATE_SELECTORS[state]},${forced})` : STATE_SELECTORS[state];
+}
+
+export function selectorOf({ targets, state, width }: Pick<Rule, 'targets' | 'state' | 'width'>, mode: PrintMode): string {
+  const suffix = stateSelector(state, mode);
+  const plain = targets.map(({ className, host }) => (host === null ? `.${className}${suffix}` : `.${host}${suffix} .${className}`));
+  const columns: Record<Width, string> = { wide: '', medium: ':is([data-width=medium],[data-width=narrow]) ', narrow: '[data-width=narrow] ' };
+  const prefix = mode === 'sheet' ? columns[width] : '';
+  return `:where(${plain.map(selector => prefix + selector).join(',')})`;
+}
+
+/** The conditions around a rule, outermost first: its layer, its width, and a pointer for hover. */
+export function conditionsOf(site: Site, rule: Rank, mode: PrintMode): string[] {
+  const { mediumTo, narrowTo } = settingsOf(site);
+  const conditions = [`@layer ${layerOf(rule)}`];
+  if (mode === 'sheet') return conditions;
+  if (rule.width !== 'wide') conditions.push(`@media (width<=${rule.width === 'medium' ? mediumTo : narrowTo}px)`);
+  if (rule.state === 'hover' && mode === 'published') conditions.push('@media (hover:hover)');
+  return conditions;
+}
+
+export const printDeclarations = (declarations: Rule['declarations']): string =>
+  declarations.map(([css, text]) => `${css}:${text}`).join(';');
+
+/** A rule without the conditions around it. */
+export const printBare = (rule: Rule, mode: PrintMode): string =>
+  `${selectorOf(rule, mode)}{${printDeclarations(rule.declarations)}}`;
+
+export const printRule = (site: Site, rule: Rule, mode: PrintMode): string =>
+  conditionsOf(site, rule, mode).reduceRight((text, condition) => `${condition}{${text}}`, printBare(rule, mode));
+
+export const BASE_LAYER = 'base';
+/** The statement that puts layers in the order of their ranks, whatever order their rules are written in. */
+export function printLayerOrder(ranks: Iterable<Rank>): string {
+  const layers = new Map<string, Rank>();
+  for (const rank of ranks) layers.set(layerOf(rank), rank);
+  const sorted = [...layers].sort(([, a], [, b]) => stateRank(a.state) - stateRank(b.state) || widthRank(a.width) - widthRank(b.width) || a.rank - b.rank);
+  return `@layer ${[BASE_LAYER, ...sorted.map(([name]) => name)].join(',')};`;
+}
+
+/**
+ * What holds for every page, below all ranks. Sections off screen are skipped by the browser, so each is a formatting
+ * context of its own and clips what leaves it.
+ */
+export const BASE_CSS = `@layer ${BASE_LAYER}{:root{-webkit-text-size-adjust:100%;text-size-adjust:100%}:where(.section-box){content-visibility:auto;contain-intrinsic-size:auto 36rem;overflow:clip}:where(.header-box,.footer-box){contain:layout paint}.skip{position:absolute;left:-99rem}.skip:focus{left:1rem;top:1rem;z-index:1;padding:.5rem 1rem;color:var(--r-text);background:var(--r-surface)}::selection{background:var(--r-selection)}@media (prefers-reduced-motion:reduce){*{transition-duration:0s!important}}}`;

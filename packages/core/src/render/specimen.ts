@@ -1,0 +1,77 @@
+import { specimenScope } from '../cascade/index.ts';
+import { byOrder, type Content, type Id, type Site, type State, type VariantRecord, type Width } from '../site/index.ts';
+import { type ElementType, hostOf, partNames, statesOf, WIDGETS } from '../widgets/index.ts';
+import type { HtmlElement } from './html.ts';
+import { classesOf, renderSample } from './markup.ts';
+
+/** One row of the specimen: an element, in one variant of its first axis or in none. */
+export interface SpecimenRow {
+  id: string;
+  label: string;
+  element: ElementType;
+  variants: Readonly<Record<string, Id>>;
+}
+
+/** What stands at the head of a column; what it does not say is the site's own. */
+export interface SpecimenColumn {
+  id: string;
+  label: string;
+  scheme: Id;
+  width: Width;
+  state: State;
+}
+
+export const variantsOf = (site: Site, element: string, axis: string): VariantRecord[] =>
+  [...site.kinds.variant.values()].filter(it => it.element === element && it.axis === axis).sort(byOrder);
+
+/** Everything that has a look of its own: each element bare, then each variant of its first axis. */
+export function specimenRows(site: Site): SpecimenRow[] {
+  return WIDGETS.filter(element => element.holds === null).flatMap((element): SpecimenRow[] => {
+    const [axis] = element.axes;
+    const variants = axis === undefined ? [] : variantsOf(site, element.name, axis);
+    const rows = variants.map(variant => ({ id: `${element.name}.${variant.id}`, label: variant.name, element, variants: axis === undefined ? {} : { [axis]: variant.id } }));
+    return [{ id: element.name, label: element.label, element, variants: {} }, ...rows];
+  });
+}
+
+/** One of each variant of the further axes, beginning with none: what stands side by side in a cell. */
+export function samplesIn(site: Site, row: SpecimenRow): Readonly<Record<string, Id>>[] {
+  return row.element.axes.slice(1).reduce<Readonly<Record<string, Id>>[]>(
+    (combined, axis) => {
+      const variants = variantsOf(site, row.element.name, axis);
+      return combined.flatMap(it => [it, ...variants.map(variant => ({ ...it, [axis]: variant.id }))]);
+    },
+    [row.variants],
+  );
+}
+
+/** Viewport widths in px that the columns of the specimen stand for. */
+export const viewportOf = (site: Site): Record<Width, number> => {
+  const [settings] = [...site.kinds.settings.values()];
+  const { mediumTo = 960, narrowTo = 600, fluidTo = 1280, fluidFrom = 360 } = settings ?? {};
+  return { wide: Math.max(fluidTo, mediumTo + 1), medium: Math.round((mediumTo + narrowTo) / 2), narrow: Math.min(fluidFrom, narrowTo) };
+};
+
+/** The element as it stands on a page that wears the column's scheme, in its width and state. */
+export function renderCell(site: Site, row: SpecimenRow, column: SpecimenColumn, content: Readonly<Record<string, Content>>, assetUrl: (asset: { file: string }) => string): HtmlElement {
+  const page = specimenScope(row.element, column.scheme, {}).parent?.scope;
+  const options = { marks: true, links: false, assetUrl };
+  const hosts = new Set(partNames(row.element).filter(part => statesOf(row.element, part).includes(column.state)).map(part => hostOf(row.element, part)));
+  const force = (it: HtmlElement): HtmlElement => ({
+    ...it,
+    attrs: typeof it.attrs['data-part'] === 'string' && hosts.has(it.attrs['data-part']) ? { ...it.attrs, 'data-state': column.state } : it.attrs,
+    children: it.children.map(child => (typeof child === 'string' ? child : force(child))),
+  });
+  const samples = samplesIn(site, row).flatMap(variants => {
+    const sample = renderSample(site, specimenScope(row.element, column.scheme, variants), content, options);
+    if (!sample) return [];
+    const forced = column.state === 'rest' ? sample : force(sample);
+    return [{ ...forced, attrs: { ...forced.attrs, 'data-variants': Object.values(variants).join(' ') } }];
+  });
+  const classes = page ? classesOf(site, page, 'box') : [];
+  return {
+    tag: 'div',
+    attrs: { class: ['cell', `s-${column.scheme}`, ...classes].join(' '), 'data-width': column.width, 'data-row': row.id, 'data-column': column.id, style: `--vw:${viewportOf(site)[column.width] / 100}px` },
+    children: samples,
+  };
+}

@@ -1,0 +1,81 @@
+import { compareRanks, mergeRebinds, pageScope } from '../cascade/index.ts';
+import { type NodeRecord, type PageRecord, type Site, getRecord, isNode, subtree } from '../site/index.ts';
+import { sectionsIn } from './markup.ts';
+import { BASE_CSS, conditionsOf, printBare, type PrintMode, printLayerOrder, type Rule, rulesOf, varContext } from './rules.ts';
+import { guideIds, guideSources, ownSource, programSources } from './sources.ts';
+import { type Declarations, rebindVariables, rootVariables, schemeVariables } from './variables.ts';
+
+export const viewportUnitOf = (mode: PrintMode): string => (mode === 'sheet' ? 'var(--vw)' : '1vw');
+
+/** Rules of the program and the guide that some used class asks for; all of them where no classes are given. */
+export function guideRules(site: Site, mode: PrintMode, used?: ReadonlySet<string>): Rule[] {
+  const context = varContext(site, viewportUnitOf(mode));
+  const sources = [...programSources(), ...guideIds(site).flatMap(id => guideSources(site, id))];
+  const rules = sources.flatMap(source => rulesOf(site, source, context));
+  return used ? rules.flatMap(rule => keepUsed(rule, used)) : rules;
+}
+
+function keepUsed(rule: Rule, used: ReadonlySet<string>): Rule[] {
+  const targets = rule.targets.filter(({ className, host }) => used.has(className) && (host === null || used.has(host)));
+  if (targets.length === 0) return [];
+  return [targets.length === rule.targets.length ? rule : { ...rule, targets }];
+}
+
+export const ownRules = (site: Site, nodes: Iterable<NodeRecord>, mode: PrintMode): Rule[] => {
+  const context = varContext(site, viewportUnitOf(mode));
+  return [...nodes].flatMap(node => (Object.keys(node.styles).length === 0 ? [] : rulesOf(site, ownSource(node), context)));
+};
+
+/** Sections and widgets that show on a page, header and footer among them. */
+export function nodesOn(site: Site, page: PageRecord): NodeRecord[] {
+  const roots = (['header', 'main', 'footer'] as const).flatMap(area => sectionsIn(site, page.id, area));
+  return roots
+    .flatMap(root => subtree({ childrenOf: id => site.children.get(id) ?? [] }, root.id))
+    .map(id => getRecord(site, id))
+    .filter(isNode);
+}
+
+/** A block of custom properties and what it is declared on. */
+export interface Block {
+  selector: string;
+  declarations: Declarations;
+}
+
+export const rootBlock = (site: Site, mode: PrintMode): Block => ({
+  selector: mode === 'sheet' ? ':where(.cell)' : ':root',
+  declarations: rootVariables(site, viewportUnitOf(mode)),
+});
+export const schemeBlock = (site: Site, id: string): Block => ({ selector: `.s-${id}`, declarations: schemeVariables(site, id) });
+export const schemeBlocks = (site: Site): Block[] => [...site.kinds.scheme.keys()].map(id => schemeBlock(site, id));
+
+/** Rebindings that hold on a page: its own, and those of its sections. */
+export function rebindBlocks(site: Site, page: PageRecord): Block[] {
+  const { rebinds } = pageScope(site, page);
+  const block = (id: string, own: PageRecord['rebind'], all: PageRecord['rebind']): Block[] =>
+    Object.keys(own).length === 0 ? [] : [{ selector: `.b-${id}`, declarations: rebindVariables(site, own, all) }];
+  const sections = nodesOn(site, page).filter(node => node.kind === 'section');
+  return [...block(page.id, page.rebind, rebinds), ...sections.flatMap(({ id, rebind }) => block(id, rebind, mergeRebinds(rebinds, rebind)))];
+}
+
+export const printBlock = ({ selector, declarations }: Block): string =>
+  `${selector}{${declarations.map(([name, text]) => `${name}:${text}`).join(';')}}`;
+
+/** Rules in the order of their ranks; those of one layer share its braces. */
+export function printRules(site: Site, rules: readonly Rule[], mode: PrintMode): string {
+  let text = '';
+  let open = '';
+  for (const rule of rules.toSorted(compareRanks)) {
+    const [layer = '', ...conditions] = conditionsOf(site, rule, mode);
+    if (layer !== open) text += `${open && '}\n'}${layer}{`;
+    open = layer;
+    text += conditions.reduceRight((inner, condition) => `${condition}{${inner}}`, printBare(rule, mode));
+  }
+  return text + (open && '}');
+}
+
+/** Everything a page needs in one text: for previews, and for the test that compares with a browser. */
+export function pageStyles(site: Site, page: PageRecord, mode: PrintMode, used?: ReadonlySet<string>): string {
+  const rules = [...guideRules(site, mode, used), ...ownRules(site, nodesOn(site, page), mode)];
+  const blocks = [rootBlock(site, mode), ...schemeBlocks(site), ...rebindBlocks(site, page)];
+  return [printLayerOrder(rules), BASE_CSS, ...blocks.map(printBlock), printRules(site, rules, mode)].join('\n');
+}

@@ -1,0 +1,78 @@
+import { literalContext, roleValue, type Scope, specimenScope } from '../cascade/index.ts';
+import { ROLES } from '../guide/roles.ts';
+import { allRecords, type Id, type Site, type Styles } from '../site/index.ts';
+import { closure, NO_REBINDS, type Rebinds, valueOf } from '../tokens/index.ts';
+import { printCss, type Value } from '../values/index.ts';
+import { elementNamed } from '../widgets/index.ts';
+import { derivedName } from './names.ts';
+import { varContext } from './rules.ts';
+
+export type Declarations = (readonly [name: string, text: string])[];
+type Derived = Value & { type: 'derived' };
+
+const inStyles = new WeakMap<Styles, readonly Derived[]>();
+const derivedIn = (styles: Styles): readonly Derived[] => {
+  let found = inStyles.get(styles);
+  if (!found) {
+    found = Object.values(styles).filter(value => value.type === 'derived');
+    inStyles.set(styles, found);
+  }
+  return found;
+};
+
+/** Derivations that are written in slots; each is a custom property beside the tokens. */
+export function slotDerivations(site: Site): Derived[] {
+  const found = new Map<string, Derived>();
+  for (const record of allRecords(site))
+    if ('styles' in record) for (const value of derivedIn(record.styles)) found.set(derivedName(value.derivation), value);
+  return [...found.values()];
+}
+
+/**
+ * Custom properties of the given tokens under some rebindings. Aliases stay `var()`; what is derived is computed here
+ * and printed as a literal, since a browser would compute it where it is declared and not where a rebinding holds.
+ */
+export function tokenDeclarations(site: Site, ids: Iterable<Id>, rebinds: Rebinds, viewportUnit = '1vw'): Declarations {
+  const references = varContext(site, viewportUnit);
+  const scope: Scope = { ...specimenScope(elementNamed('page'), '', {}), rebinds };
+  const literals = { ...literalContext(site, scope, viewportUnit) };
+  const found: Declarations = [];
+  for (const id of ids) {
+    const value = valueOf(site.kinds.token, rebinds, id);
+    if (value) found.push([`--t-${id}`, printCss(value, value.type === 'derived' ? literals : references)]);
+  }
+  return found;
+}
+
+function derivedDeclarations(site: Site, rebinds: Rebinds, among: ReadonlySet<Id> | null, viewportUnit: string): Declarations {
+  const scope: Scope = { ...specimenScope(elementNamed('page'), '', {}), rebinds };
+  const context = literalContext(site, scope, viewportUnit);
+  return slotDerivations(site)
+    .filter(({ derivation }) => !among || derivation.from.some(id => among.has(id)))
+    .map(value => [`--${derivedName(value.derivation)}`, printCss(value, context)] as const);
+}
+
+/** All tokens of the guide, for the root of a page. */
+export const rootVariables = (site: Site, viewportUnit = '1vw'): Declarations => [
+  ...tokenDeclarations(site, site.kinds.token.keys(), NO_REBINDS, viewportUnit),
+  ...derivedDeclarations(site, NO_REBINDS, null, viewportUnit),
+];
+
+/** What alters at the root when these tokens do. */
+export function closureVariables(site: Site, ids: Iterable<Id>, rebinds: Rebinds = NO_REBINDS, viewportUnit = '1vw'): Declarations {
+  const all = closure(site.kinds.token, ids, rebinds);
+  return [...tokenDeclarations(site, all, rebinds, viewportUnit), ...derivedDeclarations(site, rebinds, all, viewportUnit)];
+}
+
+/** The roles of a scheme, fallbacks followed. */
+export function schemeVariables(site: Site, scheme: Id): Declarations {
+  const context = varContext(site, '1vw');
+  return ROLES.flatMap(({ name }) => {
+    const bound = roleValue(site, scheme, name);
+    return bound ? [[`--r-${name}`, printCss(bound.value, context)] as const] : [];
+  });
+}
+
+/** A rebinding at one page or section: the tokens themselves and everything downstream of them. */
+export const rebindVariables = (site: Site, own: Rebinds, all: Rebinds, viewportUnit = '1vw'): Declarations =>
+  closureVariables(site, Object.keys(own), all, viewportUnit);
