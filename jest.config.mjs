@@ -26,7 +26,7 @@ const project = (displayName, rootDir, { environment = 'node', decorators = fals
 export default {
   projects: [
     project('core', 'packages/core'),
-    project('server', 'apps/server', { decorators: true, globalSetup: '<rootDir>/test/database.mjs', globalTeardown: '<rootDir>/test/databaseEnd.mjs' }),
+    project('server', 'apps/server', { decorators: true, globalSetup: '<rootDir>/test/support/globalSetup.mjs', globalTeardown: '<rootDir>/test/support/globalTeardown.mjs' }),
     project('web', 'apps/web', { environment: 'jsdom', setupFiles: ['<rootDir>/test/setup.mjs'] }),
     project('e2e', 'e2e', { globalSetup: '<rootDir>/setup/start.mjs', globalTeardown: '<rootDir>/setup/stop.mjs' }),
   ],

@@ -1,3 +1,4 @@
+/// <reference path="./color-name.d.ts" />
 import names from 'color-name';
 import type { Color, ColorSpaceId, Triple } from './color.ts';
 import { isColorSpace } from './spaces/index.ts';

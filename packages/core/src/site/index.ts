@@ -6,6 +6,8 @@ export { byOrder, isOrderKey, keyBetween, keysBetween } from './order.ts';
 export { placedId } from './place.ts';
 export { elementOfArea, readRecord } from './readRecord.ts';
 export * from './records.ts';
+export * from './rights.ts';
+export { readEdits } from './readChange.ts';
 export { type Reference, referencesOf } from './references.ts';
 export * from './site.ts';
 export { parseSlot, printSlot, type SlotParts } from './slot.ts';

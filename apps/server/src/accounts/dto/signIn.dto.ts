@@ -1,0 +1,15 @@
+import { ApiProperty } from '@nestjs/swagger';
+import { IsEmail, IsString, MaxLength, MinLength } from 'class-validator';
+
+export class SignInDto {
+  @ApiProperty({ example: 'demo@tolvane.example' })
+  @IsEmail({}, { message: 'Write an e-mail address.' })
+  @MaxLength(254)
+  email: string;
+
+  @ApiProperty()
+  @IsString()
+  @MinLength(1, { message: 'Write your password.' })
+  @MaxLength(500)
+  password: string;
+}

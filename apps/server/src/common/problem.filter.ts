@@ -1,0 +1,37 @@
+import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
+import type { Response } from 'express';
+
+const messageOf = (body: string | object): string | string[] => {
+  if (typeof body === 'string') return body;
+  return 'message' in body && (typeof body.message === 'string' || Array.isArray(body.message)) ? body.message : 'The request failed.';
+};
+
+/** Every failure leaves in one shape: {code, message, …}. What was not expected says nothing of the inside. */
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  private readonly logger = new Logger('Problem');
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    if (response.headersSent) {
+      response.end();
+      return;
+    }
+    if (error instanceof HttpException) {
+      const body = error.getResponse();
+      const known = typeof body === 'object' && 'code' in body;
+      response.status(error.getStatus()).json(known ? body : { code: 'bad-request', message: [messageOf(body)].flat().join(' ') });
+      return;
+    }
+    if (error instanceof Error && 'type' in error && error.type === 'entity.too.large') {
+      response.status(413).json({ code: 'too-large', message: 'The request is too large.' });
+      return;
+    }
+    if (error instanceof Error && 'type' in error && error.type === 'entity.parse.failed') {
+      response.status(400).json({ code: 'bad-json', message: 'The request is not JSON.' });
+      return;
+    }
+    this.logger.error(error instanceof Error ? error.stack : String(error));
+    response.status(500).json({ code: 'failed', message: 'Something went wrong on the server. Nothing was changed; try again.' });
+  }
+}

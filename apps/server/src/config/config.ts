@@ -1,0 +1,55 @@
+import { plainToInstance, Transform } from 'class-transformer';
+import { IsInt, IsNotEmpty, IsString, IsUrl, Max, Min, validateSync } from 'class-validator';
+
+/** What the server is told by environment variables. */
+export class Config {
+  /** Port of the program. */
+  @Transform(({ value }) => Number(value))
+  @IsInt()
+  @Min(0)
+  @Max(65535)
+  COVE_PORT = 4310;
+
+  /** Port of the published sites. */
+  @Transform(({ value }) => Number(value))
+  @IsInt()
+  @Min(0)
+  @Max(65535)
+  COVE_SITES_PORT = 4311;
+
+  /** Folder for assets and releases. */
+  @IsString()
+  @IsNotEmpty()
+  COVE_DATA: string;
+
+  @IsUrl({ protocols: ['postgres'], require_tld: false, require_protocol: true })
+  COVE_DATABASE_URL: string;
+
+  /** Address at which browsers reach the program; unsafe requests must come from it. */
+  @IsUrl({ require_tld: false, require_protocol: true })
+  COVE_ORIGIN = 'http://localhost:4310';
+
+  /** Address at which browsers reach published sites: another host than the program's, so that no cookie is shared. */
+  @IsUrl({ require_tld: false, require_protocol: true })
+  COVE_SITES_ORIGIN = 'http://127.0.0.1:4311';
+
+  /** Built interface; nothing is served where empty. */
+  @IsString()
+  COVE_WEB = '';
+
+  @IsString()
+  COVE_LOG_LEVEL = 'info';
+}
+
+/** Reads and checks the environment; throws with every fault named. */
+export function readConfig(environment: NodeJS.ProcessEnv): Config {
+  const names = Object.keys(plainToInstance(Config, {})).concat('COVE_DATA', 'COVE_DATABASE_URL');
+  const given = Object.fromEntries(names.flatMap(name => (environment[name] === undefined ? [] : [[name, environment[name]]])));
+  const config = plainToInstance(Config, given, { exposeDefaultValues: true });
+  if (given.COVE_ORIGIN === undefined) config.COVE_ORIGIN = `http://localhost:${config.COVE_PORT}`;
+  if (given.COVE_SITES_ORIGIN === undefined) config.COVE_SITES_ORIGIN = `http://127.0.0.1:${config.COVE_SITES_PORT}`;
+  const faults = validateSync(config, { whitelist: true });
+  if (faults.length > 0)
+    throw new Error(`Bad configuration:\n${faults.map(fault => `  ${fault.property}: ${Object.values(fault.constraints ?? {}).join(', ')}`).join('\n')}`);
+  return config;
+}

@@ -1,0 +1,17 @@
+import type { DataSourceOptions } from 'typeorm';
+import { Account } from '../accounts/entities/account.entity';
+import { Session } from '../accounts/entities/session.entity';
+import { Release } from '../releases/entities/release.entity';
+import { Member } from '../sites/entities/member.entity';
+import { SiteEntity } from '../sites/entities/site.entity';
+import { Foundation1700000000000 } from './migrations/1700000000000-Foundation';
+
+export const dataSourceOptions = (url: string): DataSourceOptions => ({
+  type: 'postgres',
+  url,
+  entities: [Account, Session, SiteEntity, Member, Release],
+  migrations: [Foundation1700000000000],
+  migrationsRun: true,
+  synchronize: false,
+  poolSize: 12,
+});

@@ -1,0 +1,33 @@
+import { Controller, Get, HttpCode, Post, Res } from '@nestjs/common';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
+import { AccountsService } from '../accounts/accounts.service';
+import { Allow } from '../common/access';
+import { notFound } from '../common/problem';
+import { DEMO } from './demo.service';
+
+/** The way in for those who want to look around: only where the demo was laid. */
+@ApiTags('demo')
+@Controller('api/demo')
+export class DemoController {
+  constructor(private readonly accounts: AccountsService) {}
+
+  @Get()
+  @Allow('anyone')
+  @ApiOperation({ summary: 'Whether there is a demo to enter' })
+  async offered() {
+    return { offered: (await this.accounts.byEmail(DEMO.email)) !== null };
+  }
+
+  @Post('session')
+  @Allow('anyone')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Enter the demo; answers with a session cookie' })
+  async enter(@Res({ passthrough: true }) response: Response) {
+    const account = await this.accounts.byEmail(DEMO.email);
+    if (!account) throw notFound('demo');
+    const { token, maxAge } = await this.accounts.openSession(account.id);
+    response.cookie(this.accounts.cookieName, token, { httpOnly: true, sameSite: 'strict', secure: this.accounts.secure, path: '/', maxAge });
+    return { email: account.email, name: account.name };
+  }
+}

@@ -1,0 +1,51 @@
+import { createHash } from 'node:crypto';
+import { allRecords, type Edit, type Site } from '@cove/core';
+import { drawings, tolvane } from '@cove/core/starters';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import sharp from 'sharp';
+import { DataSource } from 'typeorm';
+import { AccountsService } from '../accounts/accounts.service';
+import { AcceptService } from '../sites/accept.service';
+import { assetPath, Storage } from '../storage/storage';
+
+export const DEMO = { email: 'demo@tolvane.example', password: 'ferries-at-dawn', name: 'Demo designer', site: 'tolvane' } as const;
+
+/** Lays the invented ferry line beside what is there. The account exists only together with it. */
+@Injectable()
+export class DemoService {
+  constructor(
+    private readonly accounts: AccountsService,
+    private readonly changes: AcceptService,
+    private readonly storage: Storage,
+    @InjectDataSource() private readonly database: DataSource,
+  ) {}
+
+  async layIfMissing(): Promise<boolean> {
+    const rows: unknown[] = await this.database.query('select 1 from sites where id = $1', [DEMO.site]);
+    if (rows.length > 0) return false;
+    await this.lay(DEMO.site, 'Tolvane Ferries', await this.drawPictures(DEMO.site));
+    return true;
+  }
+
+  /** Makes a site out of records: as one change, like any other. */
+  async lay(id: string, name: string, site: Site): Promise<void> {
+    const account = (await this.accounts.byEmail(DEMO.email)) ?? (await this.accounts.create(DEMO.email, DEMO.name, DEMO.password));
+    await this.database.query('insert into sites (id, name, slug) values ($1, $2, $1)', [id, name]);
+    await this.database.query("insert into members (site_id, account_id, role) values ($1, $2, 'designer')", [id, account.id]);
+    const edits = [...allRecords(site)].map((record): Edit => ({ op: 'put', record }));
+    const result = await this.changes.accept({ site: id, role: 'designer', keeperMay: 'content' }, account.id, `demo-${id}-${Date.now()}`, edits);
+    if (!result.ok) throw new Error(result.problem.message);
+  }
+
+  private async drawPictures(site: string): Promise<Site> {
+    const files = new Map<string, string>();
+    for (const { name, svg } of drawings()) {
+      const data = await sharp(Buffer.from(svg)).webp({ quality: 82 }).toBuffer();
+      const file = `${createHash('sha256').update(data).digest('hex').slice(0, 32)}.webp`;
+      await this.storage.write(assetPath(site, file), data);
+      files.set(name, file);
+    }
+    return tolvane(name => files.get(name) ?? '');
+  }
+}

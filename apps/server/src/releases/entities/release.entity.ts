@@ -1,0 +1,41 @@
+import { Column, CreateDateColumn, Entity, PrimaryGeneratedColumn } from 'typeorm';
+
+export type ReleaseState = 'waiting' | 'making' | 'done' | 'failed';
+
+@Entity('releases')
+export class Release {
+  @PrimaryGeneratedColumn('uuid')
+  id: string;
+
+  @Column({ type: 'text', name: 'site_id' })
+  siteId: string;
+
+  /** Counted from 1 for each site. */
+  @Column({ type: 'int' })
+  number: number;
+
+  /** The change up to which it holds the site. */
+  @Column({ type: 'int' })
+  seq: number;
+
+  @Column({ type: 'text' })
+  note: string;
+
+  @Column({ type: 'text', default: 'waiting' })
+  state: ReleaseState;
+
+  @Column({ type: 'int', default: 0 })
+  done: number;
+
+  @Column({ type: 'int', default: 0 })
+  total: number;
+
+  @Column({ type: 'text', nullable: true })
+  problem: string | null;
+
+  @Column({ type: 'uuid', name: 'created_by' })
+  createdBy: string;
+
+  @CreateDateColumn({ type: 'timestamptz', name: 'created_at' })
+  createdAt: Date;
+}

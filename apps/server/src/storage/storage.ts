@@ -1,0 +1,11 @@
+/** Where assets and releases are kept; folders and names are ours, never a visitor's. */
+export abstract class Storage {
+  abstract write(path: string, data: Uint8Array | string): Promise<void>;
+  /** Null where there is no such file. */
+  abstract read(path: string): Promise<Buffer | null>;
+  abstract copy(from: string, to: string): Promise<void>;
+  abstract removeFolder(path: string): Promise<void>;
+}
+
+export const assetPath = (site: string, file: string): string => `assets/${site}/${file}`;
+export const releaseFolder = (site: string, release: string): string => `releases/${site}/${release}`;

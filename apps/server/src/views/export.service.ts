@@ -1,0 +1,34 @@
+import { finished } from 'node:stream/promises';
+import type { Writable } from 'node:stream';
+import { publishSite, type Site } from '@cove/core';
+import { Injectable } from '@nestjs/common';
+import { ZipFile } from 'yazl';
+import { readFont } from '../storage/fonts';
+import { assetPath, Storage } from '../storage/storage';
+
+@Injectable()
+export class ExportService {
+  constructor(private readonly storage: Storage) {}
+
+  asset(site: string, file: string): Promise<Buffer | null> {
+    return this.storage.read(assetPath(site, file));
+  }
+
+  /** Writes the published site as one archive; compression runs outside the main thread. */
+  async zip(id: string, site: Site, into: Writable): Promise<void> {
+    const { files, assets, fonts } = publishSite(site);
+    const zip = new ZipFile();
+    zip.outputStream.pipe(into);
+    for (const [path, text] of files) zip.addBuffer(Buffer.from(text), path);
+    for (const { file } of assets) {
+      const data = await this.asset(id, file);
+      if (data) zip.addBuffer(data, `assets/${file}`, { compress: false });
+    }
+    for (const file of fonts) {
+      const data = await readFont(file);
+      if (data) zip.addBuffer(data, `fonts/${file}`, { compress: false });
+    }
+    zip.end();
+    await finished(into);
+  }
+}

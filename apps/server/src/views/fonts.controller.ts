@@ -1,0 +1,20 @@
+import { Controller, Get, Param, Res } from '@nestjs/common';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
+import { Allow } from '../common/access';
+import { notFound } from '../common/problem';
+import { readFont } from '../storage/fonts';
+
+@ApiTags('fonts')
+@Controller('fonts')
+export class FontsController {
+  @Get(':file')
+  @Allow('anyone')
+  @ApiOperation({ summary: 'A font shipped with the program' })
+  async font(@Param('file') file: string, @Res() response: Response): Promise<void> {
+    const data = await readFont(file);
+    if (!data) throw notFound('font');
+    response.writeHead(200, { 'content-type': 'font/woff2', 'cache-control': 'public, max-age=31536000, immutable' });
+    response.end(data);
+  }
+}
