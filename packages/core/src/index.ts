@@ -2,6 +2,7 @@ export * from './cascade/index.ts';
 export * from './color/index.ts';
 export * from './commands/index.ts';
 export * from './guide/index.ts';
+export * from './lists/index.ts';
 export * from './properties/index.ts';
 export * from './render/index.ts';
 export * from './result/index.ts';

@@ -1,5 +1,5 @@
 import { readEdits } from '@cove/core';
-import { Body, Controller, Get, Headers, HttpCode, Param, Post, Res } from '@nestjs/common';
+import { Body, Controller, Get, Headers, HttpCode, Param, Post, Query, Res } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { Response } from 'express';
@@ -9,6 +9,7 @@ import { ProblemException } from '../common/problem';
 import { Config } from '../config/config';
 import { AcceptService } from './accept.service';
 import { ChangeDto } from './dto/change.dto';
+import { EventsQuery } from './dto/events.dto';
 import { Member } from './entities/member.entity';
 import { EventsService } from './events.service';
 import { SiteCache } from './siteCache.service';
@@ -57,9 +58,9 @@ export class SitesController {
   @Get(':site/events')
   @Allow(MEMBERS)
   @ApiOperation({ summary: 'Accepted changes as server-sent events; replays after Last-Event-ID' })
-  async stream(@Param('site') site: string, @Headers('last-event-id') last: string | undefined, @Res() response: Response): Promise<void> {
+  async stream(@Param('site') site: string, @Headers('last-event-id') last: string | undefined, @Query() query: EventsQuery, @Res() response: Response): Promise<void> {
     const { seq } = await this.cache.at(site);
-    const after = last !== undefined && /^\d{1,9}$/.test(last) ? Number(last) : null;
+    const after = last !== undefined && /^\d{1,9}$/.test(last) ? Number(last) : (query.after ?? null);
     this.events.open(site, after, seq, response);
   }
 }

@@ -1,3 +1,4 @@
+import { groupBy } from '../lists/index.ts';
 import { byOrder, type DefaultRecord, type Id, type Site, type Styles, type VariantRuleRecord } from '../site/index.ts';
 import { defaultRank, type OriginName, type OriginRank, OWN_RANK, placeRank, PROGRAM_RANK, presetRank, variantRank } from './rank.ts';
 import type { Scope } from './scope.ts';
@@ -16,16 +17,6 @@ export interface Source {
   /** False for a preset worn and switched off. */
   on: boolean;
 }
-
-const groupBy = <T>(items: Iterable<T>, key: (item: T) => string): Map<string, T[]> => {
-  const groups = new Map<string, T[]>();
-  for (const item of items) {
-    const list = groups.get(key(item));
-    if (list) list.push(item);
-    else groups.set(key(item), [item]);
-  }
-  return groups;
-};
 
 const defaults = new WeakMap<Site['kinds']['default'], Map<string, DefaultRecord[]>>();
 export function defaultsOf(site: Site, element: string): readonly DefaultRecord[] {

@@ -202,7 +202,7 @@ export const KINDS = [
 
 /** Things on a page that take styles and presets. */
 export type NodeRecord = SectionRecord | WidgetRecord;
-export const isNode = (record: SiteRecord | undefined): record is NodeRecord =>
+export const isNode = (record: SiteRecord | null | undefined): record is NodeRecord =>
   record?.kind === 'section' || record?.kind === 'widget';
 
 /** The one record of kind settings has this id in every site. */

@@ -9,7 +9,7 @@ export const button = element({
   family: 'action',
   parts: {
     box: { label: 'Box', kind: 'box', states: ['hover', 'focus', 'pressed', 'selected'] },
-    label: { label: 'Label', kind: 'label', inside: 'box' },
+    label: { label: 'Label', kind: 'label', inside: 'box', shows: 'label' },
   },
   axes: ['kind', 'size'],
   holds: null,

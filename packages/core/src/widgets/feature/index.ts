@@ -13,9 +13,9 @@ export const feature = element({
   parts: {
     box: { label: 'Card', kind: 'box', states: ['hover'] },
     picture: { label: 'Picture', kind: 'picture', inside: 'box' },
-    title: { label: 'Title', kind: 'heading', inside: 'box' },
-    text: { label: 'Text', kind: 'text', inside: 'box' },
-    link: { label: 'Link', kind: 'label', inside: 'box', host: 'link', states: ['hover', 'focus', 'pressed', 'selected'] },
+    title: { label: 'Title', kind: 'heading', inside: 'box', shows: 'title' },
+    text: { label: 'Text', kind: 'text', inside: 'box', shows: 'text' },
+    link: { label: 'Link', kind: 'label', inside: 'box', shows: 'linkLabel', host: 'link', states: ['hover', 'focus', 'pressed', 'selected'] },
   },
   axes: ['look'],
   holds: null,

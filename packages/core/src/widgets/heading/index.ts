@@ -9,7 +9,7 @@ export const heading = element({
   name: 'heading',
   label: 'Heading',
   family: 'text',
-  parts: { text: { label: 'Heading', kind: 'heading' } },
+  parts: { text: { label: 'Heading', kind: 'heading', shows: 'text' } },
   axes: ['look'],
   holds: null,
   program: programStyles({ ...flatHeading('text'), 'text/color': 'role.heading', 'text/fontWeight': 700, 'text/lineHeight': 1.15 }),

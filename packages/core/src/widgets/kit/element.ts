@@ -15,6 +15,8 @@ export interface Part {
   states?: readonly State[];
   /** The part it stands in; the first part stands in what holds the element. */
   inside?: string;
+  /** The plain content field whose words it shows, so that they can be edited where they stand. */
+  shows?: string;
 }
 
 export type ContentField =

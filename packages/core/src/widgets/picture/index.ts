@@ -24,7 +24,7 @@ export const picture = element({
   parts: {
     box: { label: 'Frame', kind: 'box' },
     picture: { label: 'Picture', kind: 'picture', inside: 'box' },
-    caption: { label: 'Caption', kind: 'text', inside: 'box' },
+    caption: { label: 'Caption', kind: 'text', inside: 'box', shows: 'caption' },
   },
   axes: ['frame'],
   holds: null,

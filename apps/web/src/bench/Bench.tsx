@@ -1,0 +1,200 @@
+import {
+  type Contribution, contributionsTo, FACETS, type Facet, getRecord, isNode, parseDeclarations, parseSlot, partNames, partOf, PROPERTIES, propertyByCss, type PropertyRow as Row,
+  type PropertyName, propertyOf, printSlot, setSlot, type Site, STATES, type State, statesOf, type Value, WIDTHS, type Width, winner, resetNode,
+} from '@cove/core';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useCommit, useSite } from '../session/context.tsx';
+import { nameOf } from '../shell/names.ts';
+import { Button } from '../ui/Button.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { ContentFields } from './ContentFields.tsx';
+import { NodeChoices } from './NodeChoices.tsx';
+import { noEffect } from './noEffect.ts';
+import { PropertyRow } from './PropertyRow.tsx';
+import { PART_KINDS, resolveSubject, type Resolved, type Subject } from './subject.ts';
+import { WornPresets } from './WornPresets.tsx';
+
+const FACET_NAMES: Record<Facet, string> = { type: 'Type', colour: 'Colour', space: 'Space', line: 'Lines and corners', layout: 'Layout', effect: 'Effects', motion: 'Motion' };
+const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
+
+const matches = (row: Row, words: readonly string[]): boolean => {
+  const text = `${row.label} ${row.css} ${row.name} ${row.words} ${FACET_NAMES[row.facet]}`.toLowerCase();
+  return words.every(word => text.includes(word));
+};
+
+interface Props {
+  subject: Subject;
+  onSubject(subject: Subject): void;
+  /** The way down to the subject, which can be climbed. */
+  path: readonly { label: string; onSelect?: () => void }[];
+  onBox?(box: Row['box'] | null): void;
+}
+
+/** The panel where the selected thing's styles are set: what is set here, what its presets say, what the guide says. */
+export function Bench({ subject, onSubject, path, onBox }: Props) {
+  const site = useSite();
+  const resolved = useMemo(() => resolveSubject(site, subject), [site, subject]);
+  if (!resolved) return <p className="p-4 text-muted">What was selected is no longer there.</p>;
+  return <Opened key={`${resolved.record}`} site={site} subject={subject} resolved={resolved} onSubject={onSubject} path={path} {...(onBox && { onBox })} />;
+}
+
+function Opened({ site, subject, resolved, onSubject, path, onBox }: Props & { site: Site; resolved: Resolved }) {
+  const [search, setSearch] = useState('');
+  const words = useDeferredValue(search).toLowerCase().split(/\s+/).filter(Boolean);
+  const commit = useCommit();
+  const { scope, element, target, record } = resolved;
+  const { part, state, width } = subject;
+  const node = getRecord(site, record);
+  const parts = element ? partNames(element).map(name => ({ value: name, label: partOf(element, name)?.label ?? name })) : PART_KINDS.map(kind => ({ value: kind as string, label: titled(kind) }));
+  const states: readonly State[] = element ? ['rest', ...STATES.filter(it => statesOf(element, part).includes(it))] : STATES;
+  const styles = node && 'styles' in node ? node.styles : {};
+  const setIn = (test: (slot: NonNullable<ReturnType<typeof parseSlot>>) => boolean) => Object.keys(styles).some(slot => {
+    const it = parseSlot(slot);
+    return it !== null && test(it);
+  });
+
+  const contributions = useMemo(() => (scope ? contributionsTo(site, scope, part) : presetContributions(site, record, part)), [site, scope, part, record]);
+  const rows = useMemo(() => {
+    const here: [Row, Value][] = [];
+    const presets: [Row, Contribution][] = [];
+    const guide: [Row, Value | null][] = [];
+    for (const row of PROPERTIES) {
+      const list = contributions.get(row.name);
+      const best = winner(list, state, width);
+      const own = list?.find(it => it.record === record && it.state === state && it.width === width && it.textStyle === null);
+      if (own) here.push([row, own.value]);
+      else if (best?.origin === 'preset' && scope) presets.push([row, best]);
+      else if (best) guide.push([row, best.value]);
+    }
+    return { here, presets, guide };
+  }, [contributions, record, state, width, scope]);
+
+  const found = words.length > 0 ? PROPERTIES.filter(row => matches(row, words)) : null;
+  const asked = { part, state, width };
+  const holds = (row: Row) => winner(contributions.get(row.name), state, width)?.value ?? null;
+  const isKnot = (row: Row) => rows.here.some(([it]) => it === row);
+  const property = (row: Row, value: Value | null, knot: boolean) => (
+    <PropertyRow key={row.name} site={site} scope={scope} row={row} asked={asked} target={target} value={value} knot={knot} noEffect={knot || found ? noEffect(row, contributions, state, width) : null} {...(onBox && { onBox })} />
+  );
+  const knots = Object.keys(styles).length;
+  const facets = FACETS.map(facet => ({ facet, list: rows.guide.filter(([row]) => row.facet === facet) })).filter(({ list }) => list.length > 0);
+
+  return (
+    <div className="flex h-full flex-col">
+      <div className="grid gap-1.5 border-b border-hair px-3.5 py-3">
+        <nav aria-label="Selected" className="flex flex-wrap items-center gap-x-1 text-[12px]">
+          {path.map(({ label, onSelect }, i) => (
+            <span key={`${i} ${label}`} className="flex items-center gap-1">
+              {i > 0 && <span className="text-muted">›</span>}
+              {onSelect ? (
+                <button type="button" onClick={onSelect} className="max-w-36 truncate text-muted hover:text-teal hover:underline">
+                  {label}
+                </button>
+              ) : (
+                <strong className="max-w-48 truncate">{label}</strong>
+              )}
+            </span>
+          ))}
+        </nav>
+        <Choice label="Part" value={part} options={parts.map(it => ({ ...it, mark: setIn(slot => slot.part === it.value) }))} onChange={next => onSubject({ ...subject, part: next, state: element && state !== 'rest' && !statesOf(element, next).includes(state) ? 'rest' : state })} />
+        <Choice<State> label="State" value={state} options={states.map(it => ({ value: it, label: titled(it), mark: it !== 'rest' && setIn(slot => slot.part === part && slot.state === it) }))} onChange={next => onSubject({ ...subject, state: next })} />
+        <Choice<Width> label="Width" value={width} options={WIDTHS.map(it => ({ value: it, label: titled(it), mark: it !== 'wide' && setIn(slot => slot.part === part && slot.width === it) }))} onChange={next => onSubject({ ...subject, width: next })} />
+      </div>
+
+      <div className="thin-scroll flex-1 overflow-auto">
+        {subject.type === 'node' && isNode(node) && (
+          <section className="grid gap-3 border-b border-hair px-3.5 py-3">
+            <NodeChoices site={site} node={node} />
+            {node.kind === 'widget' && <ContentFields site={site} widget={node} />}
+          </section>
+        )}
+        {subject.type === 'element' && element && subject.variants.length > 0 && (
+          <section className="border-b border-hair px-3.5 py-2">
+            <Choice
+              label="Set on"
+              value={subject.target ?? 'default'}
+              options={[{ value: 'default', label: `Every ${element.label.toLowerCase()}` }, ...subject.variants.map(id => ({ value: id, label: `${nameOf(site, id)} only` }))]}
+              onChange={value => onSubject({ ...subject, target: value === 'default' ? null : value })}
+            />
+          </section>
+        )}
+        <div className="px-3.5 py-3">
+          <input type="search" aria-label="Find a property" placeholder="Find a property" value={search} onChange={event => setSearch(event.target.value)} className="h-7 w-full rounded border border-hair bg-paper px-2" />
+        </div>
+        {found ? (
+          <section aria-label="Found" className="px-3.5 pb-4">
+            {found.length === 0 ? (
+              <Declarations site={site} source={search} apply={pairs => commit(pairs.flatMap(([row, value]) => setSlot(site, target, printSlot({ ...asked, property: row.name }), value)), 'Set declarations')} />
+            ) : (
+              <ul>{found.map(row => property(row, holds(row), isKnot(row)))}</ul>
+            )}
+          </section>
+        ) : (
+          <>
+            <section aria-label="Set here" className="border-b border-hair px-3.5 pb-3">
+              <h3 className="flex items-center pb-1">
+                <span className="label-line mr-auto">Set here</span>
+                {subject.type === 'node' && knots > 0 && (
+                  <>
+                    <span className="text-small text-madder">
+                      {knots} knot{knots > 1 ? 's' : ''}
+                    </span>
+                    {isNode(node) && (
+                      <Button kind="link" className="ml-2" onClick={() => commit(resetNode(site, node.id), 'Reset all that was set here')}>
+                        Reset all
+                      </Button>
+                    )}
+                  </>
+                )}
+              </h3>
+              {rows.here.length === 0 ? <p className="text-muted">Nothing in this part, state and width. Find a property above, or change a value below.</p> : <ul>{rows.here.map(([row, value]) => property(row, value, true))}</ul>}
+            </section>
+            {subject.type === 'node' && isNode(node) && (
+              <section aria-label="From presets" className="border-b border-hair px-3.5 py-3">
+                <h3 className="label-line pb-1">From presets</h3>
+                <WornPresets site={site} node={node} />
+                <ul>{rows.presets.map(([row, { value }]) => property(row, value, false))}</ul>
+              </section>
+            )}
+            {scope && (
+              <section aria-label="From the guide" className="px-3.5 py-3">
+                <h3 className="label-line pb-1">From the guide</h3>
+                {facets.map(({ facet, list }) => (
+                  <div key={facet} className="pb-2">
+                    <h4 className="text-small text-muted">{FACET_NAMES[facet]}</h4>
+                    <ul>{list.map(([row, value]) => property(row, value, false))}</ul>
+                  </div>
+                ))}
+              </section>
+            )}
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** A preset has no place of its own: what it sets is all there is. */
+function presetContributions(site: Site, id: string, part: string): ReadonlyMap<PropertyName, readonly Contribution[]> {
+  const found = new Map<PropertyName, Contribution[]>();
+  for (const [slot, value] of Object.entries(site.kinds.preset.get(id)?.styles ?? {})) {
+    const it = parseSlot(slot);
+    if (!it || it.property === 'textStyle' || it.part !== part) continue;
+    const list = found.get(it.property) ?? [];
+    list.push({ origin: 'preset', record: id, slot, textStyle: null, value, on: true, state: it.state, width: it.width, rank: 0 });
+    found.set(propertyOf(it.property).name, list);
+  }
+  return found;
+}
+
+/** A few lines of CSS typed into the search field are offered as what they say. */
+function Declarations({ site, source, apply }: { site: Site; source: string; apply(pairs: readonly (readonly [Row, Value])[]): void }) {
+  if (!source.includes(':')) return <p className="text-muted">No property has that name. Try an everyday word, such as “space around”, or type CSS, such as padding-top: 1rem.</p>;
+  const read = parseDeclarations(source, site.kinds.token, propertyByCss);
+  if (!read.ok) return <p className="text-madder">{read.problem.message}</p>;
+  return (
+    <Button kind="main" onClick={() => apply(read.value)}>
+      Set {read.value.map(([row]) => row.label.toLowerCase()).join(', ')}
+    </Button>
+  );
+}

@@ -1,0 +1,115 @@
+import { type Asked, getRecord, type Hidden, type Id, keptElsewhere, printTyped, roleNamed, type Scope, setSlot, type Site, type Slot, parseSlot, printSlot, type StyleTarget, threadOf, type Value, type Via } from '@cove/core';
+import { useCommit } from '../session/context.tsx';
+import { useGo } from '../shell/go.ts';
+import { nameOf } from '../shell/names.ts';
+import { Button } from '../ui/Button.tsx';
+import { Chip, colourOf } from './ColourControl.tsx';
+
+const WHY: Record<Hidden['why'], string> = {
+  origin: 'a nearer origin won',
+  state: 'this state says otherwise',
+  width: 'this width says otherwise',
+  order: 'one worn or ranked later won',
+  inherited: 'it would be inherited from there',
+  off: 'switched off',
+};
+
+const originName = (site: Site, origin: string, record: Id | null): string => {
+  if (origin === 'program' || record === null) return 'program';
+  if (origin === 'own') return `own: ${nameOf(site, record)}`;
+  return origin === 'default' ? nameOf(site, record) : `${origin} ${nameOf(site, record)}`;
+};
+
+/** The way of one value, unrolled: where it was set, what it passes, what it hides. Each step leads to its place. */
+export function ThreadView({ site, scope, asked, target, own }: { site: Site; scope: Scope; asked: Asked; target: StyleTarget; /** Slot that is set here, where one is. */ own: Slot | null }) {
+  const go = useGo();
+  const commit = useCommit();
+  const thread = threadOf(site, scope, asked);
+  const kept = keptElsewhere(site, scope, asked).filter(it => it.origin !== 'program');
+  const typed = (value: Value) => printTyped(value, site.kinds.token);
+  const link = (record: Id | null, text: string) =>
+    record !== null && getRecord(site, record) ? (
+      <button type="button" className="text-left hover:text-teal hover:underline" onClick={() => go(record)}>
+        {text}
+      </button>
+    ) : (
+      <span>{text}</span>
+    );
+  const step = (via: Via) => {
+    if ('role' in via)
+      return (
+        <>
+          {link(via.scheme, nameOf(site, via.scheme))}: {roleNamed(via.role)?.label ?? via.role} = <code>{typed(via.value)}</code>
+        </>
+      );
+    return (
+      <>
+        {link(via.token, nameOf(site, via.token))} = <code>{typed(via.value)}</code>
+        {via.rebound && <span className="text-muted"> rebound by {nameOf(site, via.rebound)}</span>}
+      </>
+    );
+  };
+  const { from } = thread;
+  return (
+    <div className="relative mb-2 ml-[22px] border-l border-ink/50 py-1 pl-4 text-[12px]">
+      {from ? (
+        <div className="relative">
+          <span className="absolute top-1.5 -left-[21px] size-2 rounded-full bg-madder" />
+          {link(from.record, originName(site, from.origin, from.record))}: <code>{typed(from.value)}</code>
+          {from.textStyle && <span className="text-muted"> through {link(from.textStyle, nameOf(site, from.textStyle))}</span>}
+          {from.inherited && (
+            <span className="text-muted">
+              {' '}
+              inherited from {from.element}, {from.part}
+            </span>
+          )}
+        </div>
+      ) : (
+        <p className="text-muted">Nobody sets this; the browser’s first value holds.</p>
+      )}
+      {thread.via.map((via, i) => (
+        <div key={'role' in via ? `role ${via.role}` : `${via.token} ${i}`} className="flex flex-wrap items-center gap-x-1 pl-3">
+          <Chip color={colourOf(site, scope, via.value)} />
+          <span>{step(via)}</span>
+        </div>
+      ))}
+      {thread.css !== null && (
+        <div className="pl-3 text-muted">
+          ends in <code className="text-ink">{thread.css}</code>
+        </div>
+      )}
+      {thread.overridden.map(it => (
+        <div key={`${it.record} ${it.slot} ${it.why} ${it.origin}`} className="relative text-muted">
+          <span className="absolute top-1.5 -left-[20px] size-1.5 rounded-full border border-hair bg-paper" />
+          <s>
+            {link(it.record, originName(site, it.origin, it.record))}: <code>{typed(it.value)}</code>
+          </s>{' '}
+          ({WHY[it.why]})
+        </div>
+      ))}
+      {own !== null && kept.length > 0 && thread.from && (
+        <div className="mt-1 grid gap-0.5 text-muted">
+          {kept.map(it => {
+            const situation = [it.state === 'rest' ? null : it.state, it.width === 'wide' ? null : it.width].filter(Boolean).join(' at ');
+            const slot = printSlot({ part: parseSlot(own)?.part ?? asked.part, state: it.state, width: it.width, property: asked.property });
+            return (
+              <p key={`${it.record} ${it.slot}`}>
+                {situation} keeps <code>{typed(it.value)}</code>.{' '}
+                <Button kind="link" className="h-auto!" onClick={() => thread.from && commit(setSlot(site, target, slot, thread.from.value), `Set ${situation} too`)}>
+                  Set it there too
+                </Button>
+              </p>
+            );
+          })}
+        </div>
+      )}
+      {own !== null && (
+        <div className="mt-1 flex gap-3">
+          <Button kind="link" onClick={() => commit(setSlot(site, target, own, null), 'Reset one value')}>
+            Reset
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}

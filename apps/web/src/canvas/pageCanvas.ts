@@ -1,0 +1,130 @@
+import { elementOfNode, getRecord, hostOf, type Id, isNode, type MarkupOptions, type NodeRecord, nodeScope, pageScope, parseSlot, printHtml, renderBody, renderNode, type Site, type SiteRecord, type State, type Styles } from '@cove/core';
+import { StyleEngine } from './styleEngine.ts';
+
+const partsOf = (styles: Styles): string => [...new Set(Object.keys(styles).map(slot => parseSlot(slot)?.part ?? ''))].sort().join(' ');
+
+/** A page in a document of its own, kept equal to a site: styles by rule, content by node. */
+export class PageCanvas {
+  private readonly engine: StyleEngine;
+  private site: Site | null = null;
+  private forced: { node: Id; part: string; state: State } | null = null;
+  private readonly options: MarkupOptions;
+
+  constructor(
+    readonly document: Document,
+    view: Window & typeof globalThis,
+    siteId: string,
+    private readonly page: Id,
+  ) {
+    this.engine = new StyleEngine(document, view, 'canvas', '.skip{display:none}');
+    this.options = { marks: true, links: false, assetUrl: asset => `/api/sites/${siteId}/assets/${asset.file}` };
+  }
+
+  /** Shows the site; `touched` tells what may differ from the last time, null that anything may. */
+  show(site: Site, touched: ReadonlySet<Id> | null): void {
+    const before = this.site;
+    this.site = site;
+    const page = site.kinds.page.get(this.page) ?? null;
+    if (!page) {
+      this.document.body.replaceChildren();
+      return;
+    }
+    if (!before || touched === null) {
+      this.engine.reset(site, page);
+      this.renderAll(site);
+    } else {
+      this.engine.update(site, page, touched);
+      this.renderTouched(before, site, touched);
+    }
+    this.applyForced();
+  }
+
+  private renderAll(site: Site): void {
+    const page = site.kinds.page.get(this.page);
+    if (!page) return;
+    const body = renderBody(site, page, this.options);
+    const { document } = this;
+    document.documentElement.lang = [...site.kinds.settings.values()][0]?.language ?? 'en';
+    for (const [name, value] of Object.entries(body.attrs)) if (value != null) document.body.setAttribute(name, String(value));
+    document.body.innerHTML = body.children.map(printHtml).join('');
+  }
+
+  private renderTouched(before: Site, site: Site, touched: ReadonlySet<Id>): void {
+    const nodes: NodeRecord[] = [];
+    for (const id of touched) {
+      const was = getRecord(before, id);
+      const is = getRecord(site, id);
+      if (was === is) continue;
+      const need = this.need(was, is);
+      if (need === 'all') {
+        this.renderAll(site);
+        return;
+      }
+      if (need === 'node' && isNode(is)) nodes.push(is);
+    }
+    for (const node of nodes) this.renderOne(site, node);
+  }
+
+  /** How much markup an edited record alters. */
+  private need(was: SiteRecord | undefined, is: SiteRecord | undefined): 'nothing' | 'node' | 'all' {
+    if (!was || !is) return (was ?? is)?.kind === 'token' || (was ?? is)?.kind === 'asset' ? 'nothing' : 'all';
+    if (isNode(was) && isNode(is)) {
+      if (was.at.parent !== is.at.parent || was.at.order !== is.at.order) return 'all';
+      const onlyStyles = Object.keys(is).every(key => key === 'styles' || Reflect.get(was, key) === Reflect.get(is, key));
+      return onlyStyles && partsOf(was.styles) === partsOf(is.styles) ? 'nothing' : 'node';
+    }
+    if (is.kind === 'token' || is.kind === 'scheme') return 'nothing';
+    // Which classes a part bears depends on which parts a record speaks of, not on what it says.
+    if ('styles' in is && 'styles' in was && is.kind !== 'textStyle') return partsOf(was.styles) === partsOf(is.styles) ? 'nothing' : 'all';
+    if (is.kind === 'textStyle') return 'nothing';
+    return 'all';
+  }
+
+  private renderOne(site: Site, node: NodeRecord): void {
+    const element = this.find(node.id);
+    if (!element) return;
+    const page = site.kinds.page.get(this.page);
+    const outer = node.kind === 'section' ? page && pageScope(site, page) : nodeScope(site, this.page, node.at.parent);
+    if (!outer) return;
+    const template = this.document.createElement('template');
+    template.innerHTML = printHtml(renderNode(site, outer, node, this.options));
+    const fresh = template.content.firstElementChild;
+    if (fresh) element.replaceWith(fresh);
+  }
+
+  find(node: Id): Element | null {
+    return this.document.querySelector(`[data-node="${CSS.escape(node)}"]`);
+  }
+
+  /** The element of a part of a node, not of a node inside it. */
+  findPart(node: Id, part: string): Element | null {
+    const root = this.find(node);
+    if (!root || root.getAttribute('data-part') === part) return root;
+    for (const candidate of root.querySelectorAll(`[data-part="${CSS.escape(part)}"]`)) if (candidate.closest('[data-node]') === root) return candidate;
+    return null;
+  }
+
+  /** What stands at an element: the node, and the part of it. */
+  static hit(element: Element | null): { node: Id; part: string } | null {
+    const part = element?.closest('[data-part]');
+    const node = part?.closest('[data-node]');
+    const id = node?.getAttribute('data-node');
+    const name = part?.getAttribute('data-part');
+    return id && name ? { node: id, part: name } : null;
+  }
+
+  /** Shows one part's host in a state, without a pointer. */
+  force(forced: { node: Id; part: string; state: State } | null): void {
+    this.forced = forced;
+    this.applyForced();
+  }
+
+  private applyForced(): void {
+    for (const element of this.document.querySelectorAll('[data-state]')) element.removeAttribute('data-state');
+    if (!this.forced || this.forced.state === 'rest' || !this.site) return;
+    const record = getRecord(this.site, this.forced.node);
+    if (!isNode(record)) return;
+    const host = hostOf(elementOfNode(record), this.forced.part);
+    this.findPart(this.forced.node, host)?.setAttribute('data-state', this.forced.state);
+  }
+}

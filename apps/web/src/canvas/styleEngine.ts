@@ -1,0 +1,118 @@
+import {
+  BASE_CSS, closureVariables, FAMILIES, fontFace, getRecord, guideIds, guideSources, type Id, nodesOn, ownRules, type PageRecord,
+  type PrintMode, programSources, rebindBlocks, rootBlock, rulesOf, schemeBlock, schemeBlocks, type Site, type Styles, varContext, viewportUnitOf,
+} from '@cove/core';
+import { BlockSheet } from './blockSheet.ts';
+import { LayerOrder, RuleSheet } from './ruleSheet.ts';
+
+/** All families, with both cuts; a browser fetches only those in use. */
+const FACES = FAMILIES.flatMap(family => (['normal', 'italic'] as const).filter(cut => cut === 'normal' || family.italic).map(cut => fontFace(family, cut, '/fonts/'))).join('\n');
+
+/** The sheets of one document, kept equal to a site by doing the least for each edit. */
+export class StyleEngine {
+  private readonly layers: LayerOrder;
+  private readonly blocks: BlockSheet;
+  private readonly guide: RuleSheet;
+  private readonly own: RuleSheet;
+  private readonly base: CSSStyleSheet;
+
+  constructor(
+    document: Document,
+    view: Window & typeof globalThis,
+    private readonly mode: PrintMode,
+    extra = '',
+  ) {
+    this.layers = new LayerOrder(view);
+    this.blocks = new BlockSheet(view);
+    this.guide = new RuleSheet(view, mode, this.layers);
+    this.own = new RuleSheet(view, mode, this.layers);
+    this.base = new view.CSSStyleSheet();
+    this.base.replaceSync(`${FACES}\n${BASE_CSS}\n${extra}`);
+    document.adoptedStyleSheets = [this.layers.sheet, this.base, this.blocks.sheet, this.guide.sheet, this.own.sheet];
+  }
+
+  /** Everything anew. */
+  reset(site: Site, page: PageRecord | null): void {
+    this.blocks.set(rootBlock(site, this.mode));
+    for (const block of schemeBlocks(site)) this.blocks.set(block);
+    this.setRebinds(site, page);
+    const context = varContext(site, viewportUnitOf(this.mode));
+    for (const source of programSources()) this.guide.set(`program ${source.className}`, rulesOf(site, source, context), site);
+    for (const id of guideIds(site)) this.setGuide(site, id);
+    for (const id of [...this.guide.sources()]) if (!id.startsWith('program ') && !getRecord(site, id)) this.guide.remove(id);
+    this.setOwn(site, page);
+    this.layers.flush();
+  }
+
+  private setGuide(site: Site, id: Id): void {
+    const context = varContext(site, viewportUnitOf(this.mode));
+    this.guide.set(id, guideSources(site, id).flatMap(source => rulesOf(site, source, context)), site);
+  }
+
+  private setOwn(site: Site, page: PageRecord | null): void {
+    const nodes = page ? nodesOn(site, page) : [];
+    const present = new Set(nodes.map(node => node.id));
+    for (const node of nodes) this.own.set(node.id, ownRules(site, [node], this.mode), site);
+    for (const id of [...this.own.sources()]) if (!present.has(id)) this.own.remove(id);
+  }
+
+  private setRebinds(site: Site, page: PageRecord | null): void {
+    const blocks = page ? rebindBlocks(site, page) : [];
+    for (const block of blocks) this.blocks.set(block);
+    this.blocks.keepOnly(new Set(blocks.map(block => block.selector)), '.b-');
+  }
+
+  /** Follows an edit of the given records. */
+  update(site: Site, page: PageRecord | null, touched: ReadonlySet<Id>): void {
+    const tokens: Id[] = [];
+    let derived = false;
+    let bound = false;
+    for (const id of touched) {
+      const record = getRecord(site, id);
+      switch (record?.kind) {
+        case 'token':
+          tokens.push(id);
+          break;
+        case 'scheme':
+          this.blocks.set(schemeBlock(site, id));
+          break;
+        case 'default':
+        case 'variant':
+        case 'variantRule':
+        case 'preset':
+          this.setGuide(site, id);
+          derived ||= derives(record.styles);
+          break;
+        case 'page':
+          bound = true;
+          break;
+        case 'section':
+        case 'widget':
+          this.own.set(id, this.isOn(site, page, id) ? ownRules(site, [record], this.mode) : [], site);
+          bound ||= record.kind === 'section';
+          derived ||= derives(record.styles);
+          break;
+        case 'asset':
+          break;
+        default:
+          // Text styles, settings and what was removed reach too far to be followed one by one.
+          this.reset(site, page);
+          return;
+      }
+    }
+    if (tokens.length > 0) this.blocks.patch({ ...rootBlockOf(this.mode), declarations: closureVariables(site, tokens, {}, viewportUnitOf(this.mode)) });
+    if (bound || tokens.length > 0) this.setRebinds(site, page);
+    // A derivation may be written in a slot for the first time.
+    if (derived) this.blocks.patch(rootBlock(site, this.mode));
+    this.layers.flush();
+  }
+
+  private isOn(site: Site, page: PageRecord | null, id: Id): boolean {
+    let at = getRecord(site, id);
+    while (at?.kind === 'widget') at = getRecord(site, at.at.parent);
+    return at?.kind === 'section' && (at.area !== 'main' || at.at.parent === page?.id);
+  }
+}
+
+const derives = (styles: Styles): boolean => Object.values(styles).some(value => value.type === 'derived');
+const rootBlockOf = (mode: PrintMode) => ({ selector: mode === 'sheet' ? ':where(.cell)' : ':root' });

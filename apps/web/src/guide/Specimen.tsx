@@ -1,0 +1,107 @@
+import { type Content, type Site, type SpecimenColumn, type SpecimenRow, specimenRows, settingsOf, STATES, WIDTHS, byOrder } from '@cove/core';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { Frame } from '../canvas/Frame.tsx';
+import { useSession } from '../session/context.tsx';
+import { type Hit, type Layout, SpecimenDocument } from './specimenDocument.ts';
+import { usesOfRow } from './uses.ts';
+
+export type Across = 'schemes' | 'widths' | 'states';
+
+const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
+
+export function columnsFor(site: Site, across: Across, scheme: string): SpecimenColumn[] {
+  const plain = { scheme, width: 'wide', state: 'rest' } as const;
+  switch (across) {
+    case 'schemes':
+      return [...site.kinds.scheme.values()].sort(byOrder).map(({ id, name }) => ({ ...plain, id, label: name, scheme: id }));
+    case 'widths':
+      return WIDTHS.map(width => ({ ...plain, id: width, label: titled(width), width }));
+    case 'states':
+      return STATES.filter(state => state !== 'valid' && state !== 'invalid').map(state => ({ ...plain, id: state, label: titled(state), state }));
+  }
+}
+
+/** A picture of the site's own where the sample has none. */
+function sampleContent(site: Site, row: SpecimenRow): Readonly<Record<string, Content>> {
+  const [picture] = site.kinds.asset.values();
+  return 'asset' in row.element.sample && picture && row.element.family === 'picture' ? { ...row.element.sample, asset: picture.id } : row.element.sample;
+}
+
+interface Props {
+  site: Site;
+  across: Across;
+  scheme: string;
+  filter: string;
+  zoom: number;
+  chosen: { row: string; column: string } | null;
+  onHit(hit: Hit): void;
+}
+
+/** Every element in every chosen situation, always the real thing. */
+export function Specimen({ site, across, scheme, filter, zoom, chosen, onHit }: Props) {
+  const session = useSession();
+  const box = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ width: 700, height: 600 });
+  const sheet = useRef<SpecimenDocument | null>(null);
+  const hit = useRef(onHit);
+  hit.current = onHit;
+
+  // Cells depend on all kinds but tokens, so that nothing is laid out anew while a colour is dragged.
+  const { widget, section, variant, default: defaults, scheme: schemes, settings, asset, textStyle, variantRule } = site.kinds;
+  const latest = useRef(site);
+  latest.current = site;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the kinds named stand for the site
+  const layout = useMemo((): Layout => {
+    const now = latest.current;
+    const word = filter.trim().toLowerCase();
+    const rows = specimenRows(now).filter(row => word === '' || `${row.label} ${row.element.label}`.toLowerCase().includes(word));
+    const uses = new Map(rows.map(row => [row.id, usesOfRow(now, row)]));
+    const worn = (id: string) => [...now.kinds.section.values()].filter(it => (it.scheme ?? settingsOf(now).defaultScheme) === id).length;
+    return {
+      rows,
+      columns: columnsFor(now, across, scheme),
+      uses: row => uses.get(row.id) ?? 0,
+      columnNote: column => (across === 'schemes' ? `${worn(column.scheme)} sections` : ''),
+      content: row => sampleContent(now, row),
+      zoom,
+    };
+  }, [widget, section, variant, defaults, schemes, settings, asset, textStyle, variantRule, across, scheme, filter, zoom]);
+
+  useEffect(() => session.onTouched((next, touched) => sheet.current?.style(next, touched)), [session]);
+  useEffect(() => {
+    sheet.current?.show(latest.current, layout);
+  }, [layout]);
+  useEffect(() => {
+    sheet.current?.choose(chosen?.row ?? null, chosen?.column ?? null);
+  }, [chosen]);
+
+  useLayoutEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const observer = new ResizeObserver(() => setSize({ width: element.clientWidth, height: element.clientHeight }));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  return (
+    <div ref={box} className="min-h-0 flex-1 overflow-hidden">
+      <Frame
+        title="Specimen"
+        width={size.width}
+        height={size.height}
+        scale={1}
+        onReady={(document, view) => {
+          const made = new SpecimenDocument(document, view, session.id, it => hit.current(it));
+          sheet.current = made;
+          made.style(latest.current, null);
+          made.show(latest.current, layout);
+          made.choose(chosen?.row ?? null, chosen?.column ?? null);
+          return () => {
+            sheet.current = null;
+          };
+        }}
+      />
+      {layout.rows.length === 0 && <p className="p-6 text-muted">No element has that name.</p>}
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+import './style.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { Toaster } from 'sonner';
+import { Welcome } from './welcome/Welcome.tsx';
+
+const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
+
+const waiting = <p className="p-4 text-muted">Opening …</p>;
+
+const router = createBrowserRouter([
+  { path: '/', element: <Welcome /> },
+  {
+    path: '/sites/:site',
+    lazy: async () => ({ Component: (await import('./shell/OpenSite.tsx')).OpenSite }),
+    HydrateFallback: () => waiting,
+    children: [
+      { index: true, element: <Navigate to="guide" replace /> },
+      { path: 'guide', lazy: async () => ({ Component: (await import('./guide/GuideStation.tsx')).GuideStation }) },
+      { path: 'pages', lazy: async () => ({ Component: (await import('./pages/PagesStation.tsx')).PagesStation }) },
+      { path: 'pages/:page', lazy: async () => ({ Component: (await import('./pages/PagesStation.tsx')).PagesStation }) },
+      { path: 'release', lazy: async () => ({ Component: (await import('./release/ReleaseStation.tsx')).ReleaseStation }) },
+    ],
+  },
+  { path: '*', element: <Navigate to="/" replace /> },
+]);
+
+const root = document.getElementById('root');
+if (root)
+  createRoot(root).render(
+    <StrictMode>
+      <QueryClientProvider client={queries}>
+        <RouterProvider router={router} />
+        <Toaster position="bottom-center" toastOptions={{ className: 'font-sans!', duration: 5000 }} />
+      </QueryClientProvider>
+    </StrictMode>,
+  );

@@ -1,0 +1,216 @@
+import { addSection, addWidget, childrenOf, duplicateNode, elementOfNode, firstPart, getRecord, type Id, isNode, nudge, pagesInOrder, type PropertyRow, type Result, type Edit, settingsOf, type Site, statesOf, WIDGETS, type Width, viewportOf } from '@cove/core';
+import { useEffect, useMemo, useState } from 'react';
+import { NavLink, Navigate, useParams, useSearchParams } from 'react-router';
+import { toast } from 'sonner';
+import { Bench } from '../bench/Bench.tsx';
+import type { Subject } from '../bench/subject.ts';
+import { useCommit, useSession, useSite } from '../session/context.tsx';
+import { nameOf } from '../shell/names.ts';
+import { Button } from '../ui/Button.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { Canvas, type Picked } from './Canvas.tsx';
+import { Outline } from './Outline.tsx';
+
+/** The pages: their list and outline at the left, the page in the middle, the bench at the right. */
+export function PagesStation() {
+  const site = useSite();
+  const { page: pageId } = useParams();
+  const session = useSession();
+  const page = pageId === undefined ? undefined : site.kinds.page.get(pageId);
+  if (!page) return <Navigate to={`/sites/${session.id}/pages/${settingsOf(site).home}`} replace />;
+  return <OpenPage key={page.id} site={site} page={page.id} />;
+}
+
+const widthOf = (site: Site, px: number): Width => {
+  const { mediumTo, narrowTo } = settingsOf(site);
+  return px <= narrowTo ? 'narrow' : px <= mediumTo ? 'medium' : 'wide';
+};
+
+function OpenPage({ site, page }: { site: Site; page: Id }) {
+  const commit = useCommit();
+  const session = useSession();
+  const [params, setParams] = useSearchParams();
+  const [px, setPx] = useState(() => viewportOf(site).wide);
+  const [situation, setSituation] = useState<Pick<Subject, 'state' | 'width'>>({ state: 'rest', width: 'wide' });
+  const [box, setBox] = useState<PropertyRow['box'] | null>(null);
+
+  const nodeId = params.get('node');
+  const record = nodeId === null ? undefined : getRecord(site, nodeId);
+  const part = params.get('part');
+  const picked = useMemo((): Picked | null => {
+    if (nodeId === page) return { node: page, part: 'box' };
+    if (nodeId === null || !isNode(record)) return null;
+    const element = elementOfNode(record);
+    return { node: nodeId, part: part !== null && Object.hasOwn(element.parts, part) ? part : firstPart(element) };
+  }, [nodeId, record, part, page]);
+
+  const pick = (next: Picked | null) => {
+    setParams(next ? { node: next.node, part: next.part } : {}, { replace: true });
+    const target = next && getRecord(site, next.node);
+    if (next && isNode(target) && situation.state !== 'rest' && !statesOf(elementOfNode(target), next.part).includes(situation.state)) setSituation({ ...situation, state: 'rest' });
+  };
+  const pickNode = (id: Id) => {
+    const it = getRecord(session.site, id);
+    if (isNode(it)) pick({ node: id, part: firstPart(elementOfNode(it)) });
+  };
+
+  const run = (result: Result<Edit[]>, label: string) => {
+    if (result.ok) commit(result.value, label);
+    else toast.error(result.problem.message);
+  };
+  const remove = (id: Id) => {
+    const it = getRecord(session.site, id);
+    if (!isNode(it)) return;
+    const name = nameOf(session.site, id);
+    const siblings = childrenOf(session.site, it.at.parent);
+    const next = siblings[siblings.indexOf(id) + 1] ?? siblings[siblings.indexOf(id) - 1] ?? it.at.parent;
+    if (commit([{ op: 'remove', id }], `Delete ${name}`)) pickNode(next);
+  };
+  const duplicate = (id: Id) => {
+    const made = duplicateNode(session.site, id);
+    if (!made.ok) toast.error(made.problem.message);
+    else if (commit(made.value.edits, `Duplicate ${nameOf(session.site, id)}`)) pickNode(made.value.id);
+  };
+  const addSectionAt = (index: number) => {
+    const made = addSection(session.site, page, index);
+    if (commit(made.edits, 'Add a section')) pickNode(made.id);
+  };
+  /** Into the picked section or group, else right after the picked widget, else at the end of the page. */
+  const addWidgetOf = (widget: string) => {
+    const now = session.site;
+    const at = picked ? getRecord(now, picked.node) : undefined;
+    const holds = isNode(at) && elementOfNode(at).holds !== null;
+    const last = childrenOf(now, page).at(-1);
+    const parent = holds ? at.id : at?.kind === 'widget' ? at.at.parent : last;
+    if (parent === undefined) {
+      toast.error('Add a section first: widgets stand in sections.');
+      return;
+    }
+    const siblings = childrenOf(now, parent);
+    const made = addWidget(now, parent, isNode(at) && !holds ? siblings.indexOf(at.id) + 1 : siblings.length, widget);
+    if (commit(made.edits, `Add a ${widget}`)) pickNode(made.id);
+  };
+
+  const onKey = (id: Id, event: Pick<KeyboardEvent, 'key' | 'altKey' | 'ctrlKey' | 'metaKey' | 'preventDefault'>) => {
+    const directions: Record<string, 'up' | 'down' | 'in' | 'out'> = { ArrowUp: 'up', ArrowDown: 'down', ArrowRight: 'in', ArrowLeft: 'out' };
+    const direction = directions[event.key];
+    if (event.altKey && direction) run(nudge(session.site, id, direction), `Move ${nameOf(session.site, id)}`);
+    else if (event.key === 'Delete' || event.key === 'Backspace') remove(id);
+    else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd') duplicate(id);
+    else return;
+    event.preventDefault();
+  };
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: bound anew with what is picked
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.target !== window && event.target !== document.body) return;
+      if (event.key === 'Escape') pick(null);
+      else if (picked && picked.node !== page) onKey(picked.node, event);
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, [picked]);
+
+  const subject: Subject | null = picked && { type: 'node', page, node: picked.node, part: picked.part, ...situation };
+  const path = useMemo(() => {
+    const steps: { label: string; onSelect?: () => void }[] = [];
+    let at = picked ? getRecord(site, picked.node) : undefined;
+    while (isNode(at)) {
+      const { id } = at;
+      steps.unshift({ label: at.kind === 'section' ? at.name : elementOfNode(at).label, ...(id !== picked?.node && { onSelect: () => pickNode(id) }) });
+      at = getRecord(site, at.at.parent);
+    }
+    return [{ label: site.kinds.page.get(page)?.title ?? '', ...(picked?.node !== page && { onSelect: () => pick({ node: page, part: 'box' }) }) }, ...steps];
+    // biome-ignore lint/correctness/useExhaustiveDependencies: the way depends on what is picked and where it stands
+  }, [site, page, picked]);
+
+  const chooseWidth = (width: Width) => {
+    setPx(viewportOf(site)[width]);
+    setSituation({ ...situation, width });
+  };
+  const canRemove = picked !== null && picked.node !== page;
+
+  return (
+    <div className="grid h-full grid-cols-[212px_1fr_292px]">
+      <aside aria-label="Pages and outline" className="flex min-h-0 flex-col border-r border-hair bg-paper">
+        <nav aria-label="Pages" className="border-b border-hair py-3">
+          <h2 className="label-line px-3.5 pb-1">Pages</h2>
+          <ul>
+            {pagesInOrder(site).map(it => (
+              <li key={it.id}>
+                <NavLink to={`/sites/${session.id}/pages/${it.id}`} className="block truncate px-3.5 py-[3px] hover:bg-ground aria-[current=page]:bg-wash aria-[current=page]:font-semibold aria-[current=page]:text-teal">
+                  {it.title}
+                </NavLink>
+              </li>
+            ))}
+          </ul>
+        </nav>
+        <div className="thin-scroll min-h-0 flex-1 overflow-auto py-3">
+          <h2 className="label-line px-3.5 pb-1">On this page</h2>
+          <Outline site={site} page={page} picked={picked?.node ?? null} onPick={pickNode} onKey={onKey} onMove={edits => commit(edits, 'Move')} />
+        </div>
+        <div className="grid gap-1 border-t border-hair px-3.5 py-2">
+          <div className="flex gap-1">
+            <select aria-label="Add a widget" value="" onChange={event => addWidgetOf(event.target.value)} className="h-7 min-w-0 flex-1 rounded border border-hair bg-paper px-1 text-teal">
+              <option value="">Add a widget …</option>
+              {WIDGETS.map(widget => (
+                <option key={widget.name} value={widget.name}>
+                  {widget.label}
+                </option>
+              ))}
+            </select>
+            <Button kind="line" className="text-teal!" onClick={() => addSectionAt(childrenOf(site, page).length)}>
+              Section
+            </Button>
+          </div>
+          <div className="flex gap-1">
+            <Button disabled={!canRemove} title="Ctrl+D" onClick={() => picked && duplicate(picked.node)}>
+              Duplicate
+            </Button>
+            <Button disabled={!canRemove} title="Delete" onClick={() => picked && remove(picked.node)}>
+              Delete
+            </Button>
+          </div>
+          <p className="text-small text-muted">Alt and the arrow keys move what is picked.</p>
+        </div>
+      </aside>
+      <section aria-label="Page" className="flex min-w-0 flex-col">
+        <div className="flex h-10 items-center gap-4 px-6">
+          <Choice<Width>
+            label="Width of the page"
+            value={widthOf(site, px)}
+            options={[
+              { value: 'wide', label: 'Wide' },
+              { value: 'medium', label: 'Medium' },
+              { value: 'narrow', label: 'Narrow' },
+            ]}
+            onChange={chooseWidth}
+          />
+          <label className="ml-auto flex items-center gap-1 font-mono text-[12px] text-muted">
+            <span className="sr-only">Width in px</span>
+            <input type="number" min={240} max={2400} value={px} onChange={event => event.target.valueAsNumber >= 240 && event.target.valueAsNumber <= 2400 && setPx(event.target.valueAsNumber)} className="h-6 w-16 rounded-sm border border-transparent bg-transparent px-1 text-right text-ink hover:border-hair" />
+            px
+          </label>
+        </div>
+        <Canvas page={page} width={px} onWidth={setPx} picked={picked} state={situation.state} box={box} onPick={pick} onAddSection={addSectionAt} />
+      </section>
+      <aside aria-label="Bench" className="min-h-0 border-l border-hair bg-paper">
+        {subject ? (
+          <Bench
+            subject={subject}
+            onSubject={next => {
+              if (next.width !== situation.width) setPx(viewportOf(site)[next.width]);
+              setSituation({ state: next.state, width: next.width });
+              if (picked && next.part !== picked.part) setParams({ node: picked.node, part: next.part }, { replace: true });
+            }}
+            path={path}
+            onBox={it => setBox(it ?? null)}
+          />
+        ) : (
+          <p className="p-4 text-muted">Click something on the page, or pick it in the outline: what you set here holds for that one alone, and is kept as a knot. Double-click words to edit them.</p>
+        )}
+      </aside>
+    </div>
+  );
+}

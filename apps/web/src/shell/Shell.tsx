@@ -1,0 +1,89 @@
+import { Redo2, Undo2 } from 'lucide-react';
+import { useEffect } from 'react';
+import { NavLink, Outlet, useParams } from 'react-router';
+import { useOpened, useSessionState } from '../session/context.tsx';
+import { Button } from '../ui/Button.tsx';
+
+const STATIONS = [
+  { path: 'guide', label: 'Guide' },
+  { path: 'pages', label: 'Pages' },
+  { path: 'release', label: 'Release' },
+] as const;
+
+const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || target.matches('input:not([type=range]), textarea, select'));
+
+function SyncWords() {
+  const sync = useSessionState(state => state.sync);
+  const waiting = useSessionState(state => state.waiting);
+  const words = sync === 'kept' ? 'All kept' : sync === 'sending' ? 'Keeping …' : `${waiting} not on the server yet; trying again`;
+  return (
+    <output aria-live="polite" className={`min-w-16 px-1 ${sync === 'away' ? 'text-madder' : 'text-muted'}`}>
+      {words}
+    </output>
+  );
+}
+
+/** The bar on top and the station below it. */
+export function Shell() {
+  const { session, summary } = useOpened();
+  const { site: siteId = '', page } = useParams();
+  const undoLabel = useSessionState(state => state.undoLabel);
+  const redoLabel = useSessionState(state => state.redoLabel);
+  const home = useSessionState(state => [...state.site.kinds.settings.values()][0]?.home);
+  const name = useSessionState(state => [...state.site.kinds.settings.values()][0]?.name ?? summary.name);
+
+  useEffect(() => {
+    document.title = `${name} – Cove Thread`;
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return;
+      const key = event.key.toLowerCase();
+      if (key === 'z' && !event.shiftKey) session.undo();
+      else if (key === 'y' || (key === 'z' && event.shiftKey)) session.redo();
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [session, name]);
+
+  return (
+    <div className="grid h-full grid-rows-[48px_1fr]">
+      <header className="grid grid-cols-[1fr_auto_1fr] items-center border-b border-hair bg-paper px-4">
+        <p className="flex items-baseline gap-2 truncate">
+          <NavLink to="/" className="truncate text-[14px] font-semibold hover:underline" title="All sites">
+            {name}
+          </NavLink>
+          <span className="text-muted">draft</span>
+        </p>
+        <nav aria-label="Stations" className="relative h-full">
+          <ol className="flex h-full gap-14">
+            {STATIONS.map(({ path, label }) => (
+              <li key={path} className="relative flex items-center">
+                <NavLink to={`/sites/${siteId}/${path}`} className="group flex h-full flex-col items-center justify-between pt-2.5 text-muted hover:text-ink aria-[current=page]:text-ink">
+                  <span className="text-[14px] group-aria-[current=page]:font-semibold">{label}</span>
+                  <span className="relative z-10 mb-1.5 size-2 rounded-full border border-hair bg-paper group-aria-[current=page]:border-teal group-aria-[current=page]:bg-teal" />
+                </NavLink>
+              </li>
+            ))}
+          </ol>
+          <span className="absolute inset-x-5 bottom-[9px] h-px bg-hair" aria-hidden />
+        </nav>
+        <div className="flex items-center justify-end gap-1">
+          <Button onClick={() => session.undo()} disabled={undoLabel === null} title={undoLabel ? `Undo: ${undoLabel} (Ctrl+Z)` : 'Nothing to undo'}>
+            <Undo2 size={14} aria-hidden /> Undo
+          </Button>
+          <Button onClick={() => session.redo()} disabled={redoLabel === null} title={redoLabel ? `Do again: ${redoLabel} (Ctrl+Y)` : 'Nothing to do again'}>
+            <Redo2 size={14} aria-hidden /> Redo
+          </Button>
+          <SyncWords />
+          <a href={`/api/sites/${siteId}/pages/${page ?? home ?? ''}/preview`} target="_blank" rel="noreferrer" className="ml-1 inline-flex h-7 items-center rounded border border-hair px-3 font-semibold hover:bg-ground">
+            Preview
+          </a>
+        </div>
+      </header>
+      <main className="min-h-0">
+        <Outlet />
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,105 @@
+import { parseArithmetic, type Result } from '@cove/core';
+import { useEffect, useId, useState } from 'react';
+
+interface Props<T> {
+  label: string;
+  /** What the field shows while nothing is typed. */
+  text: string;
+  parse(text: string): Result<T>;
+  /** A finished value: Enter, leaving the field, or a step with the arrow keys. */
+  onCommit(value: T): void;
+  onFocus?(): void;
+  onBlur?(): void;
+  className?: string;
+  hideLabel?: boolean;
+  mono?: boolean;
+}
+
+const FIRST_NUMBER = /-?\d+\.?\d*|-?\.\d+/;
+
+/** Moves the first number of a text, by tenths with Alt and by tens with Shift; null where there is none. */
+export function stepText(text: string, by: number): string | null {
+  const match = FIRST_NUMBER.exec(text);
+  if (!match || /^#/.test(text)) return null;
+  const next = Number((Number(match[0]) + by).toFixed(4));
+  return text.slice(0, match.index) + next + text.slice(match.index + match[0].length);
+}
+
+/** `+2`, `-0.5`, `*1.5` after what is there already: worked out on its first number, in its unit. */
+export function relativeText(typed: string, current: string): string {
+  const relative = /^\s*([+*/]|-(?=\s))\s*(\d+\.?\d*|\.\d+)\s*$/.exec(typed);
+  const number = FIRST_NUMBER.exec(current);
+  if (!relative || !number) return typed;
+  const value = parseArithmetic(`${number[0]}${relative[1]}${relative[2]}`);
+  return value === null ? typed : current.slice(0, number.index) + value + current.slice(number.index + number[0].length);
+}
+
+/** A field that keeps what was typed until it can be read, and says what it expected. */
+export function TypedField<T>({ label, text, parse, onCommit, onFocus, onBlur, className = '', hideLabel = false, mono = true }: Props<T>) {
+  const id = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a value that arrives from elsewhere ends what was typed and read
+  useEffect(() => {
+    if (!problem) setTyped(null);
+  }, [text]);
+
+  const finish = (source: string) => {
+    const wanted = relativeText(source, text);
+    if (wanted === text) {
+      setTyped(null);
+      setProblem(null);
+      return;
+    }
+    const result = parse(wanted);
+    if (!result.ok) {
+      setProblem(result.problem.message);
+      return;
+    }
+    setProblem(null);
+    setTyped(null);
+    onCommit(result.value);
+  };
+
+  return (
+    <div className={`min-w-0 ${className}`}>
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'label-line mb-0.5 block'}>
+        {label}
+      </label>
+      <input
+        id={id}
+        value={typed ?? text}
+        spellCheck={false}
+        autoComplete="off"
+        aria-invalid={problem !== null}
+        aria-describedby={problem ? `${id}-problem` : undefined}
+        className={`h-6 w-full min-w-0 rounded-sm border bg-transparent px-1 ${mono ? 'font-mono text-[12px]' : ''} ${problem ? 'border-madder' : 'border-transparent hover:border-hair focus:border-hair'}`}
+        onChange={event => setTyped(event.target.value)}
+        onFocus={onFocus}
+        onBlur={event => {
+          if (typed !== null) finish(event.target.value);
+          onBlur?.();
+        }}
+        onKeyDown={event => {
+          if (event.key === 'Enter') finish(event.currentTarget.value);
+          if (event.key === 'Escape' && typed !== null) {
+            event.stopPropagation();
+            setTyped(null);
+            setProblem(null);
+          }
+          if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+          const size = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
+          const next = stepText(event.currentTarget.value, event.key === 'ArrowUp' ? size : -size);
+          if (next === null) return;
+          event.preventDefault();
+          finish(next);
+        }}
+      />
+      {problem && (
+        <p id={`${id}-problem`} role="alert" className="px-1 pt-0.5 text-small text-madder">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,12 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+const program = `http://localhost:${process.env.COVE_PORT ?? 4310}`;
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  worker: { format: 'es' },
+  build: { target: 'es2022', sourcemap: true },
+  server: { proxy: { '/api': program, '/fonts': program } },
+});
