@@ -3,7 +3,11 @@ const swc = decorators => [
   {
     jsc: {
       parser: { syntax: 'typescript', tsx: true, decorators },
-      transform: { legacyDecorator: decorators, decoratorMetadata: decorators, react: { runtime: 'automatic' } },
+      transform: {
+        legacyDecorator: decorators,
+        decoratorMetadata: decorators,
+        react: { runtime: 'automatic' },
+      },
       keepClassNames: true,
       target: 'es2022',
     },
@@ -26,8 +30,15 @@ const project = (displayName, rootDir, { environment = 'node', decorators = fals
 export default {
   projects: [
     project('core', 'packages/core'),
-    project('server', 'apps/server', { decorators: true, globalSetup: '<rootDir>/test/support/globalSetup.mjs', globalTeardown: '<rootDir>/test/support/globalTeardown.mjs' }),
+    project('server', 'apps/server', {
+      decorators: true,
+      globalSetup: '<rootDir>/test/support/globalSetup.mjs',
+      globalTeardown: '<rootDir>/test/support/globalTeardown.mjs',
+    }),
     project('web', 'apps/web', { environment: 'jsdom', setupFiles: ['<rootDir>/test/setup.mjs'] }),
-    project('e2e', 'e2e', { globalSetup: '<rootDir>/setup/start.mjs', globalTeardown: '<rootDir>/setup/stop.mjs' }),
+    project('e2e', 'e2e', {
+      globalSetup: '<rootDir>/setup/start.mjs',
+      globalTeardown: '<rootDir>/setup/stop.mjs',
+    }),
   ],
 };

@@ -20,16 +20,24 @@ if (unknown.length > 0) stopWith(`./cove start takes --fresh, not ${unknown.join
 
 async function answersAsUs() {
   try {
-    const health = await (await fetch(`http://localhost:${port}/api/health`, { signal: AbortSignal.timeout(2000) })).json();
+    const health = await (
+      await fetch(`http://localhost:${port}/api/health`, { signal: AbortSignal.timeout(2000) })
+    ).json();
     return health.program === 'cove-thread';
   } catch {
     return false;
   }
 }
 
-for (const [name, number] of [['COVE_PORT', port], ['COVE_SITES_PORT', sitesPort]]) {
+for (const [name, number] of [
+  ['COVE_PORT', port],
+  ['COVE_SITES_PORT', sitesPort],
+]) {
   if (await isFree(number)) continue;
-  if (name === 'COVE_PORT' && (await answersAsUs())) stopWith(`Cove Thread is running already at http://localhost:${port}. Stop that one first, or set COVE_PORT and COVE_SITES_PORT for another.`);
+  if (name === 'COVE_PORT' && (await answersAsUs()))
+    stopWith(
+      `Cove Thread is running already at http://localhost:${port}. Stop that one first, or set COVE_PORT and COVE_SITES_PORT for another.`,
+    );
   stopWith(`Port ${number} is taken by another program. Set ${name} to a free one.`);
 }
 
@@ -41,11 +49,19 @@ try {
     const { default: pg } = await import('pg');
     const client = new pg.Client({ connectionString: database.url });
     await client.connect();
-    await client.query('drop schema if exists public cascade; drop schema if exists jobs cascade; create schema public;');
+    await client.query(
+      'drop schema if exists public cascade; drop schema if exists jobs cascade; create schema public;',
+    );
     await client.end();
     for (const folder of ['assets', 'releases']) rmSync(join(data, folder), { recursive: true, force: true });
   }
-  const environment = { COVE_DATA: data, COVE_DATABASE_URL: database.url, COVE_PORT: String(port), COVE_SITES_PORT: String(sitesPort), COVE_LOG_LEVEL: process.env.COVE_LOG_LEVEL ?? 'warn' };
+  const environment = {
+    COVE_DATA: data,
+    COVE_DATABASE_URL: database.url,
+    COVE_PORT: String(port),
+    COVE_SITES_PORT: String(sitesPort),
+    COVE_LOG_LEVEL: process.env.COVE_LOG_LEVEL ?? 'warn',
+  };
   const server = await startServer(environment).catch(error => {
     database.stop();
     throw error;

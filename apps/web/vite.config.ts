@@ -7,6 +7,6 @@ const program = `http://localhost:${process.env.COVE_PORT ?? 4310}`;
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   worker: { format: 'es' },
-  build: { target: 'es2022', sourcemap: true },
+  build: { target: 'es2022', sourcemap: true, assetsInlineLimit: 0 },
   server: { proxy: { '/api': program, '/fonts': program } },
 });

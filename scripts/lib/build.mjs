@@ -19,9 +19,15 @@ function newest(folders) {
 
 function buildOne(name, workspace, product, command) {
   const file = join(ROOT, workspace, product);
-  if (existsSync(file) && statSync(file).mtimeMs > newest([workspace, 'packages/core', 'package.json'])) return;
-  const result = spawnSync('npx', ['--no-install', ...command], { cwd: join(ROOT, workspace), encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'] });
-  if (result.status !== 0) throw new Error(`The ${name} could not be built:\n${result.stdout}\n${result.stderr}`);
+  if (existsSync(file) && statSync(file).mtimeMs > newest([workspace, 'packages/core', 'package.json']))
+    return;
+  const result = spawnSync('npx', ['--no-install', ...command], {
+    cwd: join(ROOT, workspace),
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  if (result.status !== 0)
+    throw new Error(`The ${name} could not be built:\n${result.stdout}\n${result.stderr}`);
 }
 
 /** Builds server and interface where their sources are newer than what was built. */

@@ -42,7 +42,11 @@ export class AppModule {
         FoundationModule.with(config),
         TypeOrmModule.forRoot(dataSourceOptions(config.COVE_DATABASE_URL)),
         LoggerModule.forRoot({
-          pinoHttp: { level: config.COVE_LOG_LEVEL, redact: ['req.headers.cookie', 'res.headers["set-cookie"]'], autoLogging: { ignore: request => request.url === '/api/health' } },
+          pinoHttp: {
+            level: config.COVE_LOG_LEVEL,
+            redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
+            autoLogging: { ignore: request => request.url === '/api/health' },
+          },
         }),
         AccountsModule,
         SitesModule,

@@ -9,11 +9,15 @@ import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module';
 import { Config } from './config/config';
 
-const CSP = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; worker-src 'self' blob:; frame-src 'self' blob: http:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+const CSP =
+  "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; worker-src 'self' blob:; frame-src 'self' blob: http:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
 /** The whole server, not yet listening. */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), { bufferLogs: true, bodyParser: false });
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
+    bufferLogs: true,
+    bodyParser: false,
+  });
   app.useLogger(app.get(Logger));
   app.disable('x-powered-by');
   app.useBodyParser('json', { limit: '20mb' });
@@ -24,8 +28,15 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
     response.setHeader('referrer-policy', 'same-origin');
     next();
   });
-  const document = SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Cove Thread').setVersion('1').build());
-  SwaggerModule.setup('api/openapi', app, document, { ui: false, raw: ['json'], jsonDocumentUrl: 'api/openapi.json' });
+  const document = SwaggerModule.createDocument(
+    app,
+    new DocumentBuilder().setTitle('Cove Thread').setVersion('1').build(),
+  );
+  SwaggerModule.setup('api/openapi', app, document, {
+    ui: false,
+    raw: ['json'],
+    jsonDocumentUrl: 'api/openapi.json',
+  });
   if (config.COVE_WEB) serveWeb(app, config.COVE_WEB);
   return app;
 }
@@ -40,7 +51,11 @@ function serveWeb(app: NestExpressApplication, folder: string): void {
   });
   app.useStaticAssets(folder, { index: false, maxAge: '1y', immutable: true });
   app.use((request: Request, response: Response, next: NextFunction) => {
-    const ours = request.method === 'GET' && !request.path.startsWith('/api/') && !request.path.startsWith('/fonts/') && request.accepts('html');
+    const ours =
+      request.method === 'GET' &&
+      !request.path.startsWith('/api/') &&
+      !request.path.startsWith('/fonts/') &&
+      request.accepts('html');
     if (!ours) next();
     else response.setHeader('cache-control', 'no-cache').sendFile(index);
   });

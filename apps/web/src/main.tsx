@@ -18,10 +18,22 @@ const router = createBrowserRouter([
     HydrateFallback: () => waiting,
     children: [
       { index: true, element: <Navigate to="guide" replace /> },
-      { path: 'guide', lazy: async () => ({ Component: (await import('./guide/GuideStation.tsx')).GuideStation }) },
-      { path: 'pages', lazy: async () => ({ Component: (await import('./pages/PagesStation.tsx')).PagesStation }) },
-      { path: 'pages/:page', lazy: async () => ({ Component: (await import('./pages/PagesStation.tsx')).PagesStation }) },
-      { path: 'release', lazy: async () => ({ Component: (await import('./release/ReleaseStation.tsx')).ReleaseStation }) },
+      {
+        path: 'guide',
+        lazy: async () => ({ Component: (await import('./guide/GuideStation.tsx')).GuideStation }),
+      },
+      {
+        path: 'pages',
+        lazy: async () => ({ Component: (await import('./pages/PagesStation.tsx')).PagesStation }),
+      },
+      {
+        path: 'pages/:page',
+        lazy: async () => ({ Component: (await import('./pages/PagesStation.tsx')).PagesStation }),
+      },
+      {
+        path: 'release',
+        lazy: async () => ({ Component: (await import('./release/ReleaseStation.tsx')).ReleaseStation }),
+      },
     ],
   },
   { path: '*', element: <Navigate to="/" replace /> },

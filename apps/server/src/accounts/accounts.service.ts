@@ -27,7 +27,9 @@ export class AccountsService {
   ) {}
 
   async create(email: string, name: string, password: string): Promise<Account> {
-    return this.accounts.save(this.accounts.create({ email: email.toLowerCase(), name, passwordHash: await hash(password) }));
+    return this.accounts.save(
+      this.accounts.create({ email: email.toLowerCase(), name, passwordHash: await hash(password) }),
+    );
   }
 
   byEmail(email: string): Promise<Account | null> {
@@ -52,7 +54,11 @@ export class AccountsService {
   async openSession(account: string): Promise<{ token: string; maxAge: number }> {
     const token = randomBytes(32).toString('base64url');
     await this.sessions.delete({ expiresAt: LessThan(new Date()) });
-    await this.sessions.insert({ tokenHash: hashOf(token), accountId: account, expiresAt: new Date(Date.now() + SESSION_AGE) });
+    await this.sessions.insert({
+      tokenHash: hashOf(token),
+      accountId: account,
+      expiresAt: new Date(Date.now() + SESSION_AGE),
+    });
     return { token, maxAge: SESSION_AGE };
   }
 

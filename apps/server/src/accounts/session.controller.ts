@@ -17,9 +17,16 @@ export class SessionController {
   @ApiOperation({ summary: 'Sign in; answers with a session cookie' })
   async signIn(@Body() body: SignInDto, @Res({ passthrough: true }) response: Response) {
     const account = await this.accounts.check(body.email, body.password);
-    if (!account) throw new ProblemException({ code: 'bad-credentials', message: 'Address or password is wrong.' });
+    if (!account)
+      throw new ProblemException({ code: 'bad-credentials', message: 'Address or password is wrong.' });
     const { token, maxAge } = await this.accounts.openSession(account.id);
-    response.cookie(this.accounts.cookieName, token, { httpOnly: true, sameSite: 'strict', secure: this.accounts.secure, path: '/', maxAge });
+    response.cookie(this.accounts.cookieName, token, {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: this.accounts.secure,
+      path: '/',
+      maxAge,
+    });
     return { email: account.email, name: account.name };
   }
 

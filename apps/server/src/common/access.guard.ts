@@ -13,7 +13,10 @@ export class AccessGuard implements CanActivate {
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
-    const access = this.reflector.getAllAndOverride<Access | undefined>(ACCESS, [context.getHandler(), context.getClass()]);
+    const access = this.reflector.getAllAndOverride<Access | undefined>(ACCESS, [
+      context.getHandler(),
+      context.getClass(),
+    ]);
     if (access === 'anyone') return true;
     const request = context.switchToHttp().getRequest<CallerRequest>();
     const caller = await this.accounts.callerOf(request.headers.cookie);
@@ -21,9 +24,11 @@ export class AccessGuard implements CanActivate {
     request.caller = caller;
     if (access === 'signed-in') return true;
     const site = request.params.site;
-    const membership = typeof site === 'string' ? await this.accounts.membershipOf(caller.account, site) : null;
+    const membership =
+      typeof site === 'string' ? await this.accounts.membershipOf(caller.account, site) : null;
     if (!membership) throw notFound('site');
-    if (!access?.includes(membership.role)) throw new ProblemException({ code: 'forbidden', message: `A ${membership.role} may not do this.` });
+    if (!access?.includes(membership.role))
+      throw new ProblemException({ code: 'forbidden', message: `A ${membership.role} may not do this.` });
     request.membership = membership;
     return true;
   }

@@ -1,5 +1,5 @@
-import { createParamDecorator, type ExecutionContext, SetMetadata } from '@nestjs/common';
 import type { KeeperMay, RoleName } from '@cove/core';
+import { createParamDecorator, type ExecutionContext, SetMetadata } from '@nestjs/common';
 import type { Request } from 'express';
 
 /** Who may call a route. Every route says it; one that does not is refused. */

@@ -3,7 +3,9 @@ import type { Response } from 'express';
 
 const messageOf = (body: string | object): string | string[] => {
   if (typeof body === 'string') return body;
-  return 'message' in body && (typeof body.message === 'string' || Array.isArray(body.message)) ? body.message : 'The request failed.';
+  return 'message' in body && (typeof body.message === 'string' || Array.isArray(body.message))
+    ? body.message
+    : 'The request failed.';
 };
 
 /** Every failure leaves in one shape: {code, message, …}. What was not expected says nothing of the inside. */
@@ -20,7 +22,9 @@ export class ProblemFilter implements ExceptionFilter {
     if (error instanceof HttpException) {
       const body = error.getResponse();
       const known = typeof body === 'object' && 'code' in body;
-      response.status(error.getStatus()).json(known ? body : { code: 'bad-request', message: [messageOf(body)].flat().join(' ') });
+      response
+        .status(error.getStatus())
+        .json(known ? body : { code: 'bad-request', message: [messageOf(body)].flat().join(' ') });
       return;
     }
     if (error instanceof Error && 'type' in error && error.type === 'entity.too.large') {
@@ -32,6 +36,9 @@ export class ProblemFilter implements ExceptionFilter {
       return;
     }
     this.logger.error(error instanceof Error ? error.stack : String(error));
-    response.status(500).json({ code: 'failed', message: 'Something went wrong on the server. Nothing was changed; try again.' });
+    response.status(500).json({
+      code: 'failed',
+      message: 'Something went wrong on the server. Nothing was changed; try again.',
+    });
   }
 }

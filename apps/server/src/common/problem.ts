@@ -1,5 +1,5 @@
-import { HttpException } from '@nestjs/common';
 import type { Problem } from '@cove/core';
+import { HttpException } from '@nestjs/common';
 
 const STATUS: Record<string, number> = {
   'not-signed-in': 401,
@@ -22,4 +22,7 @@ export class ProblemException extends HttpException {
 }
 
 export const notFound = (what: string): ProblemException =>
-  new ProblemException({ code: 'not-found', message: `There is no such ${what}, or it is not yours to see.` });
+  new ProblemException({
+    code: 'not-found',
+    message: `There is no such ${what}, or it is not yours to see.`,
+  });

@@ -44,12 +44,17 @@ export class Config {
 /** Reads and checks the environment; throws with every fault named. */
 export function readConfig(environment: NodeJS.ProcessEnv): Config {
   const names = Object.keys(plainToInstance(Config, {})).concat('COVE_DATA', 'COVE_DATABASE_URL');
-  const given = Object.fromEntries(names.flatMap(name => (environment[name] === undefined ? [] : [[name, environment[name]]])));
+  const given = Object.fromEntries(
+    names.flatMap(name => (environment[name] === undefined ? [] : [[name, environment[name]]])),
+  );
   const config = plainToInstance(Config, given, { exposeDefaultValues: true });
   if (given.COVE_ORIGIN === undefined) config.COVE_ORIGIN = `http://localhost:${config.COVE_PORT}`;
-  if (given.COVE_SITES_ORIGIN === undefined) config.COVE_SITES_ORIGIN = `http://127.0.0.1:${config.COVE_SITES_PORT}`;
+  if (given.COVE_SITES_ORIGIN === undefined)
+    config.COVE_SITES_ORIGIN = `http://127.0.0.1:${config.COVE_SITES_PORT}`;
   const faults = validateSync(config, { whitelist: true });
   if (faults.length > 0)
-    throw new Error(`Bad configuration:\n${faults.map(fault => `  ${fault.property}: ${Object.values(fault.constraints ?? {}).join(', ')}`).join('\n')}`);
+    throw new Error(
+      `Bad configuration:\n${faults.map(fault => `  ${fault.property}: ${Object.values(fault.constraints ?? {}).join(', ')}`).join('\n')}`,
+    );
   return config;
 }

@@ -9,7 +9,12 @@ import { AccountsService } from '../accounts/accounts.service';
 import { AcceptService } from '../sites/accept.service';
 import { assetPath, Storage } from '../storage/storage';
 
-export const DEMO = { email: 'demo@tolvane.example', password: 'ferries-at-dawn', name: 'Demo designer', site: 'tolvane' } as const;
+export const DEMO = {
+  email: 'demo@tolvane.example',
+  password: 'ferries-at-dawn',
+  name: 'Demo designer',
+  site: 'tolvane',
+} as const;
 
 /** Lays the invented ferry line beside what is there. The account exists only together with it. */
 @Injectable()
@@ -30,11 +35,21 @@ export class DemoService {
 
   /** Makes a site out of records: as one change, like any other. */
   async lay(id: string, name: string, site: Site): Promise<void> {
-    const account = (await this.accounts.byEmail(DEMO.email)) ?? (await this.accounts.create(DEMO.email, DEMO.name, DEMO.password));
+    const account =
+      (await this.accounts.byEmail(DEMO.email)) ??
+      (await this.accounts.create(DEMO.email, DEMO.name, DEMO.password));
     await this.database.query('insert into sites (id, name, slug) values ($1, $2, $1)', [id, name]);
-    await this.database.query("insert into members (site_id, account_id, role) values ($1, $2, 'designer')", [id, account.id]);
+    await this.database.query("insert into members (site_id, account_id, role) values ($1, $2, 'designer')", [
+      id,
+      account.id,
+    ]);
     const edits = [...allRecords(site)].map((record): Edit => ({ op: 'put', record }));
-    const result = await this.changes.accept({ site: id, role: 'designer', keeperMay: 'content' }, account.id, `demo-${id}-${Date.now()}`, edits);
+    const result = await this.changes.accept(
+      { site: id, role: 'designer', keeperMay: 'content' },
+      account.id,
+      `demo-${id}-${Date.now()}`,
+      edits,
+    );
     if (!result.ok) throw new Error(result.problem.message);
   }
 

@@ -1,4 +1,4 @@
-import { publishSite, type PublishedSite } from '@cove/core';
+import { type PublishedSite, publishSite } from '@cove/core';
 import { Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { InjectDataSource, InjectRepository } from '@nestjs/typeorm';
 import PgBoss from 'pg-boss';
@@ -45,17 +45,34 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
   }
 
   async list(site: string) {
-    const [releases, live] = await Promise.all([this.releases.find({ where: { siteId: site }, order: { number: 'DESC' }, take: 200 }), this.liveOf(site)]);
+    const [releases, live] = await Promise.all([
+      this.releases.find({ where: { siteId: site }, order: { number: 'DESC' }, take: 200 }),
+      this.liveOf(site),
+    ]);
     const { seq } = await this.cache.at(site);
     return {
       /** Changes made since the newest finished release. */
       unpublished: seq - (releases.find(it => it.state === 'done')?.seq ?? 0),
-      releases: releases.map(({ id, number, seq: at, note, state, done, total, problem, createdAt }) => ({ id, number, seq: at, note, state, done, total, problem, createdAt, live: id === live })),
+      releases: releases.map(({ id, number, seq: at, note, state, done, total, problem, createdAt }) => ({
+        id,
+        number,
+        seq: at,
+        note,
+        state,
+        done,
+        total,
+        problem,
+        createdAt,
+        live: id === live,
+      })),
     };
   }
 
   private async liveOf(site: string): Promise<string | null> {
-    const rows: { live: string | null }[] = await this.database.query('select live_release as live from sites where id = $1', [site]);
+    const rows: { live: string | null }[] = await this.database.query(
+      'select live_release as live from sites where id = $1',
+      [site],
+    );
     return rows[0]?.live ?? null;
   }
 
@@ -88,7 +105,10 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
       await this.database.query('update sites set live_release = $2 where id = $1', [release.siteId, id]);
     } catch (error) {
       this.logger.error(error instanceof Error ? error.stack : String(error));
-      await this.releases.update(id, { state: 'failed', problem: 'The release could not be written. What visitors see has not changed; publish again.' });
+      await this.releases.update(id, {
+        state: 'failed',
+        problem: 'The release could not be written. What visitors see has not changed; publish again.',
+      });
     }
   }
 
@@ -121,7 +141,13 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
   async goLive(site: string, release: string): Promise<void> {
     const found = await this.releases.findOneBy({ id: release, siteId: site });
     if (!found) throw notFound('release');
-    if (found.state !== 'done') throw new ProblemException({ code: 'busy', message: 'This release is not finished.', found: found.state, expected: 'done' });
+    if (found.state !== 'done')
+      throw new ProblemException({
+        code: 'busy',
+        message: 'This release is not finished.',
+        found: found.state,
+        expected: 'done',
+      });
     await this.database.query('update sites set live_release = $2 where id = $1', [site, release]);
   }
 }

@@ -89,19 +89,27 @@ export class SitesHost implements OnApplicationBootstrap, OnModuleDestroy {
       'content-length': data.length,
       'cache-control': html ? 'no-cache' : 'public, max-age=31536000, immutable',
       'x-content-type-options': 'nosniff',
-      'content-security-policy': "default-src 'none'; style-src 'self'; img-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self' " + this.config.COVE_ORIGIN,
+      'content-security-policy': `default-src 'none'; style-src 'self'; img-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self' ${this.config.COVE_ORIGIN}`,
     });
     response.end(request.method === 'HEAD' ? undefined : data);
   }
 
   private async liveFolder(slug: string): Promise<string | null> {
-    const rows: { id: string; live: string | null }[] = await this.database.query('select id, live_release as live from sites where slug = $1', [slug]);
+    const rows: { id: string; live: string | null }[] = await this.database.query(
+      'select id, live_release as live from sites where slug = $1',
+      [slug],
+    );
     const [site] = rows;
     return site?.live ? releaseFolder(site.id, site.live) : null;
   }
 
   private missing(response: ServerResponse): void {
-    response.writeHead(404, { 'content-type': 'text/html; charset=utf-8', 'x-content-type-options': 'nosniff' });
-    response.end('<!doctype html><html lang="en"><meta charset="utf-8"><title>Not found</title><h1>There is no such page</h1></html>');
+    response.writeHead(404, {
+      'content-type': 'text/html; charset=utf-8',
+      'x-content-type-options': 'nosniff',
+    });
+    response.end(
+      '<!doctype html><html lang="en"><meta charset="utf-8"><title>Not found</title><h1>There is no such page</h1></html>',
+    );
   }
 }

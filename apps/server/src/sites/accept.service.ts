@@ -47,7 +47,12 @@ export class AcceptService {
    * Accepts a change or says why not. The lock on the site's row makes the order of numbers the order of commits; rows
    * are read only where an invariant asks for them. The same id again answers as it did; with other edits it is refused.
    */
-  async accept(membership: Membership, account: string, id: string, edits: readonly Edit[]): Promise<Result<Accepted>> {
+  async accept(
+    membership: Membership,
+    account: string,
+    id: string,
+    edits: readonly Edit[],
+  ): Promise<Result<Accepted>> {
     const runner = this.database.createQueryRunner();
     try {
       await runner.startTransaction();
@@ -63,12 +68,28 @@ export class AcceptService {
     }
   }
 
-  private async within(runner: QueryRunner, { site, role, keeperMay }: Membership, account: string, id: string, edits: readonly Edit[]): Promise<Result<Accepted>> {
+  private async within(
+    runner: QueryRunner,
+    { site, role, keeperMay }: Membership,
+    account: string,
+    id: string,
+    edits: readonly Edit[],
+  ): Promise<Result<Accepted>> {
     const text = JSON.stringify(edits);
-    const [locked]: { seq: number; knownSeq: number | null; same: boolean | null }[] = await runner.query(LOCK, [site, id, text]);
+    const [locked]: { seq: number; knownSeq: number | null; same: boolean | null }[] = await runner.query(
+      LOCK,
+      [site, id, text],
+    );
     if (!locked) return fail({ code: 'not-found', message: 'There is no such site.' });
     if (locked.knownSeq !== null)
-      return locked.same ? ok({ seq: locked.knownSeq, dropped: [] }) : fail({ code: 'id-reused', message: 'Another change had this id.', found: id, expected: 'a new id' });
+      return locked.same
+        ? ok({ seq: locked.knownSeq, dropped: [] })
+        : fail({
+            code: 'id-reused',
+            message: 'Another change had this id.',
+            found: id,
+            expected: 'a new id',
+          });
 
     const lookup = new RowLookup(runner, site);
     for (const edit of edits) lookup.get(targetOf(edit));
@@ -76,7 +97,14 @@ export class AcceptService {
     for (const edit of edits) {
       const right = rightFor(edit, it => lookup.get(it)?.kind);
       if (!mayEdit(role, keeperMay, right))
-        return fail({ code: 'forbidden', message: `A ${role} may not change this: it needs the right to change ${right}.`, record: targetOf(edit), ...('path' in edit && { path: edit.path.join('.') }), found: right, expected: role === 'keeper' ? keeperMay : 'nothing' });
+        return fail({
+          code: 'forbidden',
+          message: `A ${role} may not change this: it needs the right to change ${right}.`,
+          record: targetOf(edit),
+          ...('path' in edit && { path: edit.path.join('.') }),
+          found: right,
+          expected: role === 'keeper' ? keeperMay : 'nothing',
+        });
     }
     let outcome = work(lookup, { edits });
     while (await lookup.load()) outcome = work(lookup, { edits });
@@ -84,7 +112,17 @@ export class AcceptService {
 
     const { put, gone, linked, unlinked } = rowsOf(outcome.value, lookup);
     const seq = locked.seq + 1;
-    await runner.query(WRITE, [site, seq, JSON.stringify(put), gone, JSON.stringify(unlinked), JSON.stringify(linked), id, account, text]);
+    await runner.query(WRITE, [
+      site,
+      seq,
+      JSON.stringify(put),
+      gone,
+      JSON.stringify(unlinked),
+      JSON.stringify(linked),
+      id,
+      account,
+      text,
+    ]);
     const { dropped } = outcome.value;
     return ok({ seq, dropped: edits.flatMap((edit, i) => (dropped.includes(edit) ? [i] : [])) });
   }

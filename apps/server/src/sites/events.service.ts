@@ -73,7 +73,11 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
 
   /** Begins a stream after the change numbered `after`, and keeps it until the browser leaves. */
   open(site: string, after: number | null, current: number, response: Response): void {
-    response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' });
+    response.writeHead(200, {
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-store',
+      'x-accel-buffering': 'no',
+    });
     const stream: Stream = { site, response, sent: after ?? current, busy: false, again: false };
     if (stream.sent > current || current - stream.sent > REPLAY) {
       response.write(`id: ${current}\nevent: reset\ndata: {"seq":${current}}\n\n`);

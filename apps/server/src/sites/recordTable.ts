@@ -47,17 +47,26 @@ export class RowLookup implements Lookup {
     if (ids.size + children.size + referrers.size === 0) return false;
     if (ids.size > 0) {
       for (const id of ids) this.records.set(id, undefined);
-      const rows: { body: SiteRecord }[] = await this.runner.query('select body from records where site_id = $1 and id = any($2)', [this.site, [...ids]]);
+      const rows: { body: SiteRecord }[] = await this.runner.query(
+        'select body from records where site_id = $1 and id = any($2)',
+        [this.site, [...ids]],
+      );
       for (const { body } of rows) this.records.set(body.id, body);
     }
     if (children.size > 0) {
       for (const id of children) this.children.set(id, []);
-      const rows: { id: Id; parent: Id }[] = await this.runner.query('select id, parent from records where site_id = $1 and parent = any($2) order by body->\'at\'->>\'order\' collate "C", id collate "C"', [this.site, [...children]]);
+      const rows: { id: Id; parent: Id }[] = await this.runner.query(
+        'select id, parent from records where site_id = $1 and parent = any($2) order by body->\'at\'->>\'order\' collate "C", id collate "C"',
+        [this.site, [...children]],
+      );
       for (const { id, parent } of rows) this.children.get(parent)?.push(id);
     }
     if (referrers.size > 0) {
       for (const id of referrers) this.referrers.set(id, []);
-      const rows: { from: Id; path: string; to: Id }[] = await this.runner.query('select from_id as "from", path, to_id as "to" from record_references where site_id = $1 and to_id = any($2)', [this.site, [...referrers]]);
+      const rows: { from: Id; path: string; to: Id }[] = await this.runner.query(
+        'select from_id as "from", path, to_id as "to" from record_references where site_id = $1 and to_id = any($2)',
+        [this.site, [...referrers]],
+      );
       for (const { from, path, to } of rows) this.referrers.get(to)?.push({ from, path });
     }
     return true;
@@ -81,7 +90,8 @@ export function rowsOf(outcome: Outcome, lookup: RowLookup) {
   for (const [id, record] of outcome.after) {
     const before = referenceKeys(lookup.before(id));
     const after = referenceKeys(record);
-    if (record) put.push({ id, kind: record.kind, parent: 'at' in record ? record.at.parent : null, body: record });
+    if (record)
+      put.push({ id, kind: record.kind, parent: 'at' in record ? record.at.parent : null, body: record });
     else gone.push(id);
     for (const [key, it] of after) if (!before.has(key)) linked.push({ from: id, ...it });
     for (const [key, it] of before) if (!after.has(key)) unlinked.push({ from: id, ...it });

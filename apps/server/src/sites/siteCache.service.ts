@@ -1,4 +1,4 @@
-import { type Edit, type Site, type SiteRecord, siteOf, applyChange } from '@cove/core';
+import { applyChange, type Edit, type Site, type SiteRecord, siteOf } from '@cove/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -26,7 +26,11 @@ export class SiteCache {
     const seq = rows[0]?.seq;
     if (seq === undefined) throw notFound('site');
     const known = this.sites.get(id);
-    const current = known?.seq === seq ? known : ((known && seq - known.seq <= CATCH_UP && (await this.catchUp(id, known, seq))) || (await this.read(id)));
+    const current =
+      known?.seq === seq
+        ? known
+        : (known && seq - known.seq <= CATCH_UP && (await this.catchUp(id, known, seq))) ||
+          (await this.read(id));
     this.sites.delete(id);
     this.sites.set(id, current);
     const [oldest] = this.sites.keys();
@@ -35,7 +39,10 @@ export class SiteCache {
   }
 
   private async catchUp(id: string, known: SiteAt, seq: number): Promise<SiteAt | null> {
-    const rows: { edits: Edit[] }[] = await this.database.query('select edits from changes where site_id = $1 and seq > $2 and seq <= $3 order by seq', [id, known.seq, seq]);
+    const rows: { edits: Edit[] }[] = await this.database.query(
+      'select edits from changes where site_id = $1 and seq > $2 and seq <= $3 order by seq',
+      [id, known.seq, seq],
+    );
     if (rows.length !== seq - known.seq) return null;
     let { site } = known;
     for (const { edits } of rows) {

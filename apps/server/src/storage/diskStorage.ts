@@ -4,7 +4,10 @@ import { Injectable } from '@nestjs/common';
 import { Config } from '../config/config';
 import { Storage } from './storage';
 
-const isMissing = (error: unknown) => error instanceof Error && 'code' in error && (error.code === 'ENOENT' || error.code === 'EISDIR' || error.code === 'ENOTDIR');
+const isMissing = (error: unknown) =>
+  error instanceof Error &&
+  'code' in error &&
+  (error.code === 'ENOENT' || error.code === 'EISDIR' || error.code === 'ENOTDIR');
 
 /** Files below the data folder. */
 @Injectable()

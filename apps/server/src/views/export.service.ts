@@ -1,5 +1,5 @@
-import { finished } from 'node:stream/promises';
 import type { Writable } from 'node:stream';
+import { finished } from 'node:stream/promises';
 import { publishSite, type Site } from '@cove/core';
 import { Injectable } from '@nestjs/common';
 import { ZipFile } from 'yazl';

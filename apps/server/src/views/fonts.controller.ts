@@ -14,7 +14,10 @@ export class FontsController {
   async font(@Param('file') file: string, @Res() response: Response): Promise<void> {
     const data = await readFont(file);
     if (!data) throw notFound('font');
-    response.writeHead(200, { 'content-type': 'font/woff2', 'cache-control': 'public, max-age=31536000, immutable' });
+    response.writeHead(200, {
+      'content-type': 'font/woff2',
+      'cache-control': 'public, max-age=31536000, immutable',
+    });
     response.end(data);
   }
 }

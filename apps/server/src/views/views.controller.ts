@@ -1,4 +1,17 @@
-import { isProperty, maybeElement, nodeScope, pageScope, partOf, renderPreview, type Scope, type Site, settingsOf, specimenScope, threadOf, toDesignTokens } from '@cove/core';
+import {
+  isProperty,
+  maybeElement,
+  nodeScope,
+  pageScope,
+  partOf,
+  renderPreview,
+  type Scope,
+  type Site,
+  settingsOf,
+  specimenScope,
+  threadOf,
+  toDesignTokens,
+} from '@cove/core';
 import { Controller, Get, Header, Param, Query, Res } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
@@ -22,7 +35,12 @@ function scopeAsked(site: Site, { node, page, type, variant, scheme }: ThreadQue
     }
     return specimenScope(element, worn, variants);
   }
-  if (page === undefined) throw new ProblemException({ code: 'bad-request', message: 'Say node and page, or type.', expected: 'node and page, or type' });
+  if (page === undefined)
+    throw new ProblemException({
+      code: 'bad-request',
+      message: 'Say node and page, or type.',
+      expected: 'node and page, or type',
+    });
   const record = site.kinds.page.get(page);
   if (!record) throw notFound('page');
   const scope = node === undefined || node === page ? pageScope(site, record) : nodeScope(site, page, node);
@@ -45,7 +63,8 @@ export class ViewsController {
     const { site } = await this.cache.at(id);
     const scope = scopeAsked(site, query);
     const { part, state = 'rest', width = 'wide', property } = query;
-    if (!partOf(scope.element, part)) throw notFound(`part; ${scope.element.name} has ${Object.keys(scope.element.parts).join(', ')}`);
+    if (!partOf(scope.element, part))
+      throw notFound(`part; ${scope.element.name} has ${Object.keys(scope.element.parts).join(', ')}`);
     if (!isProperty(property)) throw notFound('property');
     return threadOf(site, scope, { part, state, width, property });
   }
@@ -59,7 +78,10 @@ export class ViewsController {
   @Get('pages/:page/preview')
   @Header('content-type', 'text/html; charset=utf-8')
   @Header('cache-control', 'no-store')
-  @Header('content-security-policy', "default-src 'none'; style-src 'unsafe-inline'; img-src 'self'; font-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-same-origin")
+  @Header(
+    'content-security-policy',
+    "default-src 'none'; style-src 'unsafe-inline'; img-src 'self'; font-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-same-origin",
+  )
   @ApiOperation({ summary: 'A page with its CSS inside and its parts marked; runs nothing' })
   async preview(@Param('site') id: string, @Param('page') pageId: string): Promise<string> {
     const { site } = await this.cache.at(id);
@@ -72,18 +94,30 @@ export class ViewsController {
   @ApiOperation({ summary: 'The site as plain files' })
   async zip(@Param('site') id: string, @Res() response: Response): Promise<void> {
     const { site } = await this.cache.at(id);
-    response.writeHead(200, { 'content-type': 'application/zip', 'content-disposition': 'attachment; filename="site.zip"' });
+    response.writeHead(200, {
+      'content-type': 'application/zip',
+      'content-disposition': 'attachment; filename="site.zip"',
+    });
     await this.exports.zip(id, site, response);
   }
 
   @Get('assets/:file')
   @ApiOperation({ summary: 'A stored picture' })
-  async asset(@Param('site') id: string, @Param('file') file: string, @Res() response: Response): Promise<void> {
+  async asset(
+    @Param('site') id: string,
+    @Param('file') file: string,
+    @Res() response: Response,
+  ): Promise<void> {
     const { site } = await this.cache.at(id);
     const asset = [...site.kinds.asset.values()].find(it => it.file === file);
     const data = asset && (await this.exports.asset(id, asset.file));
     if (!asset || !data) throw notFound('picture');
-    response.writeHead(200, { 'content-type': asset.mime, 'cache-control': 'private, max-age=31536000, immutable', 'x-content-type-options': 'nosniff', 'content-security-policy': "default-src 'none'; sandbox" });
+    response.writeHead(200, {
+      'content-type': asset.mime,
+      'cache-control': 'private, max-age=31536000, immutable',
+      'x-content-type-options': 'nosniff',
+      'content-security-policy': "default-src 'none'; sandbox",
+    });
     response.end(data);
   }
 }

@@ -4,5 +4,9 @@ import { ExportService } from './export.service';
 import { FontsController } from './fonts.controller';
 import { ViewsController } from './views.controller';
 
-@Module({ imports: [SitesModule], providers: [ExportService], controllers: [ViewsController, FontsController] })
+@Module({
+  imports: [SitesModule],
+  providers: [ExportService],
+  controllers: [ViewsController, FontsController],
+})
 export class ViewsModule {}

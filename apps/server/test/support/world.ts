@@ -6,12 +6,12 @@ import type { Edit, RoleName, SiteRecord } from '@cove/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { Client } from 'pg';
 import request from 'supertest';
+import { DataSource } from 'typeorm';
 import { AccountsService } from '../../src/accounts/accounts.service';
 import { readConfig } from '../../src/config/config';
 import { createApp } from '../../src/createApp';
 import { DEMO, DemoService } from '../../src/demo/demo.service';
 import { SitesHost } from '../../src/releases/sitesHost.service';
-import { DataSource } from 'typeorm';
 
 export const ORIGIN = 'http://localhost:4310';
 
@@ -24,7 +24,15 @@ export async function startWorld(name: string) {
   await admin.query(`create database ${name}`);
   await admin.end();
   const url = base.replace(/\/[^/]*$/, `/${name}`);
-  const config = readConfig({ COVE_PORT: '0', COVE_SITES_PORT: '0', COVE_DATA: mkdtempSync(join(tmpdir(), 'cove-data-')), COVE_DATABASE_URL: url, COVE_ORIGIN: ORIGIN, COVE_SITES_ORIGIN: 'http://127.0.0.1:4311', COVE_LOG_LEVEL: 'silent' });
+  const config = readConfig({
+    COVE_PORT: '0',
+    COVE_SITES_PORT: '0',
+    COVE_DATA: mkdtempSync(join(tmpdir(), 'cove-data-')),
+    COVE_DATABASE_URL: url,
+    COVE_ORIGIN: ORIGIN,
+    COVE_SITES_ORIGIN: 'http://127.0.0.1:4311',
+    COVE_LOG_LEVEL: 'silent',
+  });
   const app: NestExpressApplication = await createApp(config);
   await app.init();
   await app.get(DemoService).layIfMissing();
@@ -33,7 +41,11 @@ export async function startWorld(name: string) {
   let made = 0;
 
   const signIn = async (email: string, password: string): Promise<string> => {
-    const response = await request(http).post('/api/session').set('origin', ORIGIN).send({ email, password }).expect(200);
+    const response = await request(http)
+      .post('/api/session')
+      .set('origin', ORIGIN)
+      .send({ email, password })
+      .expect(200);
     const [cookie = ''] = response.get('set-cookie') ?? [];
     return cookie.split(';')[0] ?? '';
   };
@@ -48,18 +60,36 @@ export async function startWorld(name: string) {
     demo,
     signIn,
     get: (path: string, cookie = demo) => request(http).get(path).set('cookie', cookie),
-    send: (method: 'post' | 'put' | 'delete', path: string, body?: object, cookie = demo) => request(http)[method](path).set('cookie', cookie).set('origin', ORIGIN).send(body),
-    change: (edits: readonly (Edit | Record<string, unknown>)[], { id = `change-${++made}-${name}`, cookie = demo, site = DEMO.site as string } = {}) =>
-      request(http).post(`/api/sites/${site}/changes`).set('cookie', cookie).set('origin', ORIGIN).send({ id, edits }),
+    send: (method: 'post' | 'put' | 'delete', path: string, body?: object, cookie = demo) =>
+      request(http)[method](path).set('cookie', cookie).set('origin', ORIGIN).send(body),
+    change: (
+      edits: readonly (Edit | Record<string, unknown>)[],
+      { id = `change-${++made}-${name}`, cookie = demo, site = DEMO.site as string } = {},
+    ) =>
+      request(http)
+        .post(`/api/sites/${site}/changes`)
+        .set('cookie', cookie)
+        .set('origin', ORIGIN)
+        .send({ id, edits }),
     record: async (id: string, site = DEMO.site as string): Promise<SiteRecord | undefined> => {
-      const rows: { body: SiteRecord }[] = await database.query('select body from records where site_id = $1 and id = $2', [site, id]);
+      const rows: { body: SiteRecord }[] = await database.query(
+        'select body from records where site_id = $1 and id = $2',
+        [site, id],
+      );
       return rows[0]?.body;
     },
     /** A further member of the demo with a role; answers with the cookie. */
-    member: async (role: RoleName, keeperMay: 'content' | 'choice' | 'style' = 'content'): Promise<string> => {
+    member: async (
+      role: RoleName,
+      keeperMay: 'content' | 'choice' | 'style' = 'content',
+    ): Promise<string> => {
       const email = `${role}-${++made}@tolvane.example`;
       const account = await app.get(AccountsService).create(email, role, 'a-long-password');
-      await database.query('insert into members (site_id, account_id, role) values ($1, $2, $3)', [DEMO.site, account.id, role]);
+      await database.query('insert into members (site_id, account_id, role) values ($1, $2, $3)', [
+        DEMO.site,
+        account.id,
+        role,
+      ]);
       await database.query('update sites set keeper_may = $2 where id = $1', [DEMO.site, keeperMay]);
       return signIn(email, 'a-long-password');
     },

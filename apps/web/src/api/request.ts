@@ -11,18 +11,33 @@ export class RequestProblem extends Error {
 }
 
 const isProblem = (it: unknown): it is Problem =>
-  typeof it === 'object' && it !== null && 'code' in it && typeof it.code === 'string' && 'message' in it && typeof it.message === 'string';
+  typeof it === 'object' &&
+  it !== null &&
+  'code' in it &&
+  typeof it.code === 'string' &&
+  'message' in it &&
+  typeof it.message === 'string';
 
 /** Sends JSON, answers JSON. Throws RequestProblem for what the server refused, TypeError when it cannot be reached. */
-export async function request<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
+export async function request<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<T> {
   const response = await fetch(path, {
     method,
-    ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    ...(body !== undefined && {
+      body: JSON.stringify(body),
+      headers: { 'content-type': 'application/json' },
+    }),
   });
   const text = await response.text();
   const answer: unknown = text === '' ? null : JSON.parse(text);
   if (response.ok) return answer as T;
-  throw new RequestProblem(isProblem(answer) ? answer : { code: 'failed', message: `The server answered ${response.status}.` }, response.status);
+  throw new RequestProblem(
+    isProblem(answer) ? answer : { code: 'failed', message: `The server answered ${response.status}.` },
+    response.status,
+  );
 }
 
 export interface SiteSummary {

@@ -1,6 +1,31 @@
 import {
-  type Contribution, contributionsTo, FACETS, type Facet, getRecord, isNode, parseDeclarations, parseSlot, partNames, partOf, PROPERTIES, propertyByCss, type PropertyRow as Row,
-  type PropertyName, propertyOf, printSlot, setSlot, type Site, STATES, type State, statesOf, type Value, WIDTHS, type Width, winner, resetNode,
+  type Contribution,
+  contributionsTo,
+  FACETS,
+  type Facet,
+  getRecord,
+  isNode,
+  PROPERTIES,
+  type PropertyName,
+  parseDeclarations,
+  parseSlot,
+  partNames,
+  partOf,
+  printSlot,
+  propertyByCss,
+  propertyOf,
+  type PropertyRow as Row,
+  resetNode,
+  type Site,
+  STATES,
+  type State,
+  setSlot,
+  statesOf,
+  threadOf,
+  type Value,
+  WIDTHS,
+  type Width,
+  winner,
 } from '@cove/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useCommit, useSite } from '../session/context.tsx';
@@ -11,10 +36,18 @@ import { ContentFields } from './ContentFields.tsx';
 import { NodeChoices } from './NodeChoices.tsx';
 import { noEffect } from './noEffect.ts';
 import { PropertyRow } from './PropertyRow.tsx';
-import { PART_KINDS, resolveSubject, type Resolved, type Subject } from './subject.ts';
+import { PART_KINDS, type Resolved, resolveSubject, type Subject } from './subject.ts';
 import { WornPresets } from './WornPresets.tsx';
 
-const FACET_NAMES: Record<Facet, string> = { type: 'Type', colour: 'Colour', space: 'Space', line: 'Lines and corners', layout: 'Layout', effect: 'Effects', motion: 'Motion' };
+const FACET_NAMES: Record<Facet, string> = {
+  type: 'Type',
+  colour: 'Colour',
+  space: 'Space',
+  line: 'Lines and corners',
+  layout: 'Layout',
+  effect: 'Effects',
+  motion: 'Motion',
+};
 const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
 const matches = (row: Row, words: readonly string[]): boolean => {
@@ -26,7 +59,7 @@ interface Props {
   subject: Subject;
   onSubject(subject: Subject): void;
   /** The way down to the subject, which can be climbed. */
-  path: readonly { label: string; onSelect?: () => void }[];
+  path: readonly { id: string; label: string; onSelect?: () => void }[];
   onBox?(box: Row['box'] | null): void;
 }
 
@@ -35,25 +68,50 @@ export function Bench({ subject, onSubject, path, onBox }: Props) {
   const site = useSite();
   const resolved = useMemo(() => resolveSubject(site, subject), [site, subject]);
   if (!resolved) return <p className="p-4 text-muted">What was selected is no longer there.</p>;
-  return <Opened key={`${resolved.record}`} site={site} subject={subject} resolved={resolved} onSubject={onSubject} path={path} {...(onBox && { onBox })} />;
+  return (
+    <Opened
+      key={`${resolved.record}`}
+      site={site}
+      subject={subject}
+      resolved={resolved}
+      onSubject={onSubject}
+      path={path}
+      {...(onBox && { onBox })}
+    />
+  );
 }
 
-function Opened({ site, subject, resolved, onSubject, path, onBox }: Props & { site: Site; resolved: Resolved }) {
+function Opened({
+  site,
+  subject,
+  resolved,
+  onSubject,
+  path,
+  onBox,
+}: Props & { site: Site; resolved: Resolved }) {
   const [search, setSearch] = useState('');
   const words = useDeferredValue(search).toLowerCase().split(/\s+/).filter(Boolean);
   const commit = useCommit();
   const { scope, element, target, record } = resolved;
   const { part, state, width } = subject;
   const node = getRecord(site, record);
-  const parts = element ? partNames(element).map(name => ({ value: name, label: partOf(element, name)?.label ?? name })) : PART_KINDS.map(kind => ({ value: kind as string, label: titled(kind) }));
-  const states: readonly State[] = element ? ['rest', ...STATES.filter(it => statesOf(element, part).includes(it))] : STATES;
+  const parts = element
+    ? partNames(element).map(name => ({ value: name, label: partOf(element, name)?.label ?? name }))
+    : PART_KINDS.map(kind => ({ value: kind as string, label: titled(kind) }));
+  const states: readonly State[] = element
+    ? ['rest', ...STATES.filter(it => statesOf(element, part).includes(it))]
+    : STATES;
   const styles = node && 'styles' in node ? node.styles : {};
-  const setIn = (test: (slot: NonNullable<ReturnType<typeof parseSlot>>) => boolean) => Object.keys(styles).some(slot => {
-    const it = parseSlot(slot);
-    return it !== null && test(it);
-  });
+  const setIn = (test: (slot: NonNullable<ReturnType<typeof parseSlot>>) => boolean) =>
+    Object.keys(styles).some(slot => {
+      const it = parseSlot(slot);
+      return it !== null && test(it);
+    });
 
-  const contributions = useMemo(() => (scope ? contributionsTo(site, scope, part) : presetContributions(site, record, part)), [site, scope, part, record]);
+  const contributions = useMemo(
+    () => (scope ? contributionsTo(site, scope, part) : presetContributions(site, record, part)),
+    [site, scope, part, record],
+  );
   const rows = useMemo(() => {
     const here: [Row, Value][] = [];
     const presets: [Row, Contribution][] = [];
@@ -61,33 +119,61 @@ function Opened({ site, subject, resolved, onSubject, path, onBox }: Props & { s
     for (const row of PROPERTIES) {
       const list = contributions.get(row.name);
       const best = winner(list, state, width);
-      const own = list?.find(it => it.record === record && it.state === state && it.width === width && it.textStyle === null);
+      const own = list?.find(
+        it => it.record === record && it.state === state && it.width === width && it.textStyle === null,
+      );
       if (own) here.push([row, own.value]);
       else if (best?.origin === 'preset' && scope) presets.push([row, best]);
       else if (best) guide.push([row, best.value]);
+      else if (row.inherited && scope) {
+        const from = threadOf(site, scope, { part, state, width, property: row.name }).from;
+        if (from) guide.push([row, from.value]);
+      }
     }
     return { here, presets, guide };
-  }, [contributions, record, state, width, scope]);
+  }, [contributions, record, state, width, scope, site, part]);
 
   const found = words.length > 0 ? PROPERTIES.filter(row => matches(row, words)) : null;
   const asked = { part, state, width };
-  const holds = (row: Row) => winner(contributions.get(row.name), state, width)?.value ?? null;
+  const inherited = (row: Row) =>
+    row.inherited && scope
+      ? (threadOf(site, scope, { ...asked, property: row.name }).from?.value ?? null)
+      : null;
+  const holds = (row: Row) => winner(contributions.get(row.name), state, width)?.value ?? inherited(row);
   const isKnot = (row: Row) => rows.here.some(([it]) => it === row);
   const property = (row: Row, value: Value | null, knot: boolean) => (
-    <PropertyRow key={row.name} site={site} scope={scope} row={row} asked={asked} target={target} value={value} knot={knot} noEffect={knot || found ? noEffect(row, contributions, state, width) : null} {...(onBox && { onBox })} />
+    <PropertyRow
+      key={row.name}
+      site={site}
+      scope={scope}
+      row={row}
+      asked={asked}
+      target={target}
+      value={value}
+      knot={knot}
+      noEffect={knot || found ? noEffect(row, contributions, state, width) : null}
+      {...(onBox && { onBox })}
+    />
   );
   const knots = Object.keys(styles).length;
-  const facets = FACETS.map(facet => ({ facet, list: rows.guide.filter(([row]) => row.facet === facet) })).filter(({ list }) => list.length > 0);
+  const facets = FACETS.map(facet => ({
+    facet,
+    list: rows.guide.filter(([row]) => row.facet === facet),
+  })).filter(({ list }) => list.length > 0);
 
   return (
     <div className="flex h-full flex-col">
       <div className="grid gap-1.5 border-b border-hair px-3.5 py-3">
         <nav aria-label="Selected" className="flex flex-wrap items-center gap-x-1 text-[12px]">
-          {path.map(({ label, onSelect }, i) => (
-            <span key={`${i} ${label}`} className="flex items-center gap-1">
+          {path.map(({ id, label, onSelect }, i) => (
+            <span key={id} className="flex items-center gap-1">
               {i > 0 && <span className="text-muted">›</span>}
               {onSelect ? (
-                <button type="button" onClick={onSelect} className="max-w-36 truncate text-muted hover:text-teal hover:underline">
+                <button
+                  type="button"
+                  onClick={onSelect}
+                  className="max-w-36 truncate text-muted hover:text-teal hover:underline"
+                >
                   {label}
                 </button>
               ) : (
@@ -96,16 +182,50 @@ function Opened({ site, subject, resolved, onSubject, path, onBox }: Props & { s
             </span>
           ))}
         </nav>
-        <Choice label="Part" value={part} options={parts.map(it => ({ ...it, mark: setIn(slot => slot.part === it.value) }))} onChange={next => onSubject({ ...subject, part: next, state: element && state !== 'rest' && !statesOf(element, next).includes(state) ? 'rest' : state })} />
-        <Choice<State> label="State" value={state} options={states.map(it => ({ value: it, label: titled(it), mark: it !== 'rest' && setIn(slot => slot.part === part && slot.state === it) }))} onChange={next => onSubject({ ...subject, state: next })} />
-        <Choice<Width> label="Width" value={width} options={WIDTHS.map(it => ({ value: it, label: titled(it), mark: it !== 'wide' && setIn(slot => slot.part === part && slot.width === it) }))} onChange={next => onSubject({ ...subject, width: next })} />
+        <Choice
+          label="Part"
+          value={part}
+          options={parts.map(it => ({ ...it, mark: setIn(slot => slot.part === it.value) }))}
+          onChange={next =>
+            onSubject({
+              ...subject,
+              part: next,
+              state: element && state !== 'rest' && !statesOf(element, next).includes(state) ? 'rest' : state,
+            })
+          }
+        />
+        <Choice<State>
+          label="State"
+          value={state}
+          options={states.map(it => ({
+            value: it,
+            label: titled(it),
+            mark: it !== 'rest' && setIn(slot => slot.part === part && slot.state === it),
+          }))}
+          onChange={next => onSubject({ ...subject, state: next })}
+        />
+        <Choice<Width>
+          label="Width"
+          value={width}
+          options={WIDTHS.map(it => ({
+            value: it,
+            label: titled(it),
+            mark: it !== 'wide' && setIn(slot => slot.part === part && slot.width === it),
+          }))}
+          onChange={next => onSubject({ ...subject, width: next })}
+        />
       </div>
 
       <div className="thin-scroll flex-1 overflow-auto">
         {subject.type === 'node' && isNode(node) && (
           <section className="grid gap-3 border-b border-hair px-3.5 py-3">
             <NodeChoices site={site} node={node} />
-            {node.kind === 'widget' && <ContentFields site={site} widget={node} />}
+            {node.kind === 'widget' && element && Object.keys(element.content).length > 0 && (
+              <details open={Object.keys(element.content).length <= 2}>
+                <summary className="label-line mb-1 cursor-pointer">Words and links</summary>
+                <ContentFields site={site} widget={node} />
+              </details>
+            )}
           </section>
         )}
         {subject.type === 'element' && element && subject.variants.length > 0 && (
@@ -113,18 +233,39 @@ function Opened({ site, subject, resolved, onSubject, path, onBox }: Props & { s
             <Choice
               label="Set on"
               value={subject.target ?? 'default'}
-              options={[{ value: 'default', label: `Every ${element.label.toLowerCase()}` }, ...subject.variants.map(id => ({ value: id, label: `${nameOf(site, id)} only` }))]}
+              options={[
+                { value: 'default', label: `Every ${element.label.toLowerCase()}` },
+                ...subject.variants.map(id => ({ value: id, label: `${nameOf(site, id)} only` })),
+              ]}
               onChange={value => onSubject({ ...subject, target: value === 'default' ? null : value })}
             />
           </section>
         )}
         <div className="px-3.5 py-3">
-          <input type="search" aria-label="Find a property" placeholder="Find a property" value={search} onChange={event => setSearch(event.target.value)} className="h-7 w-full rounded border border-hair bg-paper px-2" />
+          <input
+            type="search"
+            aria-label="Find a property"
+            placeholder="Find a property"
+            value={search}
+            onChange={event => setSearch(event.target.value)}
+            className="h-7 w-full rounded border border-hair bg-paper px-2"
+          />
         </div>
         {found ? (
           <section aria-label="Found" className="px-3.5 pb-4">
             {found.length === 0 ? (
-              <Declarations site={site} source={search} apply={pairs => commit(pairs.flatMap(([row, value]) => setSlot(site, target, printSlot({ ...asked, property: row.name }), value)), 'Set declarations')} />
+              <Declarations
+                site={site}
+                source={search}
+                apply={pairs =>
+                  commit(
+                    pairs.flatMap(([row, value]) =>
+                      setSlot(site, target, printSlot({ ...asked, property: row.name }), value),
+                    ),
+                    'Set declarations',
+                  )
+                }
+              />
             ) : (
               <ul>{found.map(row => property(row, holds(row), isKnot(row)))}</ul>
             )}
@@ -140,14 +281,24 @@ function Opened({ site, subject, resolved, onSubject, path, onBox }: Props & { s
                       {knots} knot{knots > 1 ? 's' : ''}
                     </span>
                     {isNode(node) && (
-                      <Button kind="link" className="ml-2" onClick={() => commit(resetNode(site, node.id), 'Reset all that was set here')}>
+                      <Button
+                        kind="link"
+                        className="ml-2"
+                        onClick={() => commit(resetNode(site, node.id), 'Reset all that was set here')}
+                      >
                         Reset all
                       </Button>
                     )}
                   </>
                 )}
               </h3>
-              {rows.here.length === 0 ? <p className="text-muted">Nothing in this part, state and width. Find a property above, or change a value below.</p> : <ul>{rows.here.map(([row, value]) => property(row, value, true))}</ul>}
+              {rows.here.length === 0 ? (
+                <p className="text-muted">
+                  Nothing in this part, state and width. Find a property above, or change a value below.
+                </p>
+              ) : (
+                <ul>{rows.here.map(([row, value]) => property(row, value, true))}</ul>
+              )}
             </section>
             {subject.type === 'node' && isNode(node) && (
               <section aria-label="From presets" className="border-b border-hair px-3.5 py-3">
@@ -175,21 +326,49 @@ function Opened({ site, subject, resolved, onSubject, path, onBox }: Props & { s
 }
 
 /** A preset has no place of its own: what it sets is all there is. */
-function presetContributions(site: Site, id: string, part: string): ReadonlyMap<PropertyName, readonly Contribution[]> {
+function presetContributions(
+  site: Site,
+  id: string,
+  part: string,
+): ReadonlyMap<PropertyName, readonly Contribution[]> {
   const found = new Map<PropertyName, Contribution[]>();
   for (const [slot, value] of Object.entries(site.kinds.preset.get(id)?.styles ?? {})) {
     const it = parseSlot(slot);
     if (!it || it.property === 'textStyle' || it.part !== part) continue;
     const list = found.get(it.property) ?? [];
-    list.push({ origin: 'preset', record: id, slot, textStyle: null, value, on: true, state: it.state, width: it.width, rank: 0 });
+    list.push({
+      origin: 'preset',
+      record: id,
+      slot,
+      textStyle: null,
+      value,
+      on: true,
+      state: it.state,
+      width: it.width,
+      rank: 0,
+    });
     found.set(propertyOf(it.property).name, list);
   }
   return found;
 }
 
 /** A few lines of CSS typed into the search field are offered as what they say. */
-function Declarations({ site, source, apply }: { site: Site; source: string; apply(pairs: readonly (readonly [Row, Value])[]): void }) {
-  if (!source.includes(':')) return <p className="text-muted">No property has that name. Try an everyday word, such as “space around”, or type CSS, such as padding-top: 1rem.</p>;
+function Declarations({
+  site,
+  source,
+  apply,
+}: {
+  site: Site;
+  source: string;
+  apply(pairs: readonly (readonly [Row, Value])[]): void;
+}) {
+  if (!source.includes(':'))
+    return (
+      <p className="text-muted">
+        No property has that name. Try an everyday word, such as “space around”, or type CSS, such as
+        padding-top: 1rem.
+      </p>
+    );
   const read = parseDeclarations(source, site.kinds.token, propertyByCss);
   if (!read.ok) return <p className="text-madder">{read.problem.message}</p>;
   return (

@@ -1,4 +1,19 @@
-import { type Color, groupBy, literalOf, NO_REBINDS, parsePropertyValue, printColor, printTyped, type PropertyRow, ROLES, roleValue, type Scope, type Site, type Value, byOrder } from '@cove/core';
+import {
+  byOrder,
+  type Color,
+  groupBy,
+  literalOf,
+  NO_REBINDS,
+  type PropertyRow,
+  parsePropertyValue,
+  printColor,
+  printTyped,
+  ROLES,
+  roleValue,
+  type Scope,
+  type Site,
+  type Value,
+} from '@cove/core';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { ColourSliders } from '../ui/ColourSliders.tsx';
@@ -7,7 +22,12 @@ import { TypedField } from '../ui/TypedField.tsx';
 /** The colour a value ends in where it is set; null for what shows none. */
 export function colourOf(site: Site, scope: Scope | null, value: Value | null): Color | null {
   if (!value) return null;
-  const bound = value.type === 'role' ? (scope ? (roleValue(site, scope.scheme, value.role)?.value ?? null) : null) : value;
+  const bound =
+    value.type === 'role'
+      ? scope
+        ? (roleValue(site, scope.scheme, value.role)?.value ?? null)
+        : null
+      : value;
   const end = bound && literalOf(site.kinds.token, scope?.rebinds ?? NO_REBINDS, bound);
   return end?.type === 'color' ? end.value : null;
 }
@@ -15,7 +35,11 @@ export function colourOf(site: Site, scope: Scope | null, value: Value | null): 
 export const Chip = ({ color, large = false }: { color: Color | null; large?: boolean }) => (
   <span
     className={`inline-block shrink-0 rounded-sm border border-black/15 ${large ? 'size-5' : 'size-3.5'}`}
-    style={color ? { background: printColor(color) } : { background: 'linear-gradient(135deg, transparent 46%, currentcolor 47% 53%, transparent 54%)' }}
+    style={
+      color
+        ? { background: printColor(color) }
+        : { background: 'linear-gradient(135deg, transparent 46%, currentcolor 47% 53%, transparent 54%)' }
+    }
   />
 );
 
@@ -45,7 +69,13 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
         <Chip color={color} />
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content side="left" align="start" sideOffset={10} collisionPadding={8} className="thin-scroll z-30 max-h-[80vh] w-[272px] overflow-auto rounded-md border border-hair bg-paper p-3 text-base text-ink shadow-lg">
+        <Popover.Content
+          side="left"
+          align="start"
+          sideOffset={10}
+          collisionPadding={8}
+          className="thin-scroll z-30 max-h-[80vh] w-[272px] overflow-auto rounded-md border border-hair bg-paper p-3 text-base text-ink shadow-lg"
+        >
           <div className="grid gap-2">
             {[...groups].map(([group, tokens]) => (
               <div key={group}>
@@ -60,7 +90,15 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
                       aria-pressed={value?.type === 'token' && value.token === token.id}
                       onClick={() => pick({ type: 'token', token: token.id })}
                       className="size-6 rounded-sm border border-black/15 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-teal"
-                      style={{ background: printColor(colourOf(site, scope, { type: 'token', token: token.id }) ?? { space: 'srgb', coords: [0, 0, 0], alpha: 0 }) }}
+                      style={{
+                        background: printColor(
+                          colourOf(site, scope, { type: 'token', token: token.id }) ?? {
+                            space: 'srgb',
+                            coords: [0, 0, 0],
+                            alpha: 0,
+                          },
+                        ),
+                      }}
                     />
                   ))}
                 </div>
@@ -71,7 +109,11 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
               <ul className="mt-1 grid gap-px">
                 {roles.map(role => (
                   <li key={role.name}>
-                    <button type="button" onClick={() => pick({ type: 'role', role: role.name })} className="flex w-full items-center gap-2 rounded-sm px-1 py-0.5 text-left hover:bg-ground">
+                    <button
+                      type="button"
+                      onClick={() => pick({ type: 'role', role: role.name })}
+                      className="flex w-full items-center gap-2 rounded-sm px-1 py-0.5 text-left hover:bg-ground"
+                    >
                       <Chip color={colourOf(site, scope, { type: 'role', role: role.name })} />
                       {role.label}
                     </button>
@@ -80,7 +122,12 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
               </ul>
             </details>
             <div className="border-t border-hair pt-2">
-              <TypedField label="A colour of its own" text={value ? printTyped(value, site.kinds.token) : ''} parse={text => parsePropertyValue(text, row, site.kinds.token)} onCommit={onCommit} />
+              <TypedField
+                label="A colour of its own"
+                text={value ? printTyped(value, site.kinds.token) : ''}
+                parse={text => parsePropertyValue(text, row, site.kinds.token)}
+                onCommit={onCommit}
+              />
               <div className="mt-2">
                 <ColourSliders
                   color={color ?? { space: 'oklch', coords: [0.5, 0.1, 200], alpha: 1 }}

@@ -1,4 +1,16 @@
-import { type Content, elementNamed, isRichText, type LinkTarget, ok, parseLink, readLink, type Site, type WidgetRecord, fail, pagesInOrder } from '@cove/core';
+import {
+  type Content,
+  elementNamed,
+  fail,
+  isRichText,
+  type LinkTarget,
+  ok,
+  pagesInOrder,
+  parseLink,
+  readLink,
+  type Site,
+  type WidgetRecord,
+} from '@cove/core';
 import { useCommit } from '../session/context.tsx';
 import { Select } from '../ui/Select.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
@@ -17,15 +29,37 @@ const printLink = (link: LinkTarget | null): string => {
   }
 };
 
-function LinkField({ site, label, link, onChange }: { site: Site; label: string; link: LinkTarget | null; onChange(link: LinkTarget | null): void }) {
+function LinkField({
+  site,
+  label,
+  link,
+  onChange,
+}: {
+  site: Site;
+  label: string;
+  link: LinkTarget | null;
+  onChange(link: LinkTarget | null): void;
+}) {
   const page = link?.type === 'page' || link?.type === 'section' ? link.page : '';
   return (
     <div className="grid gap-1">
       <Select
         label={label}
         value={page || (link ? 'away' : '')}
-        options={[{ value: '', label: 'Nowhere' }, ...pagesInOrder(site).map(it => ({ value: it.id, label: it.title })), { value: 'away', label: 'Somewhere else …' }]}
-        onChange={value => onChange(value === '' ? null : value === 'away' ? { type: 'url', href: 'https://tolvane.example/' } : { type: 'page', page: value })}
+        options={[
+          { value: '', label: 'Nowhere' },
+          ...pagesInOrder(site).map(it => ({ value: it.id, label: it.title })),
+          { value: 'away', label: 'Somewhere else …' },
+        ]}
+        onChange={value =>
+          onChange(
+            value === ''
+              ? null
+              : value === 'away'
+                ? { type: 'url', href: 'https://tolvane.example/' }
+                : { type: 'page', page: value },
+          )
+        }
       />
       {link && page === '' && (
         <TypedField
@@ -34,7 +68,13 @@ function LinkField({ site, label, link, onChange }: { site: Site; label: string;
           text={printLink(link)}
           parse={text => {
             const target = parseLink(text);
-            return target ? ok(target) : fail({ code: 'bad-link', message: 'Write an address that begins with https://, a mail address, or a telephone number.' });
+            return target
+              ? ok(target)
+              : fail({
+                  code: 'bad-link',
+                  message:
+                    'Write an address that begins with https://, a mail address, or a telephone number.',
+                });
           }}
           onCommit={onChange}
         />
@@ -47,30 +87,67 @@ function LinkField({ site, label, link, onChange }: { site: Site; label: string;
 export function ContentFields({ site, widget }: { site: Site; widget: WidgetRecord }) {
   const commit = useCommit();
   const { content: fields, label } = elementNamed(widget.widget);
-  const set = (field: string, value: Content) => commit([{ op: 'set', id: widget.id, path: ['content', field], value }], `Edit ${label.toLowerCase()}`);
+  const set = (field: string, value: Content) =>
+    commit([{ op: 'set', id: widget.id, path: ['content', field], value }], `Edit ${label.toLowerCase()}`);
   return (
     <div className="grid gap-2">
       {Object.entries(fields).map(([name, field]) => {
         const value = widget.content[name] ?? null;
         switch (field.type) {
           case 'plain':
-            return <TypedField key={name} label={field.label} text={typeof value === 'string' ? value : ''} mono={false} parse={text => ok(text)} onCommit={text => set(name, text)} className="[&_input]:border-hair" />;
+            return (
+              <TypedField
+                key={name}
+                label={field.label}
+                text={typeof value === 'string' ? value : ''}
+                mono={false}
+                parse={text => ok(text)}
+                onCommit={text => set(name, text)}
+                className="[&_input]:border-hair"
+              />
+            );
           case 'rich':
-            return <RichField key={`${widget.id} ${name}`} label={field.label} value={isRichText(value) ? value : []} onChange={text => set(name, text)} />;
+            return (
+              <RichField
+                key={`${widget.id} ${name}`}
+                label={field.label}
+                value={isRichText(value) ? value : []}
+                onChange={text => set(name, text)}
+              />
+            );
           case 'link':
-            return <LinkField key={name} site={site} label={field.label} link={readLink(value)} onChange={link => set(name, link)} />;
+            return (
+              <LinkField
+                key={name}
+                site={site}
+                label={field.label}
+                link={readLink(value)}
+                onChange={link => set(name, link)}
+              />
+            );
           case 'asset':
             return (
               <Select
                 key={name}
                 label={field.label}
                 value={typeof value === 'string' ? value : ''}
-                options={[{ value: '', label: 'None' }, ...[...site.kinds.asset.values()].map(asset => ({ value: asset.id, label: asset.name }))]}
+                options={[
+                  { value: '', label: 'None' },
+                  ...[...site.kinds.asset.values()].map(asset => ({ value: asset.id, label: asset.name })),
+                ]}
                 onChange={id => set(name, id === '' ? null : id)}
               />
             );
           case 'choice':
-            return <Select key={name} label={field.label} value={String(value ?? '')} options={field.options.map(option => ({ value: String(option), label: String(option) }))} onChange={text => set(name, field.options.find(option => String(option) === text) ?? null)} />;
+            return (
+              <Select
+                key={name}
+                label={field.label}
+                value={String(value ?? '')}
+                options={field.options.map(option => ({ value: String(option), label: String(option) }))}
+                onChange={text => set(name, field.options.find(option => String(option) === text) ?? null)}
+              />
+            );
           default:
             return null;
         }

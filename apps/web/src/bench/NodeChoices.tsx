@@ -8,7 +8,9 @@ const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 export function NodeChoices({ site, node }: { site: Site; node: NodeRecord }) {
   const commit = useCommit();
   const element = elementOfNode(node);
-  const axes = element.axes.map(axis => ({ axis, variants: variantsOf(site, element.name, axis) })).filter(({ variants }) => variants.length > 0);
+  const axes = element.axes
+    .map(axis => ({ axis, variants: variantsOf(site, element.name, axis) }))
+    .filter(({ variants }) => variants.length > 0);
   if (node.kind !== 'section' && axes.length === 0) return null;
   return (
     <div className="grid grid-cols-2 gap-2">
@@ -16,8 +18,18 @@ export function NodeChoices({ site, node }: { site: Site; node: NodeRecord }) {
         <Select
           label="Scheme"
           value={node.scheme ?? ''}
-          options={[{ value: '', label: 'As the page' }, ...[...site.kinds.scheme.values()].sort(byOrder).map(({ id, name }) => ({ value: id, label: name }))]}
-          onChange={value => commit([{ op: 'set', id: node.id, path: ['scheme'], value: value === '' ? null : value }], 'Choose a scheme')}
+          options={[
+            { value: '', label: 'As the page' },
+            ...[...site.kinds.scheme.values()]
+              .sort(byOrder)
+              .map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          onChange={value =>
+            commit(
+              [{ op: 'set', id: node.id, path: ['scheme'], value: value === '' ? null : value }],
+              'Choose a scheme',
+            )
+          }
         />
       )}
       {axes.map(({ axis, variants }) => (
@@ -25,8 +37,20 @@ export function NodeChoices({ site, node }: { site: Site; node: NodeRecord }) {
           key={axis}
           label={titled(axis)}
           value={node.variants[axis] ?? ''}
-          options={[{ value: '', label: 'As the default' }, ...variants.map(({ id, name }) => ({ value: id, label: name }))]}
-          onChange={value => commit([value === '' ? { op: 'unset', id: node.id, path: ['variants', axis] } : { op: 'set', id: node.id, path: ['variants', axis], value }], `Choose ${axis}`)}
+          options={[
+            { value: '', label: 'As the default' },
+            ...variants.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          onChange={value =>
+            commit(
+              [
+                value === ''
+                  ? { op: 'unset', id: node.id, path: ['variants', axis] }
+                  : { op: 'set', id: node.id, path: ['variants', axis], value },
+              ],
+              `Choose ${axis}`,
+            )
+          }
         />
       ))}
     </div>

@@ -1,4 +1,16 @@
-import { type Asked, isLoose, parsePropertyValue, printTyped, type PropertyRow as Row, type Scope, setSlot, type Site, type StyleTarget, type Value, printSlot } from '@cove/core';
+import {
+  type Asked,
+  isLoose,
+  parsePropertyValue,
+  printSlot,
+  printTyped,
+  type PropertyRow as Row,
+  type Scope,
+  type Site,
+  type StyleTarget,
+  setSlot,
+  type Value,
+} from '@cove/core';
 import { useState } from 'react';
 import { useCommit, useSession } from '../session/context.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
@@ -20,32 +32,54 @@ interface Props {
   onBox?(box: Row['box'] | null): void;
 }
 
+/** A token is known by its group and name; its whole path is there to be typed. */
+const short = (text: string) => text.replace(/^\{\w+\.(.*)\}$/, '$1');
+
 /** One property: its name, a control made for its type, its value, and its thread. */
 export function PropertyRow({ site, scope, row, asked, target, value, knot, noEffect, onBox }: Props) {
   const [open, setOpen] = useState(false);
   const session = useSession();
   const commit = useCommit();
   const slot = printSlot({ ...asked, property: row.name });
-  const set = (next: Value) => commit(setSlot(session.site, target, slot, next), `Set ${row.label.toLowerCase()}`);
+  const set = (next: Value) =>
+    commit(setSlot(session.site, target, slot, next), `Set ${row.label.toLowerCase()}`);
   const show = (next: Value | null) => session.show(next && setSlot(session.site, target, slot, next));
   const text = value ? printTyped(value, site.kinds.token) : '';
   const loose = knot && value !== null && isLoose(value);
   return (
     <li data-property={row.name}>
-      <div className="grid grid-cols-[104px_16px_1fr_auto_28px] items-center gap-x-1.5">
+      <div className="grid grid-cols-[108px_14px_1fr_auto_24px] items-center gap-x-1.5">
         <span className={`truncate ${knot ? '' : 'text-muted'}`} title={`${row.label} (${row.css})`}>
           {row.label}
         </span>
-        <span className="flex items-center">{row.accepts.includes('color') && <ColourControl site={site} scope={scope} row={row} value={value} onShow={show} onCommit={set} />}</span>
+        <span className="flex items-center">
+          {row.accepts.includes('color') && (
+            <ColourControl site={site} scope={scope} row={row} value={value} onShow={show} onCommit={set} />
+          )}
+        </span>
         {row.accepts.length === 0 && row.keywords ? (
-          <select aria-label={row.label} value={text} onChange={event => set({ type: 'keyword', value: event.target.value })} className="h-6 min-w-0 rounded-sm border border-transparent bg-transparent font-mono text-[12px] hover:border-hair">
+          <select
+            aria-label={row.label}
+            value={text}
+            onChange={event => set({ type: 'keyword', value: event.target.value })}
+            className="h-6 min-w-0 rounded-sm border border-transparent bg-transparent font-mono text-[12px] hover:border-hair"
+          >
             {text === '' && <option value="">not set</option>}
             {row.keywords.map(word => (
               <option key={word}>{word}</option>
             ))}
           </select>
         ) : (
-          <TypedField label={row.label} hideLabel text={text} parse={typed => parsePropertyValue(typed, row, site.kinds.token)} onCommit={set} onFocus={() => onBox?.(row.box ?? null)} onBlur={() => onBox?.(null)} />
+          <TypedField
+            label={row.label}
+            hideLabel
+            text={text}
+            display={short(text)}
+            parse={typed => parsePropertyValue(typed, row, site.kinds.token)}
+            onCommit={set}
+            onFocus={() => onBox?.(row.box ?? null)}
+            onBlur={() => onBox?.(null)}
+          />
         )}
         {loose ? (
           <span className="text-small text-madder" title="This value comes from no token of the guide">
@@ -54,10 +88,22 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
         ) : (
           <span />
         )}
-        {scope ? <ThreadMark knot={knot} open={open} label={row.label} onToggle={() => setOpen(!open)} /> : <span />}
+        {scope ? (
+          <ThreadMark knot={knot} open={open} label={row.label} onToggle={() => setOpen(!open)} />
+        ) : (
+          <span />
+        )}
       </div>
       {noEffect && <p className="pb-1 text-small text-muted">No effect here: {noEffect}</p>}
-      {open && scope && <ThreadView site={site} scope={scope} asked={{ ...asked, property: row.name }} target={target} own={knot ? slot : null} />}
+      {open && scope && (
+        <ThreadView
+          site={site}
+          scope={scope}
+          asked={{ ...asked, property: row.name }}
+          target={target}
+          own={knot ? slot : null}
+        />
+      )}
     </li>
   );
 }

@@ -4,7 +4,8 @@ import StarterKit from '@tiptap/starter-kit';
 import { useEffect, useRef } from 'react';
 
 /** A link as the editor keeps it: our own target, written as JSON in its address. */
-const hrefOf = (link: LinkTarget): string => (link.type === 'url' ? link.href : `cove:${JSON.stringify(link)}`);
+const hrefOf = (link: LinkTarget): string =>
+  link.type === 'url' ? link.href : `cove:${JSON.stringify(link)}`;
 
 function linkOf(href: unknown): LinkTarget | null {
   if (typeof href !== 'string') return null;
@@ -24,7 +25,13 @@ export function toEditor(text: RichText): JSONContent {
       ...(run.link ? [{ type: 'link', attrs: { href: hrefOf(run.link) } }] : []),
     ],
   });
-  return { type: 'doc', content: text.map(runs => ({ type: 'paragraph', content: runs.filter(run => run.text !== '').map(node) })) };
+  return {
+    type: 'doc',
+    content: text.map(runs => ({
+      type: 'paragraph',
+      content: runs.filter(run => run.text !== '').map(node),
+    })),
+  };
 }
 
 export function fromEditor(doc: JSONContent): RichText {
@@ -33,20 +40,52 @@ export function fromEditor(doc: JSONContent): RichText {
       if (node.type !== 'text' || node.text === undefined) return [];
       const has = (type: string) => node.marks?.some(mark => mark.type === type);
       const link = linkOf(node.marks?.find(mark => mark.type === 'link')?.attrs?.href);
-      return [{ text: node.text, ...(has('bold') && { strong: true }), ...(has('italic') && { emphasis: true }), ...(has('code') && { code: true }), ...(link && { link }) }];
+      return [
+        {
+          text: node.text,
+          ...(has('bold') && { strong: true }),
+          ...(has('italic') && { emphasis: true }),
+          ...(has('code') && { code: true }),
+          ...(link && { link }),
+        },
+      ];
     }),
   );
 }
 
 const EXTENSIONS = [
   StarterKit.configure({
-    heading: false, blockquote: false, bulletList: false, orderedList: false, listItem: false, codeBlock: false, horizontalRule: false, hardBreak: false, strike: false, underline: false, undoRedo: false, trailingNode: false,
-    link: { openOnClick: false, autolink: false, protocols: ['cove'], isAllowedUri: uri => linkOf(uri) !== null },
+    heading: false,
+    blockquote: false,
+    bulletList: false,
+    orderedList: false,
+    listItem: false,
+    codeBlock: false,
+    horizontalRule: false,
+    hardBreak: false,
+    strike: false,
+    underline: false,
+    undoRedo: false,
+    trailingNode: false,
+    link: {
+      openOnClick: false,
+      autolink: false,
+      protocols: ['cove'],
+      isAllowedUri: uri => linkOf(uri) !== null,
+    },
   }),
 ];
 
 /** Text with emphasis, code and links; each pause in typing is one step of undo. */
-export function RichField({ label, value, onChange }: { label: string; value: RichText; onChange(value: RichText): void }) {
+export function RichField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: RichText;
+  onChange(value: RichText): void;
+}) {
   const written = useRef(JSON.stringify(value));
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const change = useRef(onChange);
@@ -61,7 +100,15 @@ export function RichField({ label, value, onChange }: { label: string; value: Ri
   const editor = useEditor({
     extensions: EXTENSIONS,
     content: toEditor(value),
-    editorProps: { attributes: { 'aria-label': label, role: 'textbox', 'aria-multiline': 'true', class: 'min-h-16 rounded border border-hair bg-paper px-2 py-1 [&_a]:text-teal [&_a]:underline [&_p]:mb-1' } },
+    editorProps: {
+      attributes: {
+        'aria-label': label,
+        role: 'textbox',
+        'aria-multiline': 'true',
+        class:
+          'min-h-16 rounded border border-hair bg-paper px-2 py-1 [&_a]:text-teal [&_a]:underline [&_p]:mb-1',
+      },
+    },
     onUpdate: ({ editor: it }) => {
       clearTimeout(timer.current);
       timer.current = setTimeout(() => flush(it), 600);

@@ -1,4 +1,22 @@
-import { type Asked, getRecord, type Hidden, type Id, keptElsewhere, printTyped, roleNamed, type Scope, setSlot, type Site, type Slot, parseSlot, printSlot, type StyleTarget, threadOf, type Value, type Via } from '@cove/core';
+import {
+  type Asked,
+  getRecord,
+  type Hidden,
+  type Id,
+  keptElsewhere,
+  parseSlot,
+  printSlot,
+  printTyped,
+  roleNamed,
+  type Scope,
+  type Site,
+  type Slot,
+  type StyleTarget,
+  setSlot,
+  threadOf,
+  type Value,
+  type Via,
+} from '@cove/core';
 import { useCommit } from '../session/context.tsx';
 import { useGo } from '../shell/go.ts';
 import { nameOf } from '../shell/names.ts';
@@ -21,7 +39,19 @@ const originName = (site: Site, origin: string, record: Id | null): string => {
 };
 
 /** The way of one value, unrolled: where it was set, what it passes, what it hides. Each step leads to its place. */
-export function ThreadView({ site, scope, asked, target, own }: { site: Site; scope: Scope; asked: Asked; target: StyleTarget; /** Slot that is set here, where one is. */ own: Slot | null }) {
+export function ThreadView({
+  site,
+  scope,
+  asked,
+  target,
+  own,
+}: {
+  site: Site;
+  scope: Scope;
+  asked: Asked;
+  target: StyleTarget /** Slot that is set here, where one is. */;
+  own: Slot | null;
+}) {
   const go = useGo();
   const commit = useCommit();
   const thread = threadOf(site, scope, asked);
@@ -39,7 +69,8 @@ export function ThreadView({ site, scope, asked, target, own }: { site: Site; sc
     if ('role' in via)
       return (
         <>
-          {link(via.scheme, nameOf(site, via.scheme))}: {roleNamed(via.role)?.label ?? via.role} = <code>{typed(via.value)}</code>
+          {link(via.scheme, nameOf(site, via.scheme))}: {roleNamed(via.role)?.label ?? via.role} ={' '}
+          <code>{typed(via.value)}</code>
         </>
       );
     return (
@@ -56,7 +87,9 @@ export function ThreadView({ site, scope, asked, target, own }: { site: Site; sc
         <div className="relative">
           <span className="absolute top-1.5 -left-[21px] size-2 rounded-full bg-madder" />
           {link(from.record, originName(site, from.origin, from.record))}: <code>{typed(from.value)}</code>
-          {from.textStyle && <span className="text-muted"> through {link(from.textStyle, nameOf(site, from.textStyle))}</span>}
+          {from.textStyle && (
+            <span className="text-muted"> through {link(from.textStyle, nameOf(site, from.textStyle))}</span>
+          )}
           {from.inherited && (
             <span className="text-muted">
               {' '}
@@ -68,7 +101,10 @@ export function ThreadView({ site, scope, asked, target, own }: { site: Site; sc
         <p className="text-muted">Nobody sets this; the browser’s first value holds.</p>
       )}
       {thread.via.map((via, i) => (
-        <div key={'role' in via ? `role ${via.role}` : `${via.token} ${i}`} className="flex flex-wrap items-center gap-x-1 pl-3">
+        <div
+          key={'role' in via ? `role ${via.role}` : `${via.token} ${i}`}
+          className="flex flex-wrap items-center gap-x-1 pl-3"
+        >
           <Chip color={colourOf(site, scope, via.value)} />
           <span>{step(via)}</span>
         </div>
@@ -90,12 +126,26 @@ export function ThreadView({ site, scope, asked, target, own }: { site: Site; sc
       {own !== null && kept.length > 0 && thread.from && (
         <div className="mt-1 grid gap-0.5 text-muted">
           {kept.map(it => {
-            const situation = [it.state === 'rest' ? null : it.state, it.width === 'wide' ? null : it.width].filter(Boolean).join(' at ');
-            const slot = printSlot({ part: parseSlot(own)?.part ?? asked.part, state: it.state, width: it.width, property: asked.property });
+            const situation = [it.state === 'rest' ? null : it.state, it.width === 'wide' ? null : it.width]
+              .filter(Boolean)
+              .join(' at ');
+            const slot = printSlot({
+              part: parseSlot(own)?.part ?? asked.part,
+              state: it.state,
+              width: it.width,
+              property: asked.property,
+            });
             return (
               <p key={`${it.record} ${it.slot}`}>
                 {situation} keeps <code>{typed(it.value)}</code>.{' '}
-                <Button kind="link" className="h-auto!" onClick={() => thread.from && commit(setSlot(site, target, slot, thread.from.value), `Set ${situation} too`)}>
+                <Button
+                  kind="link"
+                  className="h-auto!"
+                  onClick={() =>
+                    thread.from &&
+                    commit(setSlot(site, target, slot, thread.from.value), `Set ${situation} too`)
+                  }
+                >
                   Set it there too
                 </Button>
               </p>

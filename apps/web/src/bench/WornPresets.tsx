@@ -1,4 +1,14 @@
-import { byOrder, type Id, makePreset, moveWear, type NodeRecord, type Site, switchPreset, takeOff, wearPreset } from '@cove/core';
+import {
+  byOrder,
+  type Id,
+  makePreset,
+  moveWear,
+  type NodeRecord,
+  type Site,
+  switchPreset,
+  takeOff,
+  wearPreset,
+} from '@cove/core';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -11,8 +21,12 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
   const commit = useCommit();
   const go = useGo();
   const [naming, setNaming] = useState<string | null>(null);
-  const worn = Object.entries(node.wears).map(([id, wear]) => ({ id, ...wear })).sort(byOrder);
-  const others = [...site.kinds.preset.values()].sort(byOrder).filter(preset => !worn.some(wear => wear.preset === preset.id));
+  const worn = Object.entries(node.wears)
+    .map(([id, wear]) => ({ id, ...wear }))
+    .sort(byOrder);
+  const others = [...site.kinds.preset.values()]
+    .sort(byOrder)
+    .filter(preset => !worn.some(wear => wear.preset === preset.id));
   const nameOf = (id: Id) => site.kinds.preset.get(id)?.name ?? id;
   const make = (name: string) => {
     const made = makePreset(site, node.id, name);
@@ -25,19 +39,49 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
       <ul aria-label="Presets worn">
         {worn.map(({ id, preset, on }, i) => (
           <li key={id} className="group flex h-7 items-center gap-1">
-            <button type="button" className={`mr-auto truncate text-left font-semibold hover:text-teal hover:underline ${on ? '' : 'text-muted line-through'}`} onClick={() => go(preset)}>
+            <button
+              type="button"
+              className={`mr-auto truncate text-left font-semibold hover:text-teal hover:underline ${on ? '' : 'text-muted line-through'}`}
+              onClick={() => go(preset)}
+            >
               {nameOf(preset)}
             </button>
-            <Button aria-label={`Move ${nameOf(preset)} earlier`} disabled={i === 0} className="w-6 justify-center px-0!" onClick={() => commit(moveWear(site, node.id, id, -1), 'Move a preset')}>
+            <Button
+              aria-label={`Move ${nameOf(preset)} earlier`}
+              disabled={i === 0}
+              className="w-6 justify-center px-0!"
+              onClick={() => commit(moveWear(site, node.id, id, -1), 'Move a preset')}
+            >
               <ArrowUp size={13} />
             </Button>
-            <Button aria-label={`Move ${nameOf(preset)} later`} disabled={i === worn.length - 1} className="w-6 justify-center px-0!" onClick={() => commit(moveWear(site, node.id, id, 1), 'Move a preset')}>
+            <Button
+              aria-label={`Move ${nameOf(preset)} later`}
+              disabled={i === worn.length - 1}
+              className="w-6 justify-center px-0!"
+              onClick={() => commit(moveWear(site, node.id, id, 1), 'Move a preset')}
+            >
               <ArrowDown size={13} />
             </Button>
-            <Button aria-label={`Take off ${nameOf(preset)}`} className="w-6 justify-center px-0!" onClick={() => commit(takeOff(node.id, id), `Take off ${nameOf(preset)}`)}>
+            <Button
+              aria-label={`Take off ${nameOf(preset)}`}
+              className="w-6 justify-center px-0!"
+              onClick={() => commit(takeOff(node.id, id), `Take off ${nameOf(preset)}`)}
+            >
               <X size={13} />
             </Button>
-            <Button kind="link" role="switch" aria-checked={on} aria-label={`${nameOf(preset)} is worn`} className="w-7 justify-end" onClick={() => commit(switchPreset(site, node.id, id), on ? `Switch off ${nameOf(preset)}` : `Switch on ${nameOf(preset)}`)}>
+            <Button
+              kind="link"
+              role="switch"
+              aria-checked={on}
+              aria-label={`${nameOf(preset)} is worn`}
+              className="w-7 justify-end"
+              onClick={() =>
+                commit(
+                  switchPreset(site, node.id, id),
+                  on ? `Switch off ${nameOf(preset)}` : `Switch on ${nameOf(preset)}`,
+                )
+              }
+            >
               {on ? 'on' : 'off'}
             </Button>
           </li>
@@ -63,7 +107,12 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
         </select>
       )}
       {naming === null ? (
-        <Button kind="link" disabled={Object.keys(node.styles).length === 0} title={Object.keys(node.styles).length === 0 ? 'Set a value here first' : undefined} onClick={() => setNaming('')}>
+        <Button
+          kind="link"
+          disabled={Object.keys(node.styles).length === 0}
+          title={Object.keys(node.styles).length === 0 ? 'Set a value here first' : undefined}
+          onClick={() => setNaming('')}
+        >
           Make a preset of what is set here
         </Button>
       ) : (
@@ -74,8 +123,16 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
             if (naming.trim() !== '') make(naming.trim());
           }}
         >
-          {/* biome-ignore lint/a11y/noAutofocus: the field appears because its button was pressed */}
-          <input autoFocus aria-label="Name of the preset" value={naming} maxLength={80} onChange={event => setNaming(event.target.value)} onKeyDown={event => event.key === 'Escape' && setNaming(null)} className="h-7 min-w-0 flex-1 rounded border border-hair bg-paper px-2" placeholder="Its name" />
+          <input
+            ref={element => element?.focus()}
+            aria-label="Name of the preset"
+            value={naming}
+            maxLength={80}
+            onChange={event => setNaming(event.target.value)}
+            onKeyDown={event => event.key === 'Escape' && setNaming(null)}
+            className="h-7 min-w-0 flex-1 rounded border border-hair bg-paper px-2"
+            placeholder="Its name"
+          />
           <Button type="submit" kind="main" disabled={naming.trim() === ''}>
             Make
           </Button>

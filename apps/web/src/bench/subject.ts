@@ -1,4 +1,21 @@
-import { elementNamed, elementOfNode, type ElementType, getRecord, type Id, isNode, nodeScope, pageScope, type PartKind, placedId, type Scope, type Site, specimenScope, type State, type StyleTarget, type Width } from '@cove/core';
+import {
+  type ElementType,
+  elementNamed,
+  elementOfNode,
+  getRecord,
+  type Id,
+  isNode,
+  nodeScope,
+  type PartKind,
+  pageScope,
+  placedId,
+  type Scope,
+  type Site,
+  type State,
+  type StyleTarget,
+  specimenScope,
+  type Width,
+} from '@cove/core';
 
 interface Situation {
   part: string;
@@ -32,12 +49,22 @@ export function resolveSubject(site: Site, subject: Subject): Resolved | null {
       if (!page) return null;
       if (subject.node === page.id) {
         const scope = pageScope(site, page);
-        return { scope, element: scope.element, target: { type: 'default', element: 'page' }, record: placedId({ kind: 'default', element: 'page', place: null }) };
+        return {
+          scope,
+          element: scope.element,
+          target: { type: 'default', element: 'page' },
+          record: placedId({ kind: 'default', element: 'page', place: null }),
+        };
       }
       const node = getRecord(site, subject.node);
       const scope = nodeScope(site, subject.page, subject.node);
       if (!isNode(node) || !scope) return null;
-      return { scope, element: elementOfNode(node), target: { type: 'record', id: node.id }, record: node.id };
+      return {
+        scope,
+        element: elementOfNode(node),
+        target: { type: 'record', id: node.id },
+        record: node.id,
+      };
     }
     case 'element': {
       const element = elementNamed(subject.element);
@@ -48,10 +75,28 @@ export function resolveSubject(site: Site, subject: Subject): Resolved | null {
       }
       const scope = specimenScope(element, subject.scheme, variants);
       const onVariant = subject.target !== null && site.kinds.variant.has(subject.target);
-      const target: StyleTarget = onVariant && subject.target !== null ? { type: 'record', id: subject.target } : { type: 'default', element: element.name };
-      return { scope, element, target, record: target.type === 'record' ? target.id : placedId({ kind: 'default', element: element.name, place: null }) };
+      const target: StyleTarget =
+        onVariant && subject.target !== null
+          ? { type: 'record', id: subject.target }
+          : { type: 'default', element: element.name };
+      return {
+        scope,
+        element,
+        target,
+        record:
+          target.type === 'record'
+            ? target.id
+            : placedId({ kind: 'default', element: element.name, place: null }),
+      };
     }
     case 'preset':
-      return site.kinds.preset.has(subject.preset) ? { scope: null, element: null, target: { type: 'record', id: subject.preset }, record: subject.preset } : null;
+      return site.kinds.preset.has(subject.preset)
+        ? {
+            scope: null,
+            element: null,
+            target: { type: 'record', id: subject.preset },
+            record: subject.preset,
+          }
+        : null;
   }
 }

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 
-const EMPTY = '<!doctype html><html><head><meta name="viewport" content="width=device-width"></head><body></body></html>';
+const EMPTY =
+  '<!doctype html><html><head><meta name="viewport" content="width=device-width"></head><body></body></html>';
 
 export type View = Window & typeof globalThis;
 

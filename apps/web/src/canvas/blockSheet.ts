@@ -47,7 +47,9 @@ export class BlockSheet {
   private rule(selector: string) {
     let rule = this.rules.get(selector);
     if (!rule) {
-      const made = this.sheet.cssRules[this.sheet.insertRule(`${selector}{}`, this.sheet.cssRules.length)] as CSSStyleRule;
+      const made = this.sheet.cssRules[
+        this.sheet.insertRule(`${selector}{}`, this.sheet.cssRules.length)
+      ] as CSSStyleRule;
       rule = { style: made.style, values: new Map() };
       this.rules.set(selector, rule);
     }

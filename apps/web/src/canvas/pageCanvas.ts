@@ -1,7 +1,26 @@
-import { elementOfNode, getRecord, hostOf, type Id, isNode, type MarkupOptions, type NodeRecord, nodeScope, pageScope, parseSlot, printHtml, renderBody, renderNode, type Site, type SiteRecord, type State, type Styles } from '@cove/core';
+import {
+  elementOfNode,
+  getRecord,
+  hostOf,
+  type Id,
+  isNode,
+  type MarkupOptions,
+  type NodeRecord,
+  nodeScope,
+  pageScope,
+  parseSlot,
+  printHtml,
+  renderBody,
+  renderNode,
+  type Site,
+  type SiteRecord,
+  type State,
+  type Styles,
+} from '@cove/core';
 import { StyleEngine } from './styleEngine.ts';
 
-const partsOf = (styles: Styles): string => [...new Set(Object.keys(styles).map(slot => parseSlot(slot)?.part ?? ''))].sort().join(' ');
+const partsOf = (styles: Styles): string =>
+  [...new Set(Object.keys(styles).map(slot => parseSlot(slot)?.part ?? ''))].sort().join(' ');
 
 /** A page in a document of its own, kept equal to a site: styles by rule, content by node. */
 export class PageCanvas {
@@ -17,7 +36,11 @@ export class PageCanvas {
     private readonly page: Id,
   ) {
     this.engine = new StyleEngine(document, view, 'canvas', '.skip{display:none}');
-    this.options = { marks: true, links: false, assetUrl: asset => `/api/sites/${siteId}/assets/${asset.file}` };
+    this.options = {
+      marks: true,
+      links: false,
+      assetUrl: asset => `/api/sites/${siteId}/assets/${asset.file}`,
+    };
   }
 
   /** Shows the site; `touched` tells what may differ from the last time, null that anything may. */
@@ -45,7 +68,8 @@ export class PageCanvas {
     const body = renderBody(site, page, this.options);
     const { document } = this;
     document.documentElement.lang = [...site.kinds.settings.values()][0]?.language ?? 'en';
-    for (const [name, value] of Object.entries(body.attrs)) if (value != null) document.body.setAttribute(name, String(value));
+    for (const [name, value] of Object.entries(body.attrs))
+      if (value != null) document.body.setAttribute(name, String(value));
     document.body.innerHTML = body.children.map(printHtml).join('');
   }
 
@@ -67,15 +91,19 @@ export class PageCanvas {
 
   /** How much markup an edited record alters. */
   private need(was: SiteRecord | undefined, is: SiteRecord | undefined): 'nothing' | 'node' | 'all' {
-    if (!was || !is) return (was ?? is)?.kind === 'token' || (was ?? is)?.kind === 'asset' ? 'nothing' : 'all';
+    if (!was || !is)
+      return (was ?? is)?.kind === 'token' || (was ?? is)?.kind === 'asset' ? 'nothing' : 'all';
     if (isNode(was) && isNode(is)) {
       if (was.at.parent !== is.at.parent || was.at.order !== is.at.order) return 'all';
-      const onlyStyles = Object.keys(is).every(key => key === 'styles' || Reflect.get(was, key) === Reflect.get(is, key));
+      const onlyStyles = Object.keys(is).every(
+        key => key === 'styles' || Reflect.get(was, key) === Reflect.get(is, key),
+      );
       return onlyStyles && partsOf(was.styles) === partsOf(is.styles) ? 'nothing' : 'node';
     }
     if (is.kind === 'token' || is.kind === 'scheme') return 'nothing';
     // Which classes a part bears depends on which parts a record speaks of, not on what it says.
-    if ('styles' in is && 'styles' in was && is.kind !== 'textStyle') return partsOf(was.styles) === partsOf(is.styles) ? 'nothing' : 'all';
+    if ('styles' in is && 'styles' in was && is.kind !== 'textStyle')
+      return partsOf(was.styles) === partsOf(is.styles) ? 'nothing' : 'all';
     if (is.kind === 'textStyle') return 'nothing';
     return 'all';
   }
@@ -84,7 +112,8 @@ export class PageCanvas {
     const element = this.find(node.id);
     if (!element) return;
     const page = site.kinds.page.get(this.page);
-    const outer = node.kind === 'section' ? page && pageScope(site, page) : nodeScope(site, this.page, node.at.parent);
+    const outer =
+      node.kind === 'section' ? page && pageScope(site, page) : nodeScope(site, this.page, node.at.parent);
     if (!outer) return;
     const template = this.document.createElement('template');
     template.innerHTML = printHtml(renderNode(site, outer, node, this.options));
@@ -100,7 +129,8 @@ export class PageCanvas {
   findPart(node: Id, part: string): Element | null {
     const root = this.find(node);
     if (!root || root.getAttribute('data-part') === part) return root;
-    for (const candidate of root.querySelectorAll(`[data-part="${CSS.escape(part)}"]`)) if (candidate.closest('[data-node]') === root) return candidate;
+    for (const candidate of root.querySelectorAll(`[data-part="${CSS.escape(part)}"]`))
+      if (candidate.closest('[data-node]') === root) return candidate;
     return null;
   }
 
@@ -120,7 +150,8 @@ export class PageCanvas {
   }
 
   private applyForced(): void {
-    for (const element of this.document.querySelectorAll('[data-state]')) element.removeAttribute('data-state');
+    for (const element of this.document.querySelectorAll('[data-state]'))
+      element.removeAttribute('data-state');
     if (!this.forced || this.forced.state === 'rest' || !this.site) return;
     const record = getRecord(this.site, this.forced.node);
     if (!isNode(record)) return;

@@ -1,4 +1,16 @@
-import { compareRanks, conditionsOf, layerOf, type PrintMode, printBare, printDeclarations, printLayerOrder, type Rank, type Rule, selectorOf, type Site } from '@cove/core';
+import {
+  compareRanks,
+  conditionsOf,
+  layerOf,
+  type PrintMode,
+  printBare,
+  printDeclarations,
+  printLayerOrder,
+  type Rank,
+  type Rule,
+  type Site,
+  selectorOf,
+} from '@cove/core';
 
 interface Entry {
   heads: readonly string[];
@@ -29,7 +41,9 @@ export class RuleSheet {
   }
 
   set(source: string, rules: readonly Rule[], site: Site): void {
-    const heads = rules.map(rule => `${conditionsOf(site, rule, this.mode).join(' ')} ${selectorOf(rule, this.mode)}`);
+    const heads = rules.map(
+      rule => `${conditionsOf(site, rule, this.mode).join(' ')} ${selectorOf(rule, this.mode)}`,
+    );
     const texts = rules.map(rule => printDeclarations(rule.declarations));
     const known = this.entries.get(source);
     if (known && known.heads.length === heads.length && known.heads.every((head, i) => head === heads[i])) {
@@ -45,7 +59,10 @@ export class RuleSheet {
     if (rules.length === 0) return;
     this.layers.add(rules);
     const made = rules.map(rule => {
-      const text = conditionsOf(site, rule, this.mode).reduceRight((inner, condition) => `${condition}{${inner}}`, printBare(rule, this.mode));
+      const text = conditionsOf(site, rule, this.mode).reduceRight(
+        (inner, condition) => `${condition}{${inner}}`,
+        printBare(rule, this.mode),
+      );
       return this.sheet.cssRules[this.sheet.insertRule(text, this.sheet.cssRules.length)];
     });
     this.entries.set(source, { heads, texts, rules: made.filter(rule => rule !== undefined) });

@@ -1,12 +1,36 @@
 import {
-  BASE_CSS, closureVariables, FAMILIES, fontFace, getRecord, guideIds, guideSources, type Id, nodesOn, ownRules, type PageRecord,
-  type PrintMode, programSources, rebindBlocks, rootBlock, rulesOf, schemeBlock, schemeBlocks, type Site, type Styles, varContext, viewportUnitOf,
+  BASE_CSS,
+  closureVariables,
+  FAMILIES,
+  fontFace,
+  getRecord,
+  guideIds,
+  guideSources,
+  type Id,
+  nodesOn,
+  ownRules,
+  type PageRecord,
+  type PrintMode,
+  programSources,
+  rebindBlocks,
+  rootBlock,
+  rulesOf,
+  type Site,
+  type Styles,
+  schemeBlock,
+  schemeBlocks,
+  varContext,
+  viewportUnitOf,
 } from '@cove/core';
 import { BlockSheet } from './blockSheet.ts';
 import { LayerOrder, RuleSheet } from './ruleSheet.ts';
 
 /** All families, with both cuts; a browser fetches only those in use. */
-const FACES = FAMILIES.flatMap(family => (['normal', 'italic'] as const).filter(cut => cut === 'normal' || family.italic).map(cut => fontFace(family, cut, '/fonts/'))).join('\n');
+export const FACES = FAMILIES.flatMap(family =>
+  (['normal', 'italic'] as const)
+    .filter(cut => cut === 'normal' || family.italic)
+    .map(cut => fontFace(family, cut, '/fonts/')),
+).join('\n');
 
 /** The sheets of one document, kept equal to a site by doing the least for each edit. */
 export class StyleEngine {
@@ -28,7 +52,13 @@ export class StyleEngine {
     this.own = new RuleSheet(view, mode, this.layers);
     this.base = new view.CSSStyleSheet();
     this.base.replaceSync(`${FACES}\n${BASE_CSS}\n${extra}`);
-    document.adoptedStyleSheets = [this.layers.sheet, this.base, this.blocks.sheet, this.guide.sheet, this.own.sheet];
+    document.adoptedStyleSheets = [
+      this.layers.sheet,
+      this.base,
+      this.blocks.sheet,
+      this.guide.sheet,
+      this.own.sheet,
+    ];
   }
 
   /** Everything anew. */
@@ -37,16 +67,22 @@ export class StyleEngine {
     for (const block of schemeBlocks(site)) this.blocks.set(block);
     this.setRebinds(site, page);
     const context = varContext(site, viewportUnitOf(this.mode));
-    for (const source of programSources()) this.guide.set(`program ${source.className}`, rulesOf(site, source, context), site);
+    for (const source of programSources())
+      this.guide.set(`program ${source.className}`, rulesOf(site, source, context), site);
     for (const id of guideIds(site)) this.setGuide(site, id);
-    for (const id of [...this.guide.sources()]) if (!id.startsWith('program ') && !getRecord(site, id)) this.guide.remove(id);
+    for (const id of [...this.guide.sources()])
+      if (!id.startsWith('program ') && !getRecord(site, id)) this.guide.remove(id);
     this.setOwn(site, page);
     this.layers.flush();
   }
 
   private setGuide(site: Site, id: Id): void {
     const context = varContext(site, viewportUnitOf(this.mode));
-    this.guide.set(id, guideSources(site, id).flatMap(source => rulesOf(site, source, context)), site);
+    this.guide.set(
+      id,
+      guideSources(site, id).flatMap(source => rulesOf(site, source, context)),
+      site,
+    );
   }
 
   private setOwn(site: Site, page: PageRecord | null): void {
@@ -100,7 +136,11 @@ export class StyleEngine {
           return;
       }
     }
-    if (tokens.length > 0) this.blocks.patch({ ...rootBlockOf(this.mode), declarations: closureVariables(site, tokens, {}, viewportUnitOf(this.mode)) });
+    if (tokens.length > 0)
+      this.blocks.patch({
+        ...rootBlockOf(this.mode),
+        declarations: closureVariables(site, tokens, {}, viewportUnitOf(this.mode)),
+      });
     if (bound || tokens.length > 0) this.setRebinds(site, page);
     // A derivation may be written in a slot for the first time.
     if (derived) this.blocks.patch(rootBlock(site, this.mode));

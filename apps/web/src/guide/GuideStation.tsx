@@ -1,4 +1,13 @@
-import { byOrder, elementNamed, firstPart, type Id, maybeElement, partOf, settingsOf, specimenRows } from '@cove/core';
+import {
+  byOrder,
+  elementNamed,
+  firstPart,
+  type Id,
+  maybeElement,
+  partOf,
+  settingsOf,
+  specimenRows,
+} from '@cove/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Bench } from '../bench/Bench.tsx';
@@ -37,9 +46,21 @@ export function GuideStation() {
     if (hit) return hit;
     if (!element) return null;
     const [axis] = element.axes;
-    const row = rows.find(it => it.element === element && axis !== undefined && variants.includes(it.variants[axis] ?? '')) ?? rows.find(it => it.element === element);
+    const row =
+      rows.find(
+        it => it.element === element && axis !== undefined && variants.includes(it.variants[axis] ?? ''),
+      ) ?? rows.find(it => it.element === element);
     return {
-      subject: { type: 'element', element: element.name, variants, scheme, target: variants.at(-1) ?? null, part: firstPart(element), state: 'rest', width: 'wide' },
+      subject: {
+        type: 'element',
+        element: element.name,
+        variants,
+        scheme,
+        target: variants.at(-1) ?? null,
+        part: firstPart(element),
+        state: 'rest',
+        width: 'wide',
+      },
       row: row?.id ?? '',
       column: scheme,
     };
@@ -49,19 +70,44 @@ export function GuideStation() {
     const row = rows.find(it => it.id === rowId);
     const column = columnsFor(site, across, scheme).find(it => it.id === columnId);
     if (!row || !column) return;
-    const subject: Subject = { type: 'element', element: row.element.name, variants: worn, scheme: column.scheme, target: worn.at(-1) ?? null, part: partOf(row.element, part) ? part : firstPart(row.element), state: column.state, width: column.width };
+    // The first click picks the element as a whole, a further one the part under the pointer.
+    const again =
+      selected?.row === rowId &&
+      selected.column === columnId &&
+      selected.subject.type === 'element' &&
+      selected.subject.variants.join() === worn.join();
+    const subject: Subject = {
+      type: 'element',
+      element: row.element.name,
+      variants: worn,
+      scheme: column.scheme,
+      target: worn.at(-1) ?? null,
+      part: again && partOf(row.element, part) ? part : firstPart(row.element),
+      state: column.state,
+      width: column.width,
+    };
     setHit({ subject, row: rowId, column: columnId });
     setParams({}, { replace: true });
   };
 
   const openToken = (id: Id | null) => setParams(id ? { token: id } : {}, { replace: true });
-  const subject: Subject | null = preset ? { type: 'preset', preset, part: 'box', state: 'rest', width: 'wide' } : (selected?.subject ?? null);
+  const subject: Subject | null = preset
+    ? { type: 'preset', preset, part: 'box', state: 'rest', width: 'wide' }
+    : (selected?.subject ?? null);
   const [presetSituation, setPresetSituation] = useState<Subject | null>(null);
-  const shown = preset && presetSituation?.type === 'preset' && presetSituation.preset === preset ? presetSituation : subject;
+  const shown =
+    preset && presetSituation?.type === 'preset' && presetSituation.preset === preset
+      ? presetSituation
+      : subject;
 
   return (
     <div className="grid h-full grid-cols-[232px_1fr_292px]">
-      <Tray site={site} open={params.get('token')} onOpen={openToken} openPreset={id => setParams({ preset: id })} />
+      <Tray
+        site={site}
+        open={params.get('token')}
+        onOpen={openToken}
+        openPreset={id => setParams({ preset: id })}
+      />
       <section aria-label="Specimen" className="flex min-w-0 flex-col">
         <div className="flex h-10 items-center gap-4 border-b border-hair px-3">
           <span className="text-muted">Across</span>
@@ -75,11 +121,42 @@ export function GuideStation() {
             ]}
             onChange={setAcross}
           />
-          {across !== 'schemes' && <Select hideLabel label="Scheme" value={scheme} options={[...site.kinds.scheme.values()].sort(byOrder).map(it => ({ value: it.id, label: `on ${it.name}` }))} onChange={setScheme} />}
-          <input type="search" aria-label="Filter rows" placeholder="Filter rows" value={filter} onChange={event => setFilter(event.target.value)} className="ml-auto h-6 w-28 rounded-sm border border-hair bg-paper px-1.5" />
-          <Select hideLabel label="Size" value={zoom} options={['0.4', '0.6', '0.8', '1'].map(it => ({ value: it, label: `${Number(it) * 100} %` }))} onChange={setZoom} />
+          {across !== 'schemes' && (
+            <Select
+              hideLabel
+              label="Scheme"
+              value={scheme}
+              options={[...site.kinds.scheme.values()]
+                .sort(byOrder)
+                .map(it => ({ value: it.id, label: `on ${it.name}` }))}
+              onChange={setScheme}
+            />
+          )}
+          <input
+            type="search"
+            aria-label="Filter rows"
+            placeholder="Filter rows"
+            value={filter}
+            onChange={event => setFilter(event.target.value)}
+            className="ml-auto h-6 w-28 rounded-sm border border-hair bg-paper px-1.5"
+          />
+          <Select
+            hideLabel
+            label="Size"
+            value={zoom}
+            options={['0.4', '0.6', '0.8', '1'].map(it => ({ value: it, label: `${Number(it) * 100} %` }))}
+            onChange={setZoom}
+          />
         </div>
-        <Specimen site={site} across={across} scheme={scheme} filter={filter} zoom={Number(zoom)} chosen={preset ? null : selected} onHit={onHit} />
+        <Specimen
+          site={site}
+          across={across}
+          scheme={scheme}
+          filter={filter}
+          zoom={Number(zoom)}
+          chosen={preset ? null : selected}
+          onHit={onHit}
+        />
       </section>
       <aside aria-label="Bench" className="flex min-h-0 flex-col border-l border-hair bg-paper">
         {preset && <PresetPanel key={preset} site={site} preset={preset} onGone={() => setParams({})} />}
@@ -87,12 +164,30 @@ export function GuideStation() {
           <div className="min-h-0 flex-1">
             <Bench
               subject={shown}
-              onSubject={next => (next.type === 'preset' ? setPresetSituation(next) : selected && setHit({ ...selected, subject: next }))}
-              path={shown.type === 'element' ? [{ label: 'Elements' }, { label: elementNamed(shown.element).label }, { label: `on ${nameOf(site, shown.scheme)}` }] : [{ label: 'Presets' }, { label: shown.type === 'preset' ? nameOf(site, shown.preset) : '' }]}
+              onSubject={next =>
+                next.type === 'preset'
+                  ? setPresetSituation(next)
+                  : selected && setHit({ ...selected, subject: next })
+              }
+              path={
+                shown.type === 'element'
+                  ? [
+                      { id: 'elements', label: 'Elements' },
+                      { id: 'element', label: elementNamed(shown.element).label },
+                      { id: 'scheme', label: `on ${nameOf(site, shown.scheme)}` },
+                    ]
+                  : [
+                      { id: 'presets', label: 'Presets' },
+                      { id: 'preset', label: shown.type === 'preset' ? nameOf(site, shown.preset) : '' },
+                    ]
+              }
             />
           </div>
         ) : (
-          <p className="p-4 text-muted">Click a cell of the specimen, or walk to one with the arrow keys and press Enter: what you set here holds for every such element.</p>
+          <p className="p-4 text-muted">
+            Click a cell of the specimen, or walk to one with the arrow keys and press Enter: what you set
+            here holds for every such element.
+          </p>
         )}
       </aside>
     </div>

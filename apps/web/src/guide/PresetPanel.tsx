@@ -1,4 +1,4 @@
-import { type Id, removePreset, type Site, wearersOf, ok, fail } from '@cove/core';
+import { fail, type Id, ok, removePreset, type Site, wearersOf } from '@cove/core';
 import { useCommit } from '../session/context.tsx';
 import { useGo } from '../shell/go.ts';
 import { nameOf } from '../shell/names.ts';
@@ -16,8 +16,23 @@ export function PresetPanel({ site, preset, onGone }: { site: Site; preset: Id; 
   const pages = pagesOf(site, wearers);
   return (
     <div className="grid gap-2 border-b border-hair bg-paper px-3.5 py-3">
-      <TypedField label="Preset" mono={false} text={record.name} className="[&_input]:border-hair" parse={text => (text.trim() === '' ? fail({ code: 'empty', message: 'A preset needs a name.' }) : ok(text.trim()))} onCommit={name => commit([{ op: 'set', id: preset, path: ['name'], value: name }], `Rename ${record.name}`)} />
-      <p className="text-muted">{wearers.length === 0 ? 'Worn nowhere.' : `Worn by ${wearers.length} on ${pages} page${pages === 1 ? '' : 's'}; every one follows at once:`}</p>
+      <TypedField
+        label="Preset"
+        mono={false}
+        text={record.name}
+        className="[&_input]:border-hair"
+        parse={text =>
+          text.trim() === '' ? fail({ code: 'empty', message: 'A preset needs a name.' }) : ok(text.trim())
+        }
+        onCommit={name =>
+          commit([{ op: 'set', id: preset, path: ['name'], value: name }], `Rename ${record.name}`)
+        }
+      />
+      <p className="text-muted">
+        {wearers.length === 0
+          ? 'Worn nowhere.'
+          : `Worn by ${wearers.length} on ${pages} page${pages === 1 ? '' : 's'}; every one follows at once:`}
+      </p>
       <ul className="flex flex-wrap gap-x-2">
         {wearers.map(id => (
           <li key={id}>
@@ -27,7 +42,11 @@ export function PresetPanel({ site, preset, onGone }: { site: Site; preset: Id; 
           </li>
         ))}
       </ul>
-      <Button kind="line" className="justify-self-start" onClick={() => commit(removePreset(site, preset), `Delete ${record.name}`) && onGone()}>
+      <Button
+        kind="line"
+        className="justify-self-start"
+        onClick={() => commit(removePreset(site, preset), `Delete ${record.name}`) && onGone()}
+      >
         Delete{wearers.length > 0 ? ' and take it off' : ''}
       </Button>
     </div>

@@ -1,4 +1,14 @@
-import { type Content, type Site, type SpecimenColumn, type SpecimenRow, specimenRows, settingsOf, STATES, WIDTHS, byOrder } from '@cove/core';
+import {
+  byOrder,
+  type Content,
+  type Site,
+  type SpecimenColumn,
+  type SpecimenRow,
+  STATES,
+  settingsOf,
+  specimenRows,
+  WIDTHS,
+} from '@cove/core';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Frame } from '../canvas/Frame.tsx';
 import { useSession } from '../session/context.tsx';
@@ -13,18 +23,27 @@ export function columnsFor(site: Site, across: Across, scheme: string): Specimen
   const plain = { scheme, width: 'wide', state: 'rest' } as const;
   switch (across) {
     case 'schemes':
-      return [...site.kinds.scheme.values()].sort(byOrder).map(({ id, name }) => ({ ...plain, id, label: name, scheme: id }));
+      return [...site.kinds.scheme.values()]
+        .sort(byOrder)
+        .map(({ id, name }) => ({ ...plain, id, label: name, scheme: id }));
     case 'widths':
       return WIDTHS.map(width => ({ ...plain, id: width, label: titled(width), width }));
     case 'states':
-      return STATES.filter(state => state !== 'valid' && state !== 'invalid').map(state => ({ ...plain, id: state, label: titled(state), state }));
+      return STATES.filter(state => state !== 'valid' && state !== 'invalid').map(state => ({
+        ...plain,
+        id: state,
+        label: titled(state),
+        state,
+      }));
   }
 }
 
 /** A picture of the site's own where the sample has none. */
 function sampleContent(site: Site, row: SpecimenRow): Readonly<Record<string, Content>> {
   const [picture] = site.kinds.asset.values();
-  return 'asset' in row.element.sample && picture && row.element.family === 'picture' ? { ...row.element.sample, asset: picture.id } : row.element.sample;
+  return 'asset' in row.element.sample && picture && row.element.family === 'picture'
+    ? { ...row.element.sample, asset: picture.id }
+    : row.element.sample;
 }
 
 interface Props {
@@ -47,16 +66,30 @@ export function Specimen({ site, across, scheme, filter, zoom, chosen, onHit }: 
   hit.current = onHit;
 
   // Cells depend on all kinds but tokens, so that nothing is laid out anew while a colour is dragged.
-  const { widget, section, variant, default: defaults, scheme: schemes, settings, asset, textStyle, variantRule } = site.kinds;
+  const {
+    widget,
+    section,
+    variant,
+    default: defaults,
+    scheme: schemes,
+    settings,
+    asset,
+    textStyle,
+    variantRule,
+  } = site.kinds;
   const latest = useRef(site);
   latest.current = site;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the kinds named stand for the site
   const layout = useMemo((): Layout => {
     const now = latest.current;
     const word = filter.trim().toLowerCase();
-    const rows = specimenRows(now).filter(row => word === '' || `${row.label} ${row.element.label}`.toLowerCase().includes(word));
+    const rows = specimenRows(now).filter(
+      row => word === '' || `${row.label} ${row.element.label}`.toLowerCase().includes(word),
+    );
     const uses = new Map(rows.map(row => [row.id, usesOfRow(now, row)]));
-    const worn = (id: string) => [...now.kinds.section.values()].filter(it => (it.scheme ?? settingsOf(now).defaultScheme) === id).length;
+    const worn = (id: string) =>
+      [...now.kinds.section.values()].filter(it => (it.scheme ?? settingsOf(now).defaultScheme) === id)
+        .length;
     return {
       rows,
       columns: columnsFor(now, across, scheme),
@@ -65,7 +98,21 @@ export function Specimen({ site, across, scheme, filter, zoom, chosen, onHit }: 
       content: row => sampleContent(now, row),
       zoom,
     };
-  }, [widget, section, variant, defaults, schemes, settings, asset, textStyle, variantRule, across, scheme, filter, zoom]);
+  }, [
+    widget,
+    section,
+    variant,
+    defaults,
+    schemes,
+    settings,
+    asset,
+    textStyle,
+    variantRule,
+    across,
+    scheme,
+    filter,
+    zoom,
+  ]);
 
   useEffect(() => session.onTouched((next, touched) => sheet.current?.style(next, touched)), [session]);
   useEffect(() => {
@@ -78,7 +125,9 @@ export function Specimen({ site, across, scheme, filter, zoom, chosen, onHit }: 
   useLayoutEffect(() => {
     const element = box.current;
     if (!element) return;
-    const observer = new ResizeObserver(() => setSize({ width: element.clientWidth, height: element.clientHeight }));
+    const observer = new ResizeObserver(() =>
+      setSize({ width: element.clientWidth, height: element.clientHeight }),
+    );
     observer.observe(element);
     return () => observer.disconnect();
   }, []);

@@ -1,6 +1,27 @@
-import { byOrder, type Color, contrast, FAMILIES, familyNamed, groupBy, type Id, literalOf, newId, NO_REBINDS, parseTokenValue, printColor, printCss, printTyped, settingsOf, type Site, type TokenRecord, type TokenType, type Value } from '@cove/core';
+import {
+  byOrder,
+  type Color,
+  contrast,
+  FAMILIES,
+  familyNamed,
+  groupBy,
+  type Id,
+  literalOf,
+  NO_REBINDS,
+  newId,
+  parseTokenValue,
+  printColor,
+  printCss,
+  printTyped,
+  type Site,
+  settingsOf,
+  type TokenRecord,
+  type TokenType,
+  type Value,
+} from '@cove/core';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { FACES } from '../canvas/styleEngine.ts';
 import { useCommit } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
@@ -23,7 +44,19 @@ function drawnSize(site: Site, value: Value): number {
   return length ? length.value * (length.unit === 'px' ? 1 : 16) : 0;
 }
 
-function Group({ label, note, children, onAdd, addLabel }: { label: string; note?: string; children: ReactNode; onAdd?: () => void; addLabel?: string }) {
+function Group({
+  label,
+  note,
+  children,
+  onAdd,
+  addLabel,
+}: {
+  label: string;
+  note?: string;
+  children: ReactNode;
+  onAdd?: () => void;
+  addLabel?: string;
+}) {
   return (
     <section className="mb-4">
       <h2 className="mb-1 flex items-baseline">
@@ -51,10 +84,19 @@ export function Tray({ site, open, onOpen, openPreset }: Props) {
   const base = site.kinds.token.get(settings.textBase);
   const ratio = site.kinds.token.get(settings.textRatio);
   const steps = (sizes.get('Text') ?? []).sort((a, b) => drawnSize(site, b.value) - drawnSize(site, a.value));
-  const set = (token: TokenRecord, value: Value) => commit([{ op: 'set', id: token.id, path: ['value'], value }], `Change ${token.name}`);
+  const set = (token: TokenRecord, value: Value) =>
+    commit([{ op: 'set', id: token.id, path: ['value'], value }], `Change ${token.name}`);
 
   const addSwatch = (group: string) => {
-    const record: TokenRecord = { id: newId('t'), kind: 'token', type: 'color', name: 'New swatch', group, order: lastOrder(site), value: { type: 'color', value: { space: 'oklch', coords: [0.6, 0.1, 220], alpha: 1 } } };
+    const record: TokenRecord = {
+      id: newId('t'),
+      kind: 'token',
+      type: 'color',
+      name: 'New swatch',
+      group,
+      order: lastOrder(site),
+      value: { type: 'color', value: { space: 'oklch', coords: [0.6, 0.1, 220], alpha: 1 } },
+    };
     if (commit([{ op: 'put', record }], 'Add a swatch')) onOpen(record.id);
   };
 
@@ -62,17 +104,34 @@ export function Tray({ site, open, onOpen, openPreset }: Props) {
     <Popover.Root key={token.id} open={open === token.id} onOpenChange={is => onOpen(is ? token.id : null)}>
       <Popover.Trigger asChild>{trigger}</Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content side="right" align="start" sideOffset={12} collisionPadding={8} aria-label={`Token ${token.name}`} className="thin-scroll z-30 max-h-[85vh] w-[290px] overflow-auto rounded-md border border-hair bg-paper p-3.5 text-base text-ink shadow-lg">
+        <Popover.Content
+          side="right"
+          align="start"
+          sideOffset={12}
+          collisionPadding={8}
+          aria-label={`Token ${token.name}`}
+          className="thin-scroll z-30 max-h-[85vh] w-[290px] overflow-auto rounded-md border border-hair bg-paper p-3.5 text-base text-ink shadow-lg"
+        >
           <TokenEditor site={site} token={token} onGone={() => onOpen(null)} onMade={onOpen} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
   );
 
-  const textBytes = [...new Set(ofType('fontFamily').flatMap(({ value }) => (value.type === 'fontFamily' ? value.value.filter(name => familyNamed(name)?.file) : [])))].length;
+  const textBytes = [
+    ...new Set(
+      ofType('fontFamily').flatMap(({ value }) =>
+        value.type === 'fontFamily' ? value.value.filter(name => familyNamed(name)?.file) : [],
+      ),
+    ),
+  ].length;
 
   return (
-    <aside aria-label="Foundations" className="thin-scroll overflow-auto border-r border-hair bg-paper px-3.5 py-3.5">
+    <aside
+      aria-label="Foundations"
+      className="thin-scroll overflow-auto border-r border-hair bg-paper px-3.5 py-3.5"
+    >
+      <style>{FACES}</style>
       {[...swatches].map(([group, list]) => (
         <Group key={group} label={group} onAdd={() => addSwatch(group)} addLabel={`Add a swatch to ${group}`}>
           <div className="grid grid-cols-4 overflow-hidden border border-black/15">
@@ -82,9 +141,19 @@ export function Tray({ site, open, onOpen, openPreset }: Props) {
               const light = contrast(color, WHITE) < 3;
               return editable(
                 token,
-                <button type="button" title={`${token.name} = ${printTyped(token.value, site.kinds.token)}`} aria-label={`Swatch ${token.name}`} className={`flex h-11 min-w-0 flex-col justify-end p-1 text-left text-[10.5px] leading-tight outline-offset-[-3px]! ${light ? 'text-[#1b1b1b]' : 'text-white'}`} style={{ background: printColor(color) }}>
-                  {token.value.type === 'derived' && <span aria-hidden className="mb-auto self-end opacity-70">~</span>}
-                  <span className="truncate">{token.name}</span>
+                <button
+                  type="button"
+                  title={`${token.name} = ${printTyped(token.value, site.kinds.token)}`}
+                  aria-label={`Swatch ${token.name}`}
+                  className={`flex h-[50px] min-w-0 flex-col justify-end p-1 text-left text-[10.5px] leading-tight outline-offset-[-3px]! ${light ? 'text-[#1b1b1b]' : 'text-white'}`}
+                  style={{ background: printColor(color) }}
+                >
+                  {token.value.type === 'derived' && (
+                    <span aria-hidden className="mb-auto self-end opacity-70">
+                      ~
+                    </span>
+                  )}
+                  <span className="line-clamp-2">{token.name}</span>
                 </button>,
               );
             })}
@@ -99,7 +168,10 @@ export function Tray({ site, open, onOpen, openPreset }: Props) {
             return (
               <li key={token.id}>
                 <label className="block">
-                  <span className="block truncate text-[19px] leading-tight" style={{ fontFamily: names.map(name => `"${name}"`).join(', ') }}>
+                  <span
+                    className="block truncate text-[19px] leading-tight"
+                    style={{ fontFamily: names.map(name => `"${name}"`).join(', ') }}
+                  >
                     {names[0]}
                   </span>
                   <span className="flex items-center gap-2 text-muted">
@@ -109,7 +181,12 @@ export function Tray({ site, open, onOpen, openPreset }: Props) {
                       value={names[0] ?? ''}
                       onChange={event => {
                         const family = familyNamed(event.target.value);
-                        if (family) set(token, { type: 'fontFamily', value: family.name === family.generic ? [family.name] : [family.name, family.generic] });
+                        if (family)
+                          set(token, {
+                            type: 'fontFamily',
+                            value:
+                              family.name === family.generic ? [family.name] : [family.name, family.generic],
+                          });
                       }}
                       className="ml-auto h-6 w-[124px] rounded-sm border border-hair bg-paper"
                     >
@@ -130,40 +207,110 @@ export function Tray({ site, open, onOpen, openPreset }: Props) {
       {base && ratio && (
         <Group label="Scale">
           <div className="mb-1 grid grid-cols-2 gap-2">
-            <TypedField label="Base size" text={printTyped(base.value, site.kinds.token)} parse={text => parseTokenValue(text, 'dimension', site.kinds.token)} onCommit={value => set(base, value)} className="[&_input]:border-hair" />
-            <TypedField label="Ratio" text={printTyped(ratio.value, site.kinds.token)} parse={text => parseTokenValue(text, 'number', site.kinds.token)} onCommit={value => set(ratio, value)} className="[&_input]:border-hair" />
+            <TypedField
+              label="Base size"
+              text={printTyped(base.value, site.kinds.token)}
+              parse={text => parseTokenValue(text, 'dimension', site.kinds.token)}
+              onCommit={value => set(base, value)}
+              className="[&_input]:border-hair"
+            />
+            <TypedField
+              label="Ratio"
+              text={printTyped(ratio.value, site.kinds.token)}
+              parse={text => parseTokenValue(text, 'number', site.kinds.token)}
+              onCommit={value => set(ratio, value)}
+              className="[&_input]:border-hair"
+            />
           </div>
           <div className="flex items-baseline gap-1.5 overflow-hidden font-semibold">
-            {steps.map(token => editable(token, <button type="button" aria-label={`Text size ${token.name}`} title={`${token.name}: ${drawnSize(site, token.value).toFixed(1)} px at the widest`} style={{ fontSize: Math.min(46, drawnSize(site, token.value) * 0.72), lineHeight: 1.1 }}>A</button>))}
+            {steps.map(token =>
+              editable(
+                token,
+                <button
+                  type="button"
+                  aria-label={`Text size ${token.name}`}
+                  title={`${token.name}: ${drawnSize(site, token.value).toFixed(1)} px at the widest`}
+                  style={{ fontSize: Math.min(46, drawnSize(site, token.value) * 0.72), lineHeight: 1.1 }}
+                >
+                  A
+                </button>,
+              ),
+            )}
           </div>
         </Group>
       )}
 
-      {[...sizes].filter(([group]) => group !== 'Text').map(([group, list]) => (
-        <Group key={group} label={group}>
-          {group === 'Corners' ? (
-            <div className="flex gap-2">
-              {list.map(token => editable(token, <button type="button" aria-label={`Corner ${token.name}`} title={`${token.name} = ${printTyped(token.value, site.kinds.token)}`} className="size-8 border border-r-0 border-b-0 border-ink" style={{ borderTopLeftRadius: drawnSize(site, token.value) }} />))}
-            </div>
-          ) : (
-            <div className="flex items-end gap-1.5">
-              {list.map(token => editable(
-                token,
-                <button type="button" aria-label={`${group} ${token.name}`} title={`${token.name} = ${printTyped(token.value, site.kinds.token)}`} className="flex h-12 min-w-5 flex-1 items-end">
-                  <span className="block w-full bg-muted" style={{ height: Math.max(2, Math.min(46, drawnSize(site, token.value) * (drawnSize(site, token.value) > 200 ? 0.04 : 0.42))) }} />
-                </button>,
-              ))}
-            </div>
-          )}
-        </Group>
-      ))}
+      {[...sizes]
+        .filter(([group]) => group !== 'Text')
+        .map(([group, list]) => (
+          <Group key={group} label={group}>
+            {group === 'Corners' ? (
+              <div className="flex gap-2">
+                {list.map(token =>
+                  editable(
+                    token,
+                    <button
+                      type="button"
+                      aria-label={`Corner ${token.name}`}
+                      title={`${token.name} = ${printTyped(token.value, site.kinds.token)}`}
+                      className="size-8 border border-r-0 border-b-0 border-ink"
+                      style={{ borderTopLeftRadius: drawnSize(site, token.value) }}
+                    />,
+                  ),
+                )}
+              </div>
+            ) : (
+              <div className="flex items-end gap-1.5">
+                {list.map(token =>
+                  editable(
+                    token,
+                    <button
+                      type="button"
+                      aria-label={`${group} ${token.name}`}
+                      title={`${token.name} = ${printTyped(token.value, site.kinds.token)}`}
+                      className="flex h-12 min-w-5 flex-1 items-end"
+                    >
+                      <span
+                        className="block w-full bg-muted"
+                        style={{
+                          height: Math.max(
+                            2,
+                            Math.min(
+                              46,
+                              drawnSize(site, token.value) *
+                                (drawnSize(site, token.value) > 200 ? 0.04 : 0.42),
+                            ),
+                          ),
+                        }}
+                      />
+                    </button>,
+                  ),
+                )}
+              </div>
+            )}
+          </Group>
+        ))}
 
       {ofType('shadow').length > 0 && (
         <Group label="Shadows">
           <div className="flex gap-3 pb-2">
             {ofType('shadow').map(token => {
-              const css = printCss(token.value, { fluid: { from: 360, to: 1280 }, viewportUnit: '1vw', token: id => printColor(colourOf(site, id)), role: () => 'currentcolor', derived: () => 'transparent' });
-              return editable(token, <button type="button" aria-label={`Shadow ${token.name}`} className="size-9 rounded-sm border border-hair bg-paper" style={{ boxShadow: css }} />);
+              const css = printCss(token.value, {
+                fluid: { from: 360, to: 1280 },
+                viewportUnit: '1vw',
+                token: id => printColor(colourOf(site, id)),
+                role: () => 'currentcolor',
+                derived: () => 'transparent',
+              });
+              return editable(
+                token,
+                <button
+                  type="button"
+                  aria-label={`Shadow ${token.name}`}
+                  className="size-9 rounded-sm border border-hair bg-paper"
+                  style={{ boxShadow: css }}
+                />,
+              );
             })}
           </div>
         </Group>
@@ -174,12 +321,20 @@ export function Tray({ site, open, onOpen, openPreset }: Props) {
           {[...site.kinds.preset.values()].sort(byOrder).map((preset, i) => (
             <span key={preset.id}>
               {i > 0 && ', '}
-              <button type="button" className="hover:text-teal hover:underline" onClick={() => openPreset(preset.id)}>
+              <button
+                type="button"
+                className="hover:text-teal hover:underline"
+                onClick={() => openPreset(preset.id)}
+              >
                 {preset.name}
               </button>
             </span>
           ))}
-          {site.kinds.preset.size === 0 && <span className="text-muted">None yet. Make one on the Pages station from what a widget has set.</span>}
+          {site.kinds.preset.size === 0 && (
+            <span className="text-muted">
+              None yet. Make one on the Pages station from what a widget has set.
+            </span>
+          )}
         </p>
       </Group>
     </aside>

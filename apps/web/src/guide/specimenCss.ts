@@ -1,10 +1,18 @@
+import grotesque from '@fontsource-variable/hanken-grotesk/files/hanken-grotesk-latin-wght-normal.woff2?url';
+import mono from '@fontsource-variable/sometype-mono/files/sometype-mono-latin-wght-normal.woff2?url';
+
+const face = (family: string, url: string) =>
+  `@font-face{font-family:"${family}";font-weight:100 900;src:url("${new URL(url, location.href).href}") format("woff2-variations")}`;
+const FACES = `${face('Hanken Grotesk Variable', grotesque)}${face('Sometype Mono Variable', mono)}`;
+
 /** The program's own face around the cells; what is inside a cell is the site's alone. */
 export const SPECIMEN_CSS = `
 :root{--paper:oklch(.99 0 0);--ground:oklch(.945 0 0);--hair:oklch(.875 0 0);--ink:oklch(.24 0 0);--muted:oklch(.48 0 0);--teal:oklch(.43 .075 205)}
 @media (prefers-color-scheme:dark){:root{--paper:oklch(.23 0 0);--ground:oklch(.185 0 0);--hair:oklch(.34 0 0);--ink:oklch(.93 0 0);--muted:oklch(.7 0 0);--teal:oklch(.78 .085 200)}}
 html,body{margin:0;background:var(--ground);color:var(--ink);font:13px/1.4 "Hanken Grotesk Variable",system-ui,sans-serif}
-.grid{display:grid;grid-template-columns:96px repeat(var(--columns),minmax(var(--least),1fr))}
-.row{display:grid;grid-column:1/-1;grid-template-columns:subgrid;border-bottom:1px solid var(--hair);content-visibility:auto;contain-intrinsic-size:auto 96px}
+${FACES}
+.grid{min-width:calc(96px + var(--columns)*var(--least))}
+.row{display:grid;grid-template-columns:96px repeat(var(--columns),minmax(var(--least),1fr));border-bottom:1px solid var(--hair);content-visibility:auto;contain-intrinsic-size:auto 96px}
 .head{position:sticky;top:0;z-index:2;content-visibility:visible;background:var(--ground)}
 .head>div,.name{padding:10px 12px;font-weight:600;font-size:12px}
 .head>div>span,.name>span{display:block;color:var(--muted);font-weight:400;font-size:11px;font-family:"Sometype Mono Variable",monospace}

@@ -1,6 +1,15 @@
-import { type Content, type Id, printHtml, renderCell, type Site, type SpecimenColumn, type SpecimenRow, escapeHtml } from '@cove/core';
-import { StyleEngine } from '../canvas/styleEngine.ts';
+import {
+  type Content,
+  escapeHtml,
+  type Id,
+  printHtml,
+  renderCell,
+  type Site,
+  type SpecimenColumn,
+  type SpecimenRow,
+} from '@cove/core';
 import type { View } from '../canvas/Frame.tsx';
+import { StyleEngine } from '../canvas/styleEngine.ts';
 import { SPECIMEN_CSS } from './specimenCss.ts';
 
 export interface Hit {
@@ -63,7 +72,12 @@ export class SpecimenDocument {
     if (!element || !cell || row === undefined || column === undefined) return null;
     const inside = element.closest('[data-part]') ?? cell.querySelector('[data-part]');
     const sample = inside?.closest('[data-variants]') ?? cell.querySelector('[data-variants]');
-    return { row, column, part: inside?.getAttribute('data-part') ?? 'box', variants: sample?.getAttribute('data-variants')?.split(' ').filter(Boolean) ?? [] };
+    return {
+      row,
+      column,
+      part: inside?.getAttribute('data-part') ?? 'box',
+      variants: sample?.getAttribute('data-variants')?.split(' ').filter(Boolean) ?? [],
+    };
   }
 
   private neighbour(cell: HTMLElement, key: string): HTMLElement | null {
@@ -72,7 +86,8 @@ export class SpecimenDocument {
     const index = cells.indexOf(cell);
     if (key === 'ArrowRight') return cells[index + 1] ?? null;
     if (key === 'ArrowLeft') return cells[index - 1] ?? null;
-    const other = key === 'ArrowDown' ? row?.nextElementSibling : key === 'ArrowUp' ? row?.previousElementSibling : null;
+    const other =
+      key === 'ArrowDown' ? row?.nextElementSibling : key === 'ArrowUp' ? row?.previousElementSibling : null;
     return other?.querySelectorAll<HTMLElement>('.cell')[index] ?? null;
   }
 
@@ -91,10 +106,26 @@ export class SpecimenDocument {
     const body = rows.map(row => {
       const n = uses(row);
       const cells = columns.map(column => {
-        const cell = renderCell(site, row, column, content(row), asset => `/api/sites/${this.siteId}/assets/${asset.file}`);
+        const cell = renderCell(
+          site,
+          row,
+          column,
+          content(row),
+          asset => `/api/sites/${this.siteId}/assets/${asset.file}`,
+        );
         const dark = site.kinds.scheme.get(column.scheme)?.face === 'dark';
         const label = `${row.label}, ${column.label}`;
-        return printHtml({ ...cell, attrs: { ...cell.attrs, role: 'gridcell', tabindex: -1, 'aria-label': label, 'data-dark': dark ? true : null }, children: [{ tag: 'div', attrs: { class: 'inner' }, children: cell.children }] });
+        return printHtml({
+          ...cell,
+          attrs: {
+            ...cell.attrs,
+            role: 'gridcell',
+            tabindex: -1,
+            'aria-label': label,
+            'data-dark': dark ? true : null,
+          },
+          children: [{ tag: 'div', attrs: { class: 'inner' }, children: cell.children }],
+        });
       });
       return `<div class="row" role="row"><div class="name" role="rowheader">${escapeHtml(row.label)}<span>${n === 1 ? '1 use' : `${n} uses`}</span></div>${cells.join('')}</div>`;
     });

@@ -1,4 +1,13 @@
-import { elementOfNode, getRecord, isNode, referencesOf, type Id, type Site, type SpecimenRow, allRecords } from '@cove/core';
+import {
+  allRecords,
+  elementOfNode,
+  getRecord,
+  type Id,
+  isNode,
+  referencesOf,
+  type Site,
+  type SpecimenRow,
+} from '@cove/core';
 import { pageOf } from '../shell/go.ts';
 
 /** How many things on pages a row of the specimen stands for. */
@@ -9,7 +18,12 @@ export function usesOfRow(site: Site, row: SpecimenRow): number {
   for (const map of [site.kinds.widget, site.kinds.section])
     for (const node of map.values()) {
       if (elementOfNode(node) !== row.element) continue;
-      if (wanted.length === 0 ? axis === undefined || node.variants[axis] === undefined : wanted.every(([name, id]) => node.variants[name] === id)) count++;
+      if (
+        wanted.length === 0
+          ? axis === undefined || node.variants[axis] === undefined
+          : wanted.every(([name, id]) => node.variants[name] === id)
+      )
+        count++;
     }
   return count;
 }
@@ -17,7 +31,8 @@ export function usesOfRow(site: Site, row: SpecimenRow): number {
 /** Records that mention this one directly. */
 export function usersOf(site: Site, id: Id): Id[] {
   const found: Id[] = [];
-  for (const record of allRecords(site)) if (record.id !== id && referencesOf(record).some(it => it.to === id)) found.push(record.id);
+  for (const record of allRecords(site))
+    if (record.id !== id && referencesOf(record).some(it => it.to === id)) found.push(record.id);
   return found;
 }
 

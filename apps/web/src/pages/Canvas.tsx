@@ -1,4 +1,13 @@
-import { elementOfNode, getRecord, type Id, isNode, partOf, type PropertyRow, sectionsIn, type State } from '@cove/core';
+import {
+  elementOfNode,
+  getRecord,
+  type Id,
+  isNode,
+  type PropertyRow,
+  partOf,
+  type State,
+  sectionsIn,
+} from '@cove/core';
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { Frame, type View } from '../canvas/Frame.tsx';
 import { PageCanvas } from '../canvas/pageCanvas.ts';
@@ -36,7 +45,9 @@ const ROOM = 26;
 /** How near to a border of sections the pointer opens the seam, in px of the page. */
 const SEAM_REACH = 14;
 
-const same = (a: Rect | null, b: Rect | null) => a === b || (a !== null && b !== null && a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height);
+const same = (a: Rect | null, b: Rect | null) =>
+  a === b ||
+  (a !== null && b !== null && a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height);
 
 /** The page itself, in a window of its own width, with marks drawn over it. */
 export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAddSection }: Props) {
@@ -45,19 +56,25 @@ export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAdd
   const area = useRef<HTMLDivElement>(null);
   const canvas = useRef<PageCanvas | null>(null);
   const [room, setRoom] = useState({ width: 720, height: 640 });
-  const [marks, setMarks] = useState<{ picked: Rect | null; inner: Rect | null; hover: Rect | null }>({ picked: null, inner: null, hover: null });
+  const [marks, setMarks] = useState<{ picked: Rect | null; inner: Rect | null; hover: Rect | null }>({
+    picked: null,
+    inner: null,
+    hover: null,
+  });
   const [seam, setSeam] = useState<{ y: number; index: number } | null>(null);
   const hovered = useRef<Picked | null>(null);
   const now = useRef({ picked, state, onPick, page });
   now.current = { picked, state, onPick, page };
 
   const scale = Math.min(1, (room.width - ROOM * 2) / width);
-  const height = Math.max(200, (room.height - ROOM - 34) / scale);
+  const height = Math.max(200, (room.height - ROOM) / scale);
 
   useLayoutEffect(() => {
     const element = area.current;
     if (!element) return;
-    const observer = new ResizeObserver(() => setRoom({ width: element.clientWidth, height: element.clientHeight }));
+    const observer = new ResizeObserver(() =>
+      setRoom({ width: element.clientWidth, height: element.clientHeight }),
+    );
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
@@ -73,8 +90,19 @@ export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAdd
     const at = now.current.picked;
     const element = at ? it.findPart(at.node, at.part) : null;
     const over = hovered.current;
-    const next = { picked: rect(element), inner: element ? innerOf(element) : null, hover: over && (over.node !== at?.node || over.part !== at?.part) ? rect(it.findPart(over.node, over.part)) : null };
-    setMarks(before => (same(before.picked, next.picked) && same(before.hover, next.hover) && same(before.inner, next.inner) ? before : next));
+    const next = {
+      picked: rect(element),
+      inner: element ? innerOf(element) : null,
+      hover:
+        over && (over.node !== at?.node || over.part !== at?.part)
+          ? rect(it.findPart(over.node, over.part))
+          : null,
+    };
+    setMarks(before =>
+      same(before.picked, next.picked) && same(before.hover, next.hover) && same(before.inner, next.inner)
+        ? before
+        : next,
+    );
   }, []);
 
   useEffect(() => {
@@ -123,7 +151,8 @@ export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAdd
         const text = element.textContent.replace(/\s+/g, ' ').trim();
         element.removeAttribute('contenteditable');
         element.textContent = before;
-        if (keep && text !== before) commit([{ op: 'set', id: record.id, path: ['content', field], value: text }], 'Edit text');
+        if (keep && text !== before)
+          commit([{ op: 'set', id: record.id, path: ['content', field], value: text }], 'Edit text');
         measure();
       };
       element.addEventListener('blur', () => end(true), { once: true });
@@ -162,7 +191,9 @@ export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAdd
         hovered.current = hit;
         measure();
       }
-      const borders = [...document.querySelectorAll('main > [data-node]')].map(it => it.getBoundingClientRect());
+      const borders = [...document.querySelectorAll('main > [data-node]')].map(it =>
+        it.getBoundingClientRect(),
+      );
       const ys = borders.length === 0 ? [0] : [borders[0]?.top ?? 0, ...borders.map(it => it.bottom)];
       const index = ys.findIndex(y => Math.abs(y - event.clientY) < SEAM_REACH);
       setSeam(index < 0 ? null : { index, y: ys[index] ?? 0 });
@@ -179,7 +210,15 @@ export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAdd
     // Keys pressed inside the page are the station's as much as those outside.
     document.addEventListener('keydown', event => {
       if (event.target instanceof view.HTMLElement && event.target.isContentEditable) return;
-      const copy = new KeyboardEvent('keydown', { key: event.key, ctrlKey: event.ctrlKey, metaKey: event.metaKey, shiftKey: event.shiftKey, altKey: event.altKey, bubbles: true, cancelable: true });
+      const copy = new KeyboardEvent('keydown', {
+        key: event.key,
+        ctrlKey: event.ctrlKey,
+        metaKey: event.metaKey,
+        shiftKey: event.shiftKey,
+        altKey: event.altKey,
+        bubbles: true,
+        cancelable: true,
+      });
       if (!window.dispatchEvent(copy)) event.preventDefault();
     });
     requestAnimationFrame(measure);
@@ -192,38 +231,77 @@ export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAdd
     const handle = event.currentTarget;
     handle.setPointerCapture(event.pointerId);
     const start = { x: event.clientX, width };
-    const move = (it: PointerEvent) => onWidth(Math.round(Math.min(2400, Math.max(240, start.width + ((it.clientX - start.x) * 2) / scale))));
+    const move = (it: PointerEvent) =>
+      onWidth(Math.round(Math.min(2400, Math.max(240, start.width + ((it.clientX - start.x) * 2) / scale))));
     handle.addEventListener('pointermove', move);
-    handle.addEventListener('pointerup', () => handle.removeEventListener('pointermove', move), { once: true });
+    handle.addEventListener('pointerup', () => handle.removeEventListener('pointermove', move), {
+      once: true,
+    });
   };
 
   const record = picked && getRecord(session.site, picked.node);
-  const name = isNode(record) && picked ? `${elementOfNode(record).label}, ${(partOf(elementOfNode(record), picked.part)?.label ?? picked.part).toLowerCase()}` : 'Page';
-  const scaled = (rect: Rect): Rect => ({ x: rect.x * scale, y: rect.y * scale, width: rect.width * scale, height: rect.height * scale });
+  const name =
+    isNode(record) && picked
+      ? `${elementOfNode(record).label}, ${(partOf(elementOfNode(record), picked.part)?.label ?? picked.part).toLowerCase()}`
+      : 'Page';
+  const scaled = (rect: Rect): Rect => ({
+    x: rect.x * scale,
+    y: rect.y * scale,
+    width: rect.width * scale,
+    height: rect.height * scale,
+  });
   const sections = sectionsIn(session.site, page, 'main').length;
 
   return (
     <div ref={area} className="relative min-h-0 flex-1 overflow-hidden">
-      <div className="relative mx-auto" style={{ width: width * scale, height: height * scale, marginTop: 4 }}>
+      <div
+        className="relative mx-auto"
+        style={{ width: width * scale, height: height * scale, marginTop: 4 }}
+      >
         <div className="absolute inset-0 overflow-hidden border border-hair bg-white">
           <Frame key={page} title="Page" width={width} height={height} scale={scale} onReady={onReady} />
           {marks.hover && <CropMarks {...scaled(marks.hover)} faint />}
           {marks.picked && <CropMarks {...scaled(marks.picked)} name={name} />}
-          {marks.inner && box === 'padding' && marks.picked && <Padding outer={scaled(marks.picked)} inner={scaled(marks.inner)} />}
+          {marks.inner && box === 'padding' && marks.picked && (
+            <Padding outer={scaled(marks.picked)} inner={scaled(marks.inner)} />
+          )}
           {marks.picked && (box === 'size' || box === 'margin' || box === 'gap') && (
-            <div className="pointer-events-none absolute border border-dashed border-teal bg-teal/10" style={{ left: marks.picked.x * scale, top: marks.picked.y * scale, width: marks.picked.width * scale, height: marks.picked.height * scale }} />
+            <div
+              className="pointer-events-none absolute border border-dashed border-teal bg-teal/10"
+              style={{
+                left: marks.picked.x * scale,
+                top: marks.picked.y * scale,
+                width: marks.picked.width * scale,
+                height: marks.picked.height * scale,
+              }}
+            />
           )}
           {seam && seam.index <= sections && (
-            <div className="pointer-events-none absolute inset-x-6 flex -translate-y-1/2 items-center gap-3" style={{ top: Math.max(12, Math.min(height * scale - 12, seam.y * scale)) }}>
+            <div
+              className="pointer-events-none absolute inset-x-6 flex -translate-y-1/2 items-center gap-3"
+              style={{ top: Math.max(12, Math.min(height * scale - 12, seam.y * scale)) }}
+            >
               <span className="flex-1 border-t border-dashed border-teal" />
-              <Button className="pointer-events-auto h-6! bg-paper! font-semibold text-teal! shadow-sm" onClick={() => onAddSection(seam.index)}>
+              <Button
+                className="pointer-events-auto h-6! bg-paper! font-semibold text-teal! shadow-sm"
+                onClick={() => onAddSection(seam.index)}
+              >
                 Add a section here
               </Button>
               <span className="flex-1 border-t border-dashed border-teal" />
             </div>
           )}
         </div>
-        <button type="button" aria-label={`Width of the page, ${width} px; arrow keys change it`} onPointerDown={drag} onKeyDown={event => (event.key === 'ArrowLeft' || event.key === 'ArrowRight') && onWidth(Math.max(240, Math.min(2400, width + (event.key === 'ArrowLeft' ? -20 : 20))))} className="absolute top-1/2 -right-4 h-16 w-3 -translate-y-1/2 cursor-ew-resize rounded border-x border-muted opacity-60 hover:opacity-100" />
+        <button
+          type="button"
+          aria-label={`Width of the page, ${width} px; arrow keys change it`}
+          onPointerDown={drag}
+          onKeyDown={event =>
+            (event.key === 'ArrowLeft' || event.key === 'ArrowRight') &&
+            onWidth(Math.max(240, Math.min(2400, width + (event.key === 'ArrowLeft' ? -20 : 20))))
+          }
+          className="absolute top-1/2 -right-4 h-16 w-3 -translate-y-1/2 cursor-ew-resize rounded border-x border-muted opacity-60 hover:opacity-100"
+        />
       </div>
     </div>
   );
@@ -234,23 +312,52 @@ function innerOf(element: Element): Rect {
   const { x, y, width, height } = element.getBoundingClientRect();
   const style = element.ownerDocument.defaultView?.getComputedStyle(element);
   const px = (name: string) => Number.parseFloat(style?.getPropertyValue(name) ?? '0') || 0;
-  const [top, right, bottom, left] = ['top', 'right', 'bottom', 'left'].map(side => px(`padding-${side}`) + px(`border-${side}-width`));
-  return { x: x + (left ?? 0), y: y + (top ?? 0), width: width - (left ?? 0) - (right ?? 0), height: height - (top ?? 0) - (bottom ?? 0) };
+  const [top, right, bottom, left] = ['top', 'right', 'bottom', 'left'].map(
+    side => px(`padding-${side}`) + px(`border-${side}-width`),
+  );
+  return {
+    x: x + (left ?? 0),
+    y: y + (top ?? 0),
+    width: width - (left ?? 0) - (right ?? 0),
+    height: height - (top ?? 0) - (bottom ?? 0),
+  };
 }
 
 /** The room between an element's edge and its content, hatched. */
 function Padding({ outer, inner }: { outer: Rect; inner: Rect }) {
-  const hatch = 'repeating-linear-gradient(135deg, color-mix(in oklch, var(--teal) 45%, transparent) 0 1.5px, transparent 1.5px 6px)';
+  const hatch =
+    'repeating-linear-gradient(135deg, color-mix(in oklch, var(--teal) 45%, transparent) 0 1.5px, transparent 1.5px 6px)';
   const left = inner.x - outer.x;
   const top = inner.y - outer.y;
-  const bands: Rect[] = [
-    { x: outer.x, y: outer.y, width: outer.width, height: top },
-    { x: outer.x, y: inner.y + inner.height, width: outer.width, height: outer.y + outer.height - inner.y - inner.height },
-    { x: outer.x, y: inner.y, width: left, height: inner.height },
-    { x: inner.x + inner.width, y: inner.y, width: outer.x + outer.width - inner.x - inner.width, height: inner.height },
+  const bands: (Rect & { side: string })[] = [
+    { side: 'top', x: outer.x, y: outer.y, width: outer.width, height: top },
+    {
+      side: 'bottom',
+      x: outer.x,
+      y: inner.y + inner.height,
+      width: outer.width,
+      height: outer.y + outer.height - inner.y - inner.height,
+    },
+    { side: 'left', x: outer.x, y: inner.y, width: left, height: inner.height },
+    {
+      side: 'right',
+      x: inner.x + inner.width,
+      y: inner.y,
+      width: outer.x + outer.width - inner.x - inner.width,
+      height: inner.height,
+    },
   ];
-  return bands.map((band, i) => (
-    // biome-ignore lint/suspicious/noArrayIndexKey: four sides in a fixed order
-    <div key={i} className="pointer-events-none absolute" style={{ left: band.x, top: band.y, width: Math.max(0, band.width), height: Math.max(0, band.height), background: hatch }} />
+  return bands.map(band => (
+    <div
+      key={band.side}
+      className="pointer-events-none absolute"
+      style={{
+        left: band.x,
+        top: band.y,
+        width: Math.max(0, band.width),
+        height: Math.max(0, band.height),
+        background: hatch,
+      }}
+    />
   ));
 }

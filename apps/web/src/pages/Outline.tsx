@@ -1,5 +1,23 @@
-import { canStandIn, childrenOf, type Edit, getRecord, type Id, isNode, moveNode, type Site } from '@cove/core';
-import { DndContext, type DragEndEvent, type DragMoveEvent, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  canStandIn,
+  childrenOf,
+  type Edit,
+  getRecord,
+  type Id,
+  isNode,
+  moveNode,
+  type Site,
+} from '@cove/core';
+import {
+  DndContext,
+  type DragEndEvent,
+  type DragMoveEvent,
+  PointerSensor,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
 import { useMemo, useRef, useState } from 'react';
 import { type OutlineRow, outlineRows } from './outlineRows.ts';
 
@@ -42,7 +60,12 @@ export function Outline({ site, page, picked, onPick, onKey, onMove }: Props) {
     if (!over || !(activatorEvent instanceof PointerEvent)) return null;
     const share = (activatorEvent.clientY + delta.y - over.rect.top) / over.rect.height;
     const id = String(over.id);
-    const order: Where[] = share < 0.3 ? ['before', 'inside', 'after'] : share > 0.7 ? ['after', 'inside', 'before'] : ['inside', share < 0.5 ? 'before' : 'after'];
+    const order: Where[] =
+      share < 0.3
+        ? ['before', 'inside', 'after']
+        : share > 0.7
+          ? ['after', 'inside', 'before']
+          : ['inside', share < 0.5 ? 'before' : 'after'];
     const where = order.find(it => dropEdits(site, String(active.id), { over: id, where: it }) !== null);
     return where ? { over: id, where } : null;
   };
@@ -66,7 +89,7 @@ export function Outline({ site, page, picked, onPick, onKey, onMove }: Props) {
         if (edits) onMove(edits);
       }}
     >
-      <ul ref={list} role="tree" aria-label="On this page">
+      <ul ref={list} aria-label="On this page">
         {rows.map((row, i) => (
           <Row
             key={row.node.id}
@@ -88,11 +111,32 @@ export function Outline({ site, page, picked, onPick, onKey, onMove }: Props) {
   );
 }
 
-function Row({ row, picked, reachable, drop, onPick, onKeyDown }: { row: OutlineRow; picked: boolean; reachable: boolean; drop: Where | null; onPick(): void; onKeyDown(event: React.KeyboardEvent): void }) {
+function Row({
+  row,
+  picked,
+  reachable,
+  drop,
+  onPick,
+  onKeyDown,
+}: {
+  row: OutlineRow;
+  picked: boolean;
+  reachable: boolean;
+  drop: Where | null;
+  onPick(): void;
+  onKeyDown(event: React.KeyboardEvent): void;
+}) {
   const { node, depth, label, kind, knots } = row;
   const draggable = useDraggable({ id: node.id });
   const droppable = useDroppable({ id: node.id });
-  const line = drop === 'before' ? 'shadow-[inset_0_2px_0_var(--teal)]' : drop === 'after' ? 'shadow-[inset_0_-2px_0_var(--teal)]' : drop === 'inside' ? 'outline-2 outline-teal -outline-offset-2' : '';
+  const line =
+    drop === 'before'
+      ? 'shadow-[inset_0_2px_0_var(--teal)]'
+      : drop === 'after'
+        ? 'shadow-[inset_0_-2px_0_var(--teal)]'
+        : drop === 'inside'
+          ? 'outline-2 outline-teal -outline-offset-2'
+          : '';
   return (
     <li role="none">
       <div
@@ -112,7 +156,11 @@ function Row({ row, picked, reachable, drop, onPick, onKeyDown }: { row: Outline
         style={{ paddingLeft: 14 + depth * 12 }}
       >
         <span className="truncate">{label}</span>
-        {label !== kind && <span className="shrink-0 text-small font-normal text-muted">{node.kind === 'section' && node.area === 'main' ? '' : kind.toLowerCase()}</span>}
+        {label !== kind && (
+          <span className="shrink-0 text-small font-normal text-muted">
+            {node.kind === 'section' && node.area === 'main' ? '' : kind.toLowerCase()}
+          </span>
+        )}
         {knots > 0 && <span className="ml-auto text-small font-normal text-madder">{knots}</span>}
       </div>
     </li>

@@ -1,6 +1,27 @@
-import { addSection, addWidget, childrenOf, duplicateNode, elementOfNode, firstPart, getRecord, type Id, isNode, nudge, pagesInOrder, type PropertyRow, type Result, type Edit, settingsOf, type Site, statesOf, WIDGETS, type Width, viewportOf } from '@cove/core';
+import {
+  addSection,
+  addWidget,
+  childrenOf,
+  duplicateNode,
+  type Edit,
+  elementOfNode,
+  firstPart,
+  getRecord,
+  type Id,
+  isNode,
+  nudge,
+  type PropertyRow,
+  pagesInOrder,
+  type Result,
+  type Site,
+  settingsOf,
+  statesOf,
+  viewportOf,
+  WIDGETS,
+  type Width,
+} from '@cove/core';
 import { useEffect, useMemo, useState } from 'react';
-import { NavLink, Navigate, useParams, useSearchParams } from 'react-router';
+import { Navigate, NavLink, useParams, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { Bench } from '../bench/Bench.tsx';
 import type { Subject } from '../bench/subject.ts';
@@ -31,7 +52,10 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
   const session = useSession();
   const [params, setParams] = useSearchParams();
   const [px, setPx] = useState(() => viewportOf(site).wide);
-  const [situation, setSituation] = useState<Pick<Subject, 'state' | 'width'>>({ state: 'rest', width: 'wide' });
+  const [situation, setSituation] = useState<Pick<Subject, 'state' | 'width'>>({
+    state: 'rest',
+    width: 'wide',
+  });
   const [box, setBox] = useState<PropertyRow['box'] | null>(null);
 
   const nodeId = params.get('node');
@@ -41,13 +65,31 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
     if (nodeId === page) return { node: page, part: 'box' };
     if (nodeId === null || !isNode(record)) return null;
     const element = elementOfNode(record);
-    return { node: nodeId, part: part !== null && Object.hasOwn(element.parts, part) ? part : firstPart(element) };
+    return {
+      node: nodeId,
+      part: part !== null && Object.hasOwn(element.parts, part) ? part : firstPart(element),
+    };
   }, [nodeId, record, part, page]);
 
+  /** The first click picks the thing as a whole, a further one the part under the pointer. */
+  const pickOnPage = (hit: Picked | null) => {
+    const target = hit && getRecord(session.site, hit.node);
+    pick(
+      hit && isNode(target) && picked?.node !== hit.node
+        ? { node: hit.node, part: firstPart(elementOfNode(target)) }
+        : hit,
+    );
+  };
   const pick = (next: Picked | null) => {
     setParams(next ? { node: next.node, part: next.part } : {}, { replace: true });
     const target = next && getRecord(site, next.node);
-    if (next && isNode(target) && situation.state !== 'rest' && !statesOf(elementOfNode(target), next.part).includes(situation.state)) setSituation({ ...situation, state: 'rest' });
+    if (
+      next &&
+      isNode(target) &&
+      situation.state !== 'rest' &&
+      !statesOf(elementOfNode(target), next.part).includes(situation.state)
+    )
+      setSituation({ ...situation, state: 'rest' });
   };
   const pickNode = (id: Id) => {
     const it = getRecord(session.site, id);
@@ -87,14 +129,28 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
       return;
     }
     const siblings = childrenOf(now, parent);
-    const made = addWidget(now, parent, isNode(at) && !holds ? siblings.indexOf(at.id) + 1 : siblings.length, widget);
+    const made = addWidget(
+      now,
+      parent,
+      isNode(at) && !holds ? siblings.indexOf(at.id) + 1 : siblings.length,
+      widget,
+    );
     if (commit(made.edits, `Add a ${widget}`)) pickNode(made.id);
   };
 
-  const onKey = (id: Id, event: Pick<KeyboardEvent, 'key' | 'altKey' | 'ctrlKey' | 'metaKey' | 'preventDefault'>) => {
-    const directions: Record<string, 'up' | 'down' | 'in' | 'out'> = { ArrowUp: 'up', ArrowDown: 'down', ArrowRight: 'in', ArrowLeft: 'out' };
+  const onKey = (
+    id: Id,
+    event: Pick<KeyboardEvent, 'key' | 'altKey' | 'ctrlKey' | 'metaKey' | 'preventDefault'>,
+  ) => {
+    const directions: Record<string, 'up' | 'down' | 'in' | 'out'> = {
+      ArrowUp: 'up',
+      ArrowDown: 'down',
+      ArrowRight: 'in',
+      ArrowLeft: 'out',
+    };
     const direction = directions[event.key];
-    if (event.altKey && direction) run(nudge(session.site, id, direction), `Move ${nameOf(session.site, id)}`);
+    if (event.altKey && direction)
+      run(nudge(session.site, id, direction), `Move ${nameOf(session.site, id)}`);
     else if (event.key === 'Delete' || event.key === 'Backspace') remove(id);
     else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd') duplicate(id);
     else return;
@@ -112,18 +168,35 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
     return () => window.removeEventListener('keydown', listen);
   }, [picked]);
 
-  const subject: Subject | null = picked && { type: 'node', page, node: picked.node, part: picked.part, ...situation };
+  const subject: Subject | null = picked && {
+    type: 'node',
+    page,
+    node: picked.node,
+    part: picked.part,
+    ...situation,
+  };
   const path = useMemo(() => {
-    const steps: { label: string; onSelect?: () => void }[] = [];
+    const steps: { id: string; label: string; onSelect?: () => void }[] = [];
     let at = picked ? getRecord(site, picked.node) : undefined;
     while (isNode(at)) {
       const { id } = at;
-      steps.unshift({ label: at.kind === 'section' ? at.name : elementOfNode(at).label, ...(id !== picked?.node && { onSelect: () => pickNode(id) }) });
+      steps.unshift({
+        id,
+        label: at.kind === 'section' ? at.name : elementOfNode(at).label,
+        ...(id !== picked?.node && { onSelect: () => pickNode(id) }),
+      });
       at = getRecord(site, at.at.parent);
     }
-    return [{ label: site.kinds.page.get(page)?.title ?? '', ...(picked?.node !== page && { onSelect: () => pick({ node: page, part: 'box' }) }) }, ...steps];
+    return [
+      {
+        id: page,
+        label: site.kinds.page.get(page)?.title ?? '',
+        ...(picked?.node !== page && { onSelect: () => pick({ node: page, part: 'box' }) }),
+      },
+      ...steps,
+    ];
     // biome-ignore lint/correctness/useExhaustiveDependencies: the way depends on what is picked and where it stands
-  }, [site, page, picked]);
+  }, [site, page, picked, pickNode, pick]);
 
   const chooseWidth = (width: Width) => {
     setPx(viewportOf(site)[width]);
@@ -139,7 +212,10 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           <ul>
             {pagesInOrder(site).map(it => (
               <li key={it.id}>
-                <NavLink to={`/sites/${session.id}/pages/${it.id}`} className="block truncate px-3.5 py-[3px] hover:bg-ground aria-[current=page]:bg-wash aria-[current=page]:font-semibold aria-[current=page]:text-teal">
+                <NavLink
+                  to={`/sites/${session.id}/pages/${it.id}`}
+                  className="block truncate px-3.5 py-[3px] hover:bg-ground aria-[current=page]:bg-wash aria-[current=page]:font-semibold aria-[current=page]:text-teal"
+                >
                   {it.title}
                 </NavLink>
               </li>
@@ -148,11 +224,23 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
         </nav>
         <div className="thin-scroll min-h-0 flex-1 overflow-auto py-3">
           <h2 className="label-line px-3.5 pb-1">On this page</h2>
-          <Outline site={site} page={page} picked={picked?.node ?? null} onPick={pickNode} onKey={onKey} onMove={edits => commit(edits, 'Move')} />
+          <Outline
+            site={site}
+            page={page}
+            picked={picked?.node ?? null}
+            onPick={pickNode}
+            onKey={onKey}
+            onMove={edits => commit(edits, 'Move')}
+          />
         </div>
         <div className="grid gap-1 border-t border-hair px-3.5 py-2">
           <div className="flex gap-1">
-            <select aria-label="Add a widget" value="" onChange={event => addWidgetOf(event.target.value)} className="h-7 min-w-0 flex-1 rounded border border-hair bg-paper px-1 text-teal">
+            <select
+              aria-label="Add a widget"
+              value=""
+              onChange={event => addWidgetOf(event.target.value)}
+              className="h-7 min-w-0 flex-1 rounded border border-hair bg-paper px-1 text-teal"
+            >
               <option value="">Add a widget …</option>
               {WIDGETS.map(widget => (
                 <option key={widget.name} value={widget.name}>
@@ -160,7 +248,11 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
                 </option>
               ))}
             </select>
-            <Button kind="line" className="text-teal!" onClick={() => addSectionAt(childrenOf(site, page).length)}>
+            <Button
+              kind="line"
+              className="text-teal!"
+              onClick={() => addSectionAt(childrenOf(site, page).length)}
+            >
               Section
             </Button>
           </div>
@@ -189,11 +281,31 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           />
           <label className="ml-auto flex items-center gap-1 font-mono text-[12px] text-muted">
             <span className="sr-only">Width in px</span>
-            <input type="number" min={240} max={2400} value={px} onChange={event => event.target.valueAsNumber >= 240 && event.target.valueAsNumber <= 2400 && setPx(event.target.valueAsNumber)} className="h-6 w-16 rounded-sm border border-transparent bg-transparent px-1 text-right text-ink hover:border-hair" />
+            <input
+              type="number"
+              min={240}
+              max={2400}
+              value={px}
+              onChange={event =>
+                event.target.valueAsNumber >= 240 &&
+                event.target.valueAsNumber <= 2400 &&
+                setPx(event.target.valueAsNumber)
+              }
+              className="h-6 w-16 rounded-sm border border-transparent bg-transparent px-1 text-right text-ink hover:border-hair"
+            />
             px
           </label>
         </div>
-        <Canvas page={page} width={px} onWidth={setPx} picked={picked} state={situation.state} box={box} onPick={pick} onAddSection={addSectionAt} />
+        <Canvas
+          page={page}
+          width={px}
+          onWidth={setPx}
+          picked={picked}
+          state={situation.state}
+          box={box}
+          onPick={pickOnPage}
+          onAddSection={addSectionAt}
+        />
       </section>
       <aside aria-label="Bench" className="min-h-0 border-l border-hair bg-paper">
         {subject ? (
@@ -202,13 +314,17 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
             onSubject={next => {
               if (next.width !== situation.width) setPx(viewportOf(site)[next.width]);
               setSituation({ state: next.state, width: next.width });
-              if (picked && next.part !== picked.part) setParams({ node: picked.node, part: next.part }, { replace: true });
+              if (picked && next.part !== picked.part)
+                setParams({ node: picked.node, part: next.part }, { replace: true });
             }}
             path={path}
             onBox={it => setBox(it ?? null)}
           />
         ) : (
-          <p className="p-4 text-muted">Click something on the page, or pick it in the outline: what you set here holds for that one alone, and is kept as a knot. Double-click words to edit them.</p>
+          <p className="p-4 text-muted">
+            Click something on the page, or pick it in the outline: what you set here holds for that one
+            alone, and is kept as a knot. Double-click words to edit them.
+          </p>
         )}
       </aside>
     </div>

@@ -1,4 +1,13 @@
-import { childrenOf, elementOfNode, getRecord, type Id, isNode, type NodeRecord, type Site, sectionsIn } from '@cove/core';
+import {
+  childrenOf,
+  elementOfNode,
+  getRecord,
+  type Id,
+  isNode,
+  type NodeRecord,
+  type Site,
+  sectionsIn,
+} from '@cove/core';
 import { nameOf } from '../shell/names.ts';
 
 export interface OutlineRow {
@@ -22,12 +31,19 @@ export function outlineRows(site: Site, page: Id): OutlineRow[] {
   const rows: OutlineRow[] = [];
   const visit = (node: NodeRecord, depth: number) => {
     const element = elementOfNode(node);
-    rows.push({ node, depth, label: nameOf(site, node.id), kind: element.label, knots: knotsOf(site, node.id) });
+    rows.push({
+      node,
+      depth,
+      label: nameOf(site, node.id),
+      kind: element.label,
+      knots: knotsOf(site, node.id),
+    });
     for (const id of childrenOf(site, node.id)) {
       const child = getRecord(site, id);
       if (isNode(child)) visit(child, depth + 1);
     }
   };
-  for (const area of ['header', 'main', 'footer'] as const) for (const section of sectionsIn(site, page, area)) visit(section, 0);
+  for (const area of ['header', 'main', 'footer'] as const)
+    for (const section of sectionsIn(site, page, area)) visit(section, 0);
   return rows;
 }

@@ -7,7 +7,10 @@ import { Button } from '../ui/Button.tsx';
 
 const working = (it: ReleaseSummary) => it.state === 'waiting' || it.state === 'making';
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-const told = (error: unknown) => toast.error(error instanceof RequestProblem ? error.message : 'The server cannot be reached. Nothing was published.');
+const told = (error: unknown) =>
+  toast.error(
+    error instanceof RequestProblem ? error.message : 'The server cannot be reached. Nothing was published.',
+  );
 
 /** Releases as knots on a thread, the draft at its top. */
 export function ReleaseStation() {
@@ -40,7 +43,12 @@ export function ReleaseStation() {
   const busy = data?.releases.some(working) ?? false;
   const live = data?.releases.find(it => it.live);
 
-  if (isPending) return <p role="status" className="p-6 text-muted">Looking at the releases …</p>;
+  if (isPending)
+    return (
+      <p role="status" className="p-6 text-muted">
+        Looking at the releases …
+      </p>
+    );
   if (error || !data)
     return (
       <div role="alert" className="p-6">
@@ -52,13 +60,23 @@ export function ReleaseStation() {
     );
   return (
     <div className="thin-scroll grid h-full grid-cols-[minmax(360px,460px)_1fr] overflow-hidden">
-      <section aria-label="Releases" className="thin-scroll overflow-auto border-r border-hair bg-paper px-6 py-6">
+      <section
+        aria-label="Releases"
+        className="thin-scroll overflow-auto border-r border-hair bg-paper px-6 py-6"
+      >
         <ol className="relative ml-1 border-l border-ink/40 pl-6">
           <li className="relative pb-7">
-            <span className="absolute top-1 -left-[30px] size-[11px] rounded-full border-2 border-madder bg-paper" aria-hidden />
+            <span
+              className="absolute top-1 -left-[30px] size-[11px] rounded-full border-2 border-madder bg-paper"
+              aria-hidden
+            />
             <h2 className="text-[15px] font-semibold">Draft</h2>
             <p className="text-muted">
-              {data.releases.length === 0 ? 'Nothing is public yet.' : data.unpublished === 0 ? 'The same as the newest release.' : `${data.unpublished} change${data.unpublished === 1 ? '' : 's'} since the newest release.`}
+              {data.releases.length === 0
+                ? 'Nothing is public yet.'
+                : data.unpublished === 0
+                  ? 'The same as the newest release.'
+                  : `${data.unpublished} change${data.unpublished === 1 ? '' : 's'} since the newest release.`}
               {waiting > 0 && ` ${waiting} not on the server yet.`}
             </p>
             {mayPublish && (
@@ -69,8 +87,20 @@ export function ReleaseStation() {
                   publish.mutate();
                 }}
               >
-                <input aria-label="What is new" placeholder="What is new, in a few words" value={note} maxLength={200} onChange={event => setNote(event.target.value)} className="h-8 min-w-0 flex-1 rounded border border-hair bg-paper px-2" />
-                <Button type="submit" kind="main" className="h-8!" disabled={busy || publish.isPending || waiting > 0}>
+                <input
+                  aria-label="What is new"
+                  placeholder="What is new, in a few words"
+                  value={note}
+                  maxLength={200}
+                  onChange={event => setNote(event.target.value)}
+                  className="h-8 min-w-0 flex-1 rounded border border-hair bg-paper px-2"
+                />
+                <Button
+                  type="submit"
+                  kind="main"
+                  className="h-8!"
+                  disabled={busy || publish.isPending || waiting > 0}
+                >
                   Publish
                 </Button>
               </form>
@@ -78,7 +108,10 @@ export function ReleaseStation() {
           </li>
           {data.releases.map(it => (
             <li key={it.id} className="relative pb-6">
-              <span className={`absolute top-1 -left-[30px] size-[11px] rounded-full border-2 border-madder ${it.live ? 'bg-madder' : 'bg-paper'}`} aria-hidden />
+              <span
+                className={`absolute top-1 -left-[30px] size-[11px] rounded-full border-2 border-madder ${it.live ? 'bg-madder' : 'bg-paper'}`}
+                aria-hidden
+              />
               <h3 className="flex items-baseline gap-2 font-semibold">
                 Release {it.number}
                 {it.live && <span className="font-normal text-teal">live</span>}
@@ -89,7 +122,12 @@ export function ReleaseStation() {
               </p>
               {working(it) && (
                 <div className="mt-1.5">
-                  <progress aria-label={`Publishing release ${it.number}`} value={it.done} max={Math.max(1, it.total)} className="h-1.5 w-full accent-teal" />
+                  <progress
+                    aria-label={`Publishing release ${it.number}`}
+                    value={it.done}
+                    max={Math.max(1, it.total)}
+                    className="h-1.5 w-full accent-teal"
+                  />
                   <p role="status" className="text-small text-muted">
                     {it.state === 'waiting' ? 'Waiting for its turn' : `${it.done} of ${it.total} files`}
                   </p>
@@ -111,19 +149,35 @@ export function ReleaseStation() {
       </section>
       <section aria-label="What visitors see" className="flex min-w-0 flex-col">
         <div className="flex h-10 items-center justify-between px-6">
-          <span className="text-muted">{live ? `What visitors see: release ${live.number}` : 'Visitors see nothing yet'}</span>
+          <span className="text-muted">
+            {live ? `What visitors see: release ${live.number}` : 'Visitors see nothing yet'}
+          </span>
           <span className="flex gap-4">
             <a href={`/api/sites/${session.id}/export.zip`} className="text-teal hover:underline">
               Download as plain files
             </a>
             {live && (
-              <a href={summary.address} target="_blank" rel="noreferrer" className="text-teal hover:underline">
+              <a
+                href={summary.address}
+                target="_blank"
+                rel="noreferrer"
+                className="text-teal hover:underline"
+              >
                 Open the site
               </a>
             )}
           </span>
         </div>
-        {live ? <iframe key={live.id} title={`Release ${live.number}`} src={summary.address} className="mx-6 mb-6 flex-1 border border-hair bg-white" /> : <p className="px-6 text-muted">Publish the draft, and it shows here as on its own host.</p>}
+        {live ? (
+          <iframe
+            key={live.id}
+            title={`Release ${live.number}`}
+            src={summary.address}
+            className="mx-6 mb-6 flex-1 border border-hair bg-white"
+          />
+        ) : (
+          <p className="px-6 text-muted">Publish the draft, and it shows here as on its own host.</p>
+        )}
       </section>
     </div>
   );

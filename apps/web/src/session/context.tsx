@@ -22,7 +22,8 @@ export function useOpened(): Opened {
 }
 
 export const useSession = (): SiteSession => useOpened().session;
-export const useSessionState = <T,>(select: (state: SessionState) => T): T => useStore(useSession().store, select);
+export const useSessionState = <T,>(select: (state: SessionState) => T): T =>
+  useStore(useSession().store, select);
 export const useSite = (): Site => useSessionState(state => state.site);
 
 /** Makes edits; answers whether they were made. */

@@ -1,4 +1,17 @@
-import { applyChange, type Change, type Edit, getRecord, type Id, newId, type Problem, type Result, type Site, siteOf, type SiteRecord, Writers } from '@cove/core';
+import {
+  applyChange,
+  type Change,
+  type Edit,
+  getRecord,
+  type Id,
+  newId,
+  type Problem,
+  type Result,
+  type Site,
+  type SiteRecord,
+  siteOf,
+  Writers,
+} from '@cove/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { RequestProblem, request } from '../api/request.ts';
 
@@ -60,7 +73,14 @@ export class SiteSession {
   ) {
     this.confirmed = site;
     this.confirmedSeq = seq;
-    this.store = createStore<SessionState>(() => ({ site, seq, sync: 'kept', waiting: 0, undoLabel: null, redoLabel: null }));
+    this.store = createStore<SessionState>(() => ({
+      site,
+      seq,
+      sync: 'kept',
+      waiting: 0,
+      undoLabel: null,
+      redoLabel: null,
+    }));
   }
 
   static async open(id: string, notice: Notice): Promise<SiteSession> {
@@ -135,7 +155,10 @@ export class SiteSession {
     const { edits, skipped } = this.writers.undoable(past.inverse, past.change, id => getRecord(base, id));
     const applied = applyChange(base, { edits });
     if (!applied.ok || edits.length === 0) {
-      this.notice(applied.ok ? 'Others have changed this since; it stays as it is.' : applied.problem.message, 'problem');
+      this.notice(
+        applied.ok ? 'Others have changed this since; it stays as it is.' : applied.problem.message,
+        'problem',
+      );
       this.publish(base, new Set());
       return;
     }
@@ -144,7 +167,10 @@ export class SiteSession {
     this.writers.note(change);
     to.push({ change: change.id, inverse: applied.value.inverse, label: past.label });
     this.publish(applied.value.site, new Set(applied.value.after.keys()));
-    this.notice(`${word}: ${past.label}${skipped > 0 ? `. ${skipped} part${skipped > 1 ? 's' : ''} stayed, since others changed them` : ''}`, 'info');
+    this.notice(
+      `${word}: ${past.label}${skipped > 0 ? `. ${skipped} part${skipped > 1 ? 's' : ''} stayed, since others changed them` : ''}`,
+      'info',
+    );
     void this.send();
   }
 
@@ -158,9 +184,16 @@ export class SiteSession {
   private applyAll(base: Site): Site {
     const last = this.pending.at(-1);
     const known = this.draftCache;
-    if (known && known.confirmed === base && known.count === this.pending.length && known.last === last) return known.site;
+    if (known && known.confirmed === base && known.count === this.pending.length && known.last === last)
+      return known.site;
     let site = base;
-    if (known && known.confirmed === base && known.count === this.pending.length - 1 && this.pending.at(-2) === known.last && last) {
+    if (
+      known &&
+      known.confirmed === base &&
+      known.count === this.pending.length - 1 &&
+      this.pending.at(-2) === known.last &&
+      last
+    ) {
       const applied = applyChange(known.site, last);
       site = applied.ok ? applied.value.site : known.site;
     } else {
@@ -195,12 +228,14 @@ export class SiteSession {
       this.failures = 0;
       this.receive({ ...change, seq });
     } catch (error) {
-      if (error instanceof RequestProblem && error.status < 500 && error.status !== 401) this.refuse(change, error.problem);
+      if (error instanceof RequestProblem && error.status < 500 && error.status !== 401)
+        this.refuse(change, error.problem);
       else {
         this.failures++;
         this.publish(this.site, new Set());
         this.timer = setTimeout(() => void this.send(), RETRY[Math.min(this.failures, RETRY.length) - 1]);
-        if (error instanceof RequestProblem && error.status === 401) this.notice('You are signed out. What you made is kept here until you sign in again.', 'problem');
+        if (error instanceof RequestProblem && error.status === 401)
+          this.notice('You are signed out. What you made is kept here until you sign in again.', 'problem');
       }
     } finally {
       this.sending = false;
@@ -223,7 +258,11 @@ export class SiteSession {
       return;
     }
     this.ahead.set(accepted.seq, accepted);
-    for (let next = this.ahead.get(this.confirmedSeq + 1); next; next = this.ahead.get(this.confirmedSeq + 1)) {
+    for (
+      let next = this.ahead.get(this.confirmedSeq + 1);
+      next;
+      next = this.ahead.get(this.confirmedSeq + 1)
+    ) {
       this.ahead.delete(next.seq);
       this.confirmedSeq = next.seq;
       const { id } = next;
@@ -240,7 +279,12 @@ export class SiteSession {
         this.pending = this.pending.filter(change => change.id !== id);
         // Taking our own first change into the confirmed site leaves the draft as it is.
         if (first?.id === id && draft && draft.count === this.pending.length + 1)
-          this.draftCache = { confirmed: this.confirmed, count: this.pending.length, last: this.pending.at(-1), site: draft.site };
+          this.draftCache = {
+            confirmed: this.confirmed,
+            count: this.pending.length,
+            last: this.pending.at(-1),
+            site: draft.site,
+          };
         this.publishDraft(new Set());
       } else {
         this.writers.note(next);
@@ -262,7 +306,10 @@ export class SiteSession {
   }
 
   private async reload(): Promise<void> {
-    const { seq, records } = await request<{ seq: number; records: SiteRecord[] }>('GET', `/api/sites/${this.id}`);
+    const { seq, records } = await request<{ seq: number; records: SiteRecord[] }>(
+      'GET',
+      `/api/sites/${this.id}`,
+    );
     this.confirmed = siteOf(records);
     this.confirmedSeq = seq;
     this.ahead.clear();
@@ -280,4 +327,5 @@ export class SiteSession {
   }
 }
 
-const touchedBy = (edits: readonly Edit[]): Set<Id> => new Set(edits.map(edit => (edit.op === 'put' ? edit.record.id : edit.id)));
+const touchedBy = (edits: readonly Edit[]): Set<Id> =>
+  new Set(edits.map(edit => (edit.op === 'put' ? edit.record.id : edit.id)));

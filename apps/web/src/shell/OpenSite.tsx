@@ -8,7 +8,6 @@ import { SiteSession } from '../session/siteSession.ts';
 import { Button } from '../ui/Button.tsx';
 import { Shell } from './Shell.tsx';
 
-
 /** Opens the site of the address and keeps it open while its stations change. */
 export function OpenSite() {
   const { site = '' } = useParams();
@@ -23,7 +22,9 @@ export function OpenSite() {
     let gone = false;
     let opened: SiteSession | null = null;
     setFailure(null);
-    SiteSession.open(site, (message, kind) => (kind === 'problem' ? toast.error(message) : toast(message))).then(
+    SiteSession.open(site, (message, kind) =>
+      kind === 'problem' ? toast.error(message) : toast(message),
+    ).then(
       it => {
         opened = it;
         if (gone) it.close();
@@ -31,7 +32,8 @@ export function OpenSite() {
       },
       (error: unknown) => {
         if (error instanceof RequestProblem && error.status === 401) void navigate('/');
-        else if (!gone) setFailure(error instanceof RequestProblem ? error.message : 'The server cannot be reached.');
+        else if (!gone)
+          setFailure(error instanceof RequestProblem ? error.message : 'The server cannot be reached.');
       },
     );
     return () => {

@@ -10,12 +10,19 @@ const STATIONS = [
   { path: 'release', label: 'Release' },
 ] as const;
 
-const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || target.matches('input:not([type=range]), textarea, select'));
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || target.matches('input:not([type=range]), textarea, select'));
 
 function SyncWords() {
   const sync = useSessionState(state => state.sync);
   const waiting = useSessionState(state => state.waiting);
-  const words = sync === 'kept' ? 'All kept' : sync === 'sending' ? 'Keeping …' : `${waiting} not on the server yet; trying again`;
+  const words =
+    sync === 'kept'
+      ? 'All kept'
+      : sync === 'sending'
+        ? 'Keeping …'
+        : `${waiting} not on the server yet; trying again`;
   return (
     <output aria-live="polite" className={`min-w-16 px-1 ${sync === 'away' ? 'text-madder' : 'text-muted'}`}>
       {words}
@@ -59,7 +66,10 @@ export function Shell() {
           <ol className="flex h-full gap-14">
             {STATIONS.map(({ path, label }) => (
               <li key={path} className="relative flex items-center">
-                <NavLink to={`/sites/${siteId}/${path}`} className="group flex h-full flex-col items-center justify-between pt-2.5 text-muted hover:text-ink aria-[current=page]:text-ink">
+                <NavLink
+                  to={`/sites/${siteId}/${path}`}
+                  className="group flex h-full flex-col items-center justify-between pt-2.5 text-muted hover:text-ink aria-[current=page]:text-ink"
+                >
                   <span className="text-[14px] group-aria-[current=page]:font-semibold">{label}</span>
                   <span className="relative z-10 mb-1.5 size-2 rounded-full border border-hair bg-paper group-aria-[current=page]:border-teal group-aria-[current=page]:bg-teal" />
                 </NavLink>
@@ -69,14 +79,27 @@ export function Shell() {
           <span className="absolute inset-x-5 bottom-[9px] h-px bg-hair" aria-hidden />
         </nav>
         <div className="flex items-center justify-end gap-1">
-          <Button onClick={() => session.undo()} disabled={undoLabel === null} title={undoLabel ? `Undo: ${undoLabel} (Ctrl+Z)` : 'Nothing to undo'}>
+          <Button
+            onClick={() => session.undo()}
+            disabled={undoLabel === null}
+            title={undoLabel ? `Undo: ${undoLabel} (Ctrl+Z)` : 'Nothing to undo'}
+          >
             <Undo2 size={14} aria-hidden /> Undo
           </Button>
-          <Button onClick={() => session.redo()} disabled={redoLabel === null} title={redoLabel ? `Do again: ${redoLabel} (Ctrl+Y)` : 'Nothing to do again'}>
+          <Button
+            onClick={() => session.redo()}
+            disabled={redoLabel === null}
+            title={redoLabel ? `Do again: ${redoLabel} (Ctrl+Y)` : 'Nothing to do again'}
+          >
             <Redo2 size={14} aria-hidden /> Redo
           </Button>
           <SyncWords />
-          <a href={`/api/sites/${siteId}/pages/${page ?? home ?? ''}/preview`} target="_blank" rel="noreferrer" className="ml-1 inline-flex h-7 items-center rounded border border-hair px-3 font-semibold hover:bg-ground">
+          <a
+            href={`/api/sites/${siteId}/pages/${page ?? home ?? ''}/preview`}
+            target="_blank"
+            rel="noreferrer"
+            className="ml-1 inline-flex h-7 items-center rounded border border-hair px-3 font-semibold hover:bg-ground"
+          >
             Preview
           </a>
         </div>

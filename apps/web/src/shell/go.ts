@@ -1,4 +1,4 @@
-import { getRecord, isNode, type Id, type Site } from '@cove/core';
+import { getRecord, type Id, isNode, type Site } from '@cove/core';
 import { useCallback } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useSession } from '../session/context.tsx';

@@ -26,9 +26,17 @@ export function nameOf(site: Site, id: Id): string {
   }
 }
 
-function placeName(site: Site, place: { type: string; page?: Id; area?: string; scheme?: Id; section?: Id; pageKind?: string }): string {
-  if (place.page !== undefined) return `${place.type === 'branch' ? 'below' : 'on'} ${nameOf(site, place.page)}`;
+function placeName(
+  site: Site,
+  place: { type: string; page?: Id; area?: string; scheme?: Id; section?: Id; pageKind?: string },
+): string {
+  if (place.page !== undefined)
+    return `${place.type === 'branch' ? 'below' : 'on'} ${nameOf(site, place.page)}`;
   if (place.scheme !== undefined) return `on ${nameOf(site, place.scheme)}`;
   if (place.section !== undefined) return `in ${nameOf(site, place.section)}`;
-  return place.area !== undefined ? `in the ${place.area}` : place.pageKind !== undefined ? `on every ${place.pageKind}` : 'in long-form text';
+  return place.area !== undefined
+    ? `in the ${place.area}`
+    : place.pageKind !== undefined
+      ? `on every ${place.pageKind}`
+      : 'in long-form text';
 }

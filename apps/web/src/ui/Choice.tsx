@@ -1,33 +1,47 @@
+import { RadioGroup } from 'radix-ui';
+
+interface Option<T extends string> {
+  value: T;
+  label: string;
+  /** Something is set there. */
+  mark?: boolean;
+}
+
 /** A few words of which one is underlined: the program's way of choosing among little. */
-export function Choice<T extends string>({ label, value, options, onChange }: { label: string; value: T; options: readonly { value: T; label: string; mark?: boolean }[]; onChange(value: T): void }) {
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: T;
+  options: readonly Option<T>[];
+  onChange(value: T): void;
+}) {
+  const choose = (next: string) => {
+    const option = options.find(it => it.value === next);
+    if (option) onChange(option.value);
+  };
   return (
-    <div role="radiogroup" aria-label={label} className="flex flex-wrap gap-x-3 gap-y-0.5">
-      {options.map((option, i) => {
-        const chosen = option.value === value;
-        return (
-          <button
-            key={option.value}
-            type="button"
-            role="radio"
-            aria-checked={chosen}
-            tabIndex={chosen ? 0 : -1}
-            onClick={() => onChange(option.value)}
-            onKeyDown={event => {
-              const step = event.key === 'ArrowRight' || event.key === 'ArrowDown' ? 1 : event.key === 'ArrowLeft' || event.key === 'ArrowUp' ? -1 : 0;
-              const next = options[(i + step + options.length) % options.length];
-              if (step === 0 || !next) return;
-              event.preventDefault();
-              onChange(next.value);
-              const sibling = event.currentTarget.parentElement?.children[options.indexOf(next)];
-              if (sibling instanceof HTMLElement) sibling.focus();
-            }}
-            className={`border-b-[1.5px] py-0.5 ${chosen ? 'border-teal font-semibold text-teal' : 'border-transparent text-muted hover:text-ink'}`}
-          >
-            {option.label}
-            {option.mark && <span className="text-madder" title="Something is set here"> ·</span>}
-          </button>
-        );
-      })}
-    </div>
+    <RadioGroup.Root
+      aria-label={label}
+      orientation="horizontal"
+      value={value}
+      onValueChange={choose}
+      className="flex flex-wrap gap-x-3 gap-y-0.5"
+    >
+      {options.map(option => (
+        <RadioGroup.Item
+          key={option.value}
+          value={option.value}
+          className="border-b-[1.5px] border-transparent py-0.5 text-muted hover:text-ink data-[state=checked]:border-teal data-[state=checked]:font-semibold data-[state=checked]:text-teal"
+        >
+          {option.label}
+          {option.mark && <span className="text-madder"> ·</span>}
+          {option.mark && <span className="sr-only">, something is set here</span>}
+        </RadioGroup.Item>
+      ))}
+    </RadioGroup.Root>
   );
 }

@@ -15,7 +15,15 @@ const AXES: readonly Axis[] = [
 const STOPS = 13;
 
 /** Lightness, chroma and hue in OKLCH, and alpha. While a slider moves `onShow` is told; when it rests, `onCommit`. */
-export function ColourSliders({ color, onShow, onCommit }: { color: Color; onShow(color: Color): void; onCommit(color: Color): void }) {
+export function ColourSliders({
+  color,
+  onShow,
+  onCommit,
+}: {
+  color: Color;
+  onShow(color: Color): void;
+  onCommit(color: Color): void;
+}) {
   const id = useId();
   const own = convert(color, 'oklch');
   const [l, c, h] = own.coords;
@@ -27,7 +35,16 @@ export function ColourSliders({ color, onShow, onCommit }: { color: Color; onSho
   };
   const gradient = ({ index, max }: Axis) =>
     `linear-gradient(to right in oklab, ${Array.from({ length: STOPS }, (_, i) => printColor({ ...at(index, (i / (STOPS - 1)) * max), alpha: 1 })).join(', ')})`;
-  const slider = (name: string, value: number, max: number, step: number, background: string, make: (value: number) => Color, text: string, limit?: number) => (
+  const slider = (
+    name: string,
+    value: number,
+    max: number,
+    step: number,
+    background: string,
+    make: (value: number) => Color,
+    text: string,
+    limit?: number,
+  ) => (
     <div key={name} className="grid grid-cols-[64px_1fr_52px] items-center gap-2">
       <label htmlFor={`${id}-${name}`} className="text-small text-muted">
         {name}
@@ -46,7 +63,13 @@ export function ColourSliders({ color, onShow, onCommit }: { color: Color; onSho
           className="block h-3 w-full appearance-none rounded-full [&::-webkit-slider-thumb]:size-4 [&::-webkit-slider-thumb]:appearance-none [&::-webkit-slider-thumb]:rounded-full [&::-webkit-slider-thumb]:border-2 [&::-webkit-slider-thumb]:border-paper [&::-webkit-slider-thumb]:bg-ink"
           style={{ background }}
         />
-        {limit !== undefined && limit < max && <span title="Beyond here sRGB screens cannot show it" className="pointer-events-none absolute -top-1 h-5 w-px bg-ink" style={{ left: `${(limit / max) * 100}%` }} />}
+        {limit !== undefined && limit < max && (
+          <span
+            title="Beyond here sRGB screens cannot show it"
+            className="pointer-events-none absolute -top-1 h-5 w-px bg-ink"
+            style={{ left: `${(limit / max) * 100}%` }}
+          />
+        )}
       </div>
       <output className="text-right font-mono text-[11px] text-muted">{text}</output>
     </div>
@@ -55,10 +78,32 @@ export function ColourSliders({ color, onShow, onCommit }: { color: Color; onSho
     <div className="grid gap-2">
       {AXES.map(axis => {
         const value = own.coords[axis.index];
-        const text = axis.index === 2 ? `${Math.round(value)}°` : axis.index === 0 ? `${(value * 100).toFixed(1)}%` : value.toFixed(3);
-        return slider(axis.name, value, axis.max, axis.step, gradient(axis), next => at(axis.index, next), text, axis.index === 1 ? edge : undefined);
+        const text =
+          axis.index === 2
+            ? `${Math.round(value)}°`
+            : axis.index === 0
+              ? `${(value * 100).toFixed(1)}%`
+              : value.toFixed(3);
+        return slider(
+          axis.name,
+          value,
+          axis.max,
+          axis.step,
+          gradient(axis),
+          next => at(axis.index, next),
+          text,
+          axis.index === 1 ? edge : undefined,
+        );
       })}
-      {slider('Alpha', color.alpha, 1, 0.01, `linear-gradient(to right, transparent, ${printColor({ ...color, alpha: 1 })}), repeating-conic-gradient(#bbb 0 25%, #fff 0 50%) 0 / 8px 8px`, alpha => ({ ...color, alpha }), `${Math.round(color.alpha * 100)}%`)}
+      {slider(
+        'Alpha',
+        color.alpha,
+        1,
+        0.01,
+        `linear-gradient(to right, transparent, ${printColor({ ...color, alpha: 1 })}), repeating-conic-gradient(#bbb 0 25%, #fff 0 50%) 0 / 8px 8px`,
+        alpha => ({ ...color, alpha }),
+        `${Math.round(color.alpha * 100)}%`,
+      )}
     </div>
   );
 }

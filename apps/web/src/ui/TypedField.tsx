@@ -3,8 +3,10 @@ import { useEffect, useId, useState } from 'react';
 
 interface Props<T> {
   label: string;
-  /** What the field shows while nothing is typed. */
+  /** What the field shows while it is worked in and nothing is typed yet. */
   text: string;
+  /** A shorter spelling for when it is only looked at. */
+  display?: string;
   parse(text: string): Result<T>;
   /** A finished value: Enter, leaving the field, or a step with the arrow keys. */
   onCommit(value: T): void;
@@ -31,14 +33,28 @@ export function relativeText(typed: string, current: string): string {
   const number = FIRST_NUMBER.exec(current);
   if (!relative || !number) return typed;
   const value = parseArithmetic(`${number[0]}${relative[1]}${relative[2]}`);
-  return value === null ? typed : current.slice(0, number.index) + value + current.slice(number.index + number[0].length);
+  return value === null
+    ? typed
+    : current.slice(0, number.index) + value + current.slice(number.index + number[0].length);
 }
 
 /** A field that keeps what was typed until it can be read, and says what it expected. */
-export function TypedField<T>({ label, text, parse, onCommit, onFocus, onBlur, className = '', hideLabel = false, mono = true }: Props<T>) {
+export function TypedField<T>({
+  label,
+  text,
+  display = text,
+  parse,
+  onCommit,
+  onFocus,
+  onBlur,
+  className = '',
+  hideLabel = false,
+  mono = true,
+}: Props<T>) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [inside, setInside] = useState(false);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a value that arrives from elsewhere ends what was typed and read
   useEffect(() => {
     if (!problem) setTyped(null);
@@ -68,15 +84,20 @@ export function TypedField<T>({ label, text, parse, onCommit, onFocus, onBlur, c
       </label>
       <input
         id={id}
-        value={typed ?? text}
+        value={typed ?? (inside ? text : display)}
+        title={text}
         spellCheck={false}
         autoComplete="off"
         aria-invalid={problem !== null}
         aria-describedby={problem ? `${id}-problem` : undefined}
         className={`h-6 w-full min-w-0 rounded-sm border bg-transparent px-1 ${mono ? 'font-mono text-[12px]' : ''} ${problem ? 'border-madder' : 'border-transparent hover:border-hair focus:border-hair'}`}
         onChange={event => setTyped(event.target.value)}
-        onFocus={onFocus}
+        onFocus={() => {
+          setInside(true);
+          onFocus?.();
+        }}
         onBlur={event => {
+          setInside(false);
           if (typed !== null) finish(event.target.value);
           onBlur?.();
         }}

@@ -1,5 +1,14 @@
-import { parseSlot, type Site, type Slot, type SlotProperty, type State, type Styles, type TextStyleRecord, type Width } from '../site/index.ts';
 import type { PropertyName } from '../properties/index.ts';
+import {
+  parseSlot,
+  type Site,
+  type Slot,
+  type SlotProperty,
+  type State,
+  type Styles,
+  type TextStyleRecord,
+  type Width,
+} from '../site/index.ts';
 import type { Value } from '../values/index.ts';
 import { widthRank } from './rank.ts';
 
@@ -15,15 +24,20 @@ export interface Setting {
   textStyle: string | null;
 }
 
-const cache = new WeakMap<Styles, { styles: readonly (TextStyleRecord | undefined)[]; settings: readonly Setting[] }>();
+const cache = new WeakMap<
+  Styles,
+  { styles: readonly (TextStyleRecord | undefined)[]; settings: readonly Setting[] }
+>();
 
 /** Every longhand that a map of styles sets, text styles taken apart; longhands in the same slot beat them. */
 export function expand(site: Site, styles: Styles): readonly Setting[] {
   const known = cache.get(styles);
-  if (known?.styles.every(style => style && site.kinds.textStyle.get(style.id) === style)) return known.settings;
+  if (known?.styles.every(style => style && site.kinds.textStyle.get(style.id) === style))
+    return known.settings;
   const used: (TextStyleRecord | undefined)[] = [];
   const settings = new Map<string, Setting>();
-  const key = (part: string, state: State, width: Width, property: SlotProperty) => `${part}:${state}@${width}/${property}`;
+  const key = (part: string, state: State, width: Width, property: SlotProperty) =>
+    `${part}:${state}@${width}/${property}`;
   for (const [slot, value] of Object.entries(styles)) {
     const at = parseSlot(slot);
     if (!at || value.type !== 'textStyle') continue;
@@ -34,16 +48,34 @@ export function expand(site: Site, styles: Styles): readonly Setting[] {
       const parts = parseSlot(name);
       return parts && parts.property !== 'textStyle' ? [{ ...parts, property: parts.property, set }] : [];
     });
-    for (const { width: own, property, set } of inner.sort((a, b) => widthRank(a.width) - widthRank(b.width))) {
+    for (const { width: own, property, set } of inner.sort(
+      (a, b) => widthRank(a.width) - widthRank(b.width),
+    )) {
       const width = widthRank(own) > widthRank(at.width) ? own : at.width;
-      settings.set(key(at.part, at.state, width, property), { part: at.part, state: at.state, width, property, value: set, slot, textStyle: style.id });
+      settings.set(key(at.part, at.state, width, property), {
+        part: at.part,
+        state: at.state,
+        width,
+        property,
+        value: set,
+        slot,
+        textStyle: style.id,
+      });
     }
   }
   for (const [slot, value] of Object.entries(styles)) {
     const at = parseSlot(slot);
     if (!at || at.property === 'textStyle') continue;
     const { part, state, width, property } = at;
-    settings.set(key(part, state, width, property), { part, state, width, property, value, slot, textStyle: null });
+    settings.set(key(part, state, width, property), {
+      part,
+      state,
+      width,
+      property,
+      value,
+      slot,
+      textStyle: null,
+    });
   }
   const list = [...settings.values()];
   cache.set(styles, { styles: used, settings: list });

@@ -1,6 +1,38 @@
 export { expand, type Setting } from './expand.ts';
-export { compareRanks, defaultRank, OWN_RANK, type OriginName, placeBase, placeRank, presetRank, PROGRAM_RANK, type Rank, stateRank, variantRank, widthRank } from './rank.ts';
+export {
+  compareRanks,
+  defaultRank,
+  type OriginName,
+  OWN_RANK,
+  PROGRAM_RANK,
+  placeBase,
+  placeRank,
+  presetRank,
+  type Rank,
+  stateRank,
+  variantRank,
+  widthRank,
+} from './rank.ts';
 export { type Contribution, type Contributions, contributionsTo, winner } from './resolve.ts';
-export { branchOf, childScope, mergeRebinds, nodeScope, pageScope, type Scope, specimenScope } from './scope.ts';
+export {
+  branchOf,
+  childScope,
+  mergeRebinds,
+  nodeScope,
+  pageScope,
+  type Scope,
+  specimenScope,
+} from './scope.ts';
 export { type Source, sourcesOf } from './sources.ts';
-export { type Asked, computedStyles, type Hidden, keptElsewhere, literalContext, roleValue, type Thread, threadOf, type Via, type Why } from './thread.ts';
+export {
+  type Asked,
+  computedStyles,
+  type Hidden,
+  keptElsewhere,
+  literalContext,
+  roleValue,
+  type Thread,
+  threadOf,
+  type Via,
+  type Why,
+} from './thread.ts';

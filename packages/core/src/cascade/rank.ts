@@ -1,4 +1,4 @@
-import { type Place, type State, STATES, type Width, WIDTHS } from '../site/index.ts';
+import { type Place, STATES, type State, WIDTHS, type Width } from '../site/index.ts';
 import type { Scope } from './scope.ts';
 
 export type OriginName = 'program' | 'default' | 'variant' | 'preset' | 'own';
@@ -19,7 +19,15 @@ export type OriginName = 'program' | 'default' | 'variant' | 'preset' | 'own';
  */
 export type OriginRank = number;
 
-const PLACES: readonly Place['type'][] = ['pageKind', 'branch', 'page', 'area', 'scheme', 'section', 'longForm'];
+const PLACES: readonly Place['type'][] = [
+  'pageKind',
+  'branch',
+  'page',
+  'area',
+  'scheme',
+  'section',
+  'longForm',
+];
 
 /** Rank of a place wherever it holds; `depth` is how many pages stand above that of a branch. */
 export const placeBase = (place: Place | null, depth: number): number =>

@@ -43,5 +43,8 @@ export const applies = (it: Contribution, state: State, width: Width): boolean =
   stateHolds(it.state, state) && widthHolds(it.width, width);
 
 /** Who wins in a state at a width; null where nobody says anything. */
-export const winner = (list: readonly Contribution[] | undefined, state: State, width: Width): Contribution | null =>
-  list?.findLast(it => it.on && applies(it, state, width)) ?? null;
+export const winner = (
+  list: readonly Contribution[] | undefined,
+  state: State,
+  width: Width,
+): Contribution | null => list?.findLast(it => it.on && applies(it, state, width)) ?? null;

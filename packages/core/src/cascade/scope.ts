@@ -1,6 +1,18 @@
+import {
+  type Area,
+  elementOfArea,
+  getRecord,
+  type Id,
+  isNode,
+  type NodeRecord,
+  type PageKind,
+  type PageRecord,
+  type SectionRecord,
+  type Site,
+  settingsOf,
+} from '../site/index.ts';
 import type { Rebinds } from '../tokens/index.ts';
 import { NO_REBINDS } from '../tokens/index.ts';
-import { type Area, elementOfArea, getRecord, type Id, isNode, type NodeRecord, type PageKind, type PageRecord, type SectionRecord, type Site, settingsOf } from '../site/index.ts';
 import { type ElementType, elementNamed } from '../widgets/index.ts';
 
 /** All of an element's surroundings that have a say in its values. */
@@ -41,7 +53,8 @@ export function mergeRebinds(outer: Rebinds, inner: Rebinds): Rebinds {
 /** A page and those above it, the outermost first. */
 export function branchOf(site: Site, page: PageRecord): Id[] {
   const ids = [page.id];
-  for (let at = getRecord(site, page.at.parent); at?.kind === 'page'; at = getRecord(site, at.at.parent)) ids.unshift(at.id);
+  for (let at = getRecord(site, page.at.parent); at?.kind === 'page'; at = getRecord(site, at.at.parent))
+    ids.unshift(at.id);
   return ids;
 }
 
@@ -97,8 +110,25 @@ export function nodeScope(site: Site, pageId: Id, nodeId: Id): Scope | null {
 }
 
 /** Scope of an element that stands on no site page: alone on a bare page that wears the scheme. */
-export function specimenScope(element: ElementType, scheme: Id, variants: Readonly<Record<string, Id>>): Scope {
-  const bare = { node: null, page: null, section: null, area: 'main', pageKind: 'page', branch: [], longForm: false, scheme, wearer: scheme, rebinds: NO_REBINDS } as const;
+export function specimenScope(
+  element: ElementType,
+  scheme: Id,
+  variants: Readonly<Record<string, Id>>,
+): Scope {
+  const bare = {
+    node: null,
+    page: null,
+    section: null,
+    area: 'main',
+    pageKind: 'page',
+    branch: [],
+    longForm: false,
+    scheme,
+    wearer: scheme,
+    rebinds: NO_REBINDS,
+  } as const;
   const page: Scope = { ...bare, element: elementNamed('page'), variants: {}, parent: null };
-  return element.name === 'page' ? page : { ...bare, element, variants, parent: { scope: page, part: 'box' } };
+  return element.name === 'page'
+    ? page
+    : { ...bare, element, variants, parent: { scope: page, part: 'box' } };
 }

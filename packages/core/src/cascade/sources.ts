@@ -1,6 +1,22 @@
 import { groupBy } from '../lists/index.ts';
-import { byOrder, type DefaultRecord, type Id, type Site, type Styles, type VariantRuleRecord } from '../site/index.ts';
-import { defaultRank, type OriginName, type OriginRank, OWN_RANK, placeRank, PROGRAM_RANK, presetRank, variantRank } from './rank.ts';
+import {
+  byOrder,
+  type DefaultRecord,
+  type Id,
+  type Site,
+  type Styles,
+  type VariantRuleRecord,
+} from '../site/index.ts';
+import {
+  defaultRank,
+  type OriginName,
+  type OriginRank,
+  OWN_RANK,
+  PROGRAM_RANK,
+  placeRank,
+  presetRank,
+  variantRank,
+} from './rank.ts';
 import type { Scope } from './scope.ts';
 
 /** One record's say on an element, with its rank there. */
@@ -42,35 +58,85 @@ export function variantRulesOf(site: Site, variant: Id): readonly VariantRuleRec
 export function sourcesOf(site: Site, scope: Scope): Source[] {
   const { element } = scope;
   const found: Source[] = [
-    { origin: 'program', record: null, rank: PROGRAM_RANK, styles: element.program, byKind: false, className: element.name, on: true },
+    {
+      origin: 'program',
+      record: null,
+      rank: PROGRAM_RANK,
+      styles: element.program,
+      byKind: false,
+      className: element.name,
+      on: true,
+    },
   ];
   for (const record of defaultsOf(site, element.name)) {
     const place = placeRank(record.place, scope);
     if (place === null) continue;
     const className = record.place === null ? element.name : `d-${record.id}`;
-    found.push({ origin: 'default', record: record.id, rank: defaultRank(place), styles: record.styles, byKind: false, className, on: true });
+    found.push({
+      origin: 'default',
+      record: record.id,
+      rank: defaultRank(place),
+      styles: record.styles,
+      byKind: false,
+      className,
+      on: true,
+    });
   }
   for (const [axis, name] of element.axes.entries()) {
     const id = Object.hasOwn(scope.variants, name) ? scope.variants[name] : undefined;
     const variant = id === undefined ? undefined : site.kinds.variant.get(id);
     if (!variant) continue;
-    found.push({ origin: 'variant', record: variant.id, rank: variantRank(axis, 0), styles: variant.styles, byKind: false, className: `v-${variant.id}`, on: true });
+    found.push({
+      origin: 'variant',
+      record: variant.id,
+      rank: variantRank(axis, 0),
+      styles: variant.styles,
+      byKind: false,
+      className: `v-${variant.id}`,
+      on: true,
+    });
     for (const rule of variantRulesOf(site, variant.id)) {
       const place = placeRank(rule.place, scope);
       if (place !== null)
-        found.push({ origin: 'variant', record: rule.id, rank: variantRank(axis, place), styles: rule.styles, byKind: false, className: `u-${rule.id}`, on: true });
+        found.push({
+          origin: 'variant',
+          record: rule.id,
+          rank: variantRank(axis, place),
+          styles: rule.styles,
+          byKind: false,
+          className: `u-${rule.id}`,
+          on: true,
+        });
     }
   }
   const { node } = scope;
   if (node) {
-    const worn = Object.entries(node.wears).map(([id, wear]) => ({ id, ...wear })).sort(byOrder);
+    const worn = Object.entries(node.wears)
+      .map(([id, wear]) => ({ id, ...wear }))
+      .sort(byOrder);
     for (const [position, { preset: id, on }] of worn.entries()) {
       const preset = site.kinds.preset.get(id);
       if (preset)
-        found.push({ origin: 'preset', record: id, rank: presetRank(position), styles: preset.styles, byKind: true, className: `p-${id}-${position}`, on });
+        found.push({
+          origin: 'preset',
+          record: id,
+          rank: presetRank(position),
+          styles: preset.styles,
+          byKind: true,
+          className: `p-${id}-${position}`,
+          on,
+        });
     }
     if (Object.keys(node.styles).length > 0)
-      found.push({ origin: 'own', record: node.id, rank: OWN_RANK, styles: node.styles, byKind: false, className: `o-${node.id}`, on: true });
+      found.push({
+        origin: 'own',
+        record: node.id,
+        rank: OWN_RANK,
+        styles: node.styles,
+        byKind: false,
+        className: `o-${node.id}`,
+        on: true,
+      });
   }
   return found.sort((a, b) => a.rank - b.rank);
 }

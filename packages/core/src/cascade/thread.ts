@@ -1,6 +1,6 @@
 import { roleChain } from '../guide/roles.ts';
-import { printDeclaration, type PropertyName, propertyOf } from '../properties/index.ts';
-import { type Id, settingsOf, type Site, type Slot, type State, type Width } from '../site/index.ts';
+import { type PropertyName, printDeclaration, propertyOf } from '../properties/index.ts';
+import { type Id, type Site, type Slot, type State, settingsOf, type Width } from '../site/index.ts';
 import { follow, literalOf, type Step } from '../tokens/index.ts';
 import { type CssContext, printCss, type Value } from '../values/index.ts';
 import { hostOf, partOf } from '../widgets/index.ts';
@@ -21,7 +21,11 @@ export interface Hidden {
 
 export type Via =
   | { role: string; scheme: Id; wearer: Id; value: Value }
-  | { token: Id; value: Value; /** The page or section that rebinds it, where one does. */ rebound: Id | null };
+  | {
+      token: Id;
+      value: Value /** The page or section that rebinds it, where one does. */;
+      rebound: Id | null;
+    };
 
 /** The way of one value from the place that shows it back to what it ends in. */
 export interface Thread {
@@ -61,7 +65,13 @@ function whyLost(it: Contribution, won: Contribution): Why {
   return it.origin === won.origin ? 'order' : 'origin';
 }
 
-const hidden = ({ origin, record, slot, value }: Contribution, why: Why): Hidden => ({ origin, record, slot, value, why });
+const hidden = ({ origin, record, slot, value }: Contribution, why: Why): Hidden => ({
+  origin,
+  record,
+  slot,
+  value,
+  why,
+});
 
 interface Spot {
   scope: Scope;
@@ -139,7 +149,12 @@ function inputs(site: Site, scope: Scope, token: Id): Via[] {
   if (!followed) return [];
   const last = followed.steps.at(-1)?.value;
   const further = last?.type === 'derived' ? last.derivation.from.flatMap(id => inputs(site, scope, id)) : [];
-  return [...followed.steps.map((it): Via => ({ token: it.token, value: it.value, rebound: reboundBy(scope, it.token) })), ...further];
+  return [
+    ...followed.steps.map(
+      (it): Via => ({ token: it.token, value: it.value, rebound: reboundBy(scope, it.token) }),
+    ),
+    ...further,
+  ];
 }
 
 /** Who won, from where, through what, and all that it hides. */
@@ -151,11 +166,19 @@ export function threadOf(site: Site, scope: Scope, asked: Asked): Thread {
   let at: Spot | null = { scope, part: asked.part, state: asked.state };
   while (at) {
     const { scope: here, part, state }: Spot = at;
-    const list = (contributionsTo(site, here, part).get(property) ?? []).filter(it => applies(it, state, width));
+    const list = (contributionsTo(site, here, part).get(property) ?? []).filter(it =>
+      applies(it, state, width),
+    );
     const best = winner(list, state, width);
     if (best && !won) won = { it: best, scope: here, part };
     for (const it of list.toReversed())
-      if (it !== won?.it) overridden.push(hidden(it, won && best !== null && won.it === best ? whyLost(it, best) : it.on ? 'inherited' : 'off'));
+      if (it !== won?.it)
+        overridden.push(
+          hidden(
+            it,
+            won && best !== null && won.it === best ? whyLost(it, best) : it.on ? 'inherited' : 'off',
+          ),
+        );
     at = row.inherited ? outside(at) : null;
   }
   if (!won) return { property, value: null, css: null, from: null, via: [], overridden };
@@ -182,7 +205,13 @@ export function threadOf(site: Site, scope: Scope, asked: Asked): Thread {
 }
 
 /** CSS text of every property that somebody sets on a part, references followed to their end. */
-export function computedStyles(site: Site, scope: Scope, part: string, state: State, width: Width): Map<PropertyName, string> {
+export function computedStyles(
+  site: Site,
+  scope: Scope,
+  part: string,
+  state: State,
+  width: Width,
+): Map<PropertyName, string> {
   const context = literalContext(site, scope);
   const found = new Map<PropertyName, string>();
   for (const [property, list] of contributionsTo(site, scope, part)) {

@@ -3,7 +3,9 @@ import { toSrgbGamut } from './gamut.ts';
 
 /** WCAG 2.2, "relative luminance": 0 for black to 1 for white. */
 export function luminance(color: Color): number {
-  const [r, g, b] = toSrgbGamut(color).coords.map(v => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4));
+  const [r, g, b] = toSrgbGamut(color).coords.map(v =>
+    v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4,
+  );
   return 0.2126 * (r ?? 0) + 0.7152 * (g ?? 0) + 0.0722 * (b ?? 0);
 }
 

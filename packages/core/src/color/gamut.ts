@@ -26,7 +26,11 @@ export function toSrgbGamut(color: Color): Color {
   if (l >= 1) return { space: 'srgb', coords: [1, 1, 1], alpha: color.alpha };
   if (l <= 0) return { space: 'srgb', coords: [0, 0, 0], alpha: color.alpha };
   const at = (chroma: number): Color => ({ space: 'oklch', coords: [l, chroma, h], alpha: color.alpha });
-  const clipped = (it: Color): Color => ({ space: 'srgb', coords: clip(convert(it, 'srgb').coords), alpha: color.alpha });
+  const clipped = (it: Color): Color => ({
+    space: 'srgb',
+    coords: clip(convert(it, 'srgb').coords),
+    alpha: color.alpha,
+  });
   let best = clipped(at(c));
   if (deltaEOK(best, at(c)) < 0.02) return best;
   let low = 0;

@@ -8,7 +8,10 @@ export const printNumber = (n: number): string => {
   return text.includes('e') ? n.toFixed(12).replace(/\.?0+$/, '') : text;
 };
 
-const byte = (v: number) => Math.round(v * 255).toString(16).padStart(2, '0');
+const byte = (v: number) =>
+  Math.round(v * 255)
+    .toString(16)
+    .padStart(2, '0');
 const isByte = (v: number) => v >= 0 && v <= 1 && Math.abs(v * 255 - Math.round(v * 255)) < 1e-9;
 
 /** CSS text in the space the colour was written in; sRGB on whole bytes is written `#rrggbb`. */

@@ -1,9 +1,27 @@
-import { MAX_PRESETS_WORN, byOrder, type Edit, getRecord, type Id, isNode, keyBetween, keysBetween, newId, parseSlot, printSlot, type Site, type Styles, type Wear } from '../site/index.ts';
-import { fail, ok, type Result } from '../result/index.ts';
 import { elementOfNode } from '../render/sources.ts';
+import { fail, ok, type Result } from '../result/index.ts';
+import {
+  byOrder,
+  type Edit,
+  getRecord,
+  type Id,
+  isNode,
+  keyBetween,
+  keysBetween,
+  MAX_PRESETS_WORN,
+  newId,
+  parseSlot,
+  printSlot,
+  type Site,
+  type Styles,
+  type Wear,
+} from '../site/index.ts';
 import { partOf } from '../widgets/index.ts';
 
-const wornBy = (wears: Readonly<Record<Id, Wear>>) => Object.entries(wears).map(([id, wear]) => ({ id, ...wear })).sort(byOrder);
+const wornBy = (wears: Readonly<Record<Id, Wear>>) =>
+  Object.entries(wears)
+    .map(([id, wear]) => ({ id, ...wear }))
+    .sort(byOrder);
 
 const lastOrder = (items: Iterable<{ order: string }>) => {
   let last: string | null = null;
@@ -16,9 +34,17 @@ export function makePreset(site: Site, nodeId: Id, name: string): Result<{ edits
   const node = getRecord(site, nodeId);
   if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: nodeId });
   if (Object.keys(node.styles).length === 0)
-    return fail({ code: 'nothing-set', message: 'Nothing is set here yet. Set a value, then make a preset of it.', record: nodeId });
+    return fail({
+      code: 'nothing-set',
+      message: 'Nothing is set here yet. Set a value, then make a preset of it.',
+      record: nodeId,
+    });
   if (Object.keys(node.wears).length >= MAX_PRESETS_WORN)
-    return fail({ code: 'too-many', message: `It wears ${MAX_PRESETS_WORN} presets already. Take one off first.`, record: nodeId });
+    return fail({
+      code: 'too-many',
+      message: `It wears ${MAX_PRESETS_WORN} presets already. Take one off first.`,
+      record: nodeId,
+    });
   const element = elementOfNode(node);
   const styles: Record<string, Styles[string]> = {};
   for (const [slot, value] of Object.entries(node.styles)) {
@@ -44,8 +70,14 @@ export function wearPreset(site: Site, nodeId: Id, preset: Id): Result<Edit[]> {
   const node = getRecord(site, nodeId);
   if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: nodeId });
   const worn = Object.values(node.wears);
-  if (worn.some(wear => wear.preset === preset)) return fail({ code: 'worn', message: 'It wears that preset already.', record: nodeId });
-  if (worn.length >= MAX_PRESETS_WORN) return fail({ code: 'too-many', message: `It wears ${MAX_PRESETS_WORN} presets already. Take one off first.`, record: nodeId });
+  if (worn.some(wear => wear.preset === preset))
+    return fail({ code: 'worn', message: 'It wears that preset already.', record: nodeId });
+  if (worn.length >= MAX_PRESETS_WORN)
+    return fail({
+      code: 'too-many',
+      message: `It wears ${MAX_PRESETS_WORN} presets already. Take one off first.`,
+      record: nodeId,
+    });
   const value: Wear = { preset, order: keyBetween(lastOrder(worn), null), on: true };
   return ok([{ op: 'set', id: nodeId, path: ['wears', newId('w')], value }]);
 }
@@ -71,7 +103,9 @@ export function moveWear(site: Site, nodeId: Id, wear: Id, by: -1 | 1): Edit[] {
   const keys = keysBetween(null, null, list.length);
   return list.flatMap((it, i): Edit[] => {
     const order = keys[i] ?? it.order;
-    return order === it.order ? [] : [{ op: 'set', id: nodeId, path: ['wears', it.id], value: { preset: it.preset, on: it.on, order } }];
+    return order === it.order
+      ? []
+      : [{ op: 'set', id: nodeId, path: ['wears', it.id], value: { preset: it.preset, on: it.on, order } }];
   });
 }
 

@@ -1,5 +1,20 @@
-import { childrenOf, type Edit, getRecord, type Id, isNode, keyBetween, keysBetween, newId, type NodeRecord, type SectionRecord, type Site, SETTINGS, subtree, type WidgetRecord } from '../site/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
+import {
+  childrenOf,
+  type Edit,
+  getRecord,
+  type Id,
+  isNode,
+  keyBetween,
+  keysBetween,
+  type NodeRecord,
+  newId,
+  SETTINGS,
+  type SectionRecord,
+  type Site,
+  subtree,
+  type WidgetRecord,
+} from '../site/index.ts';
 import { elementNamed } from '../widgets/index.ts';
 
 const orderOf = (site: Site, id: Id | undefined): string | null => {
@@ -8,14 +23,26 @@ const orderOf = (site: Site, id: Id | undefined): string | null => {
 };
 
 /** Place number `index` among the children of a parent, and new keys for those that stand too close together. */
-function placeAt(site: Site, parent: Id, index: number, without: Id | null): { order: string; rekeyed: Edit[] } {
+function placeAt(
+  site: Site,
+  parent: Id,
+  index: number,
+  without: Id | null,
+): { order: string; rekeyed: Edit[] } {
   const siblings = childrenOf(site, parent).filter(id => id !== without);
   const at = Math.max(0, Math.min(index, siblings.length));
   const low = orderOf(site, siblings[at - 1]);
   const high = orderOf(site, siblings[at]);
   if (low === null || high === null || low < high) return { order: keyBetween(low, high), rekeyed: [] };
   const keys = keysBetween(null, null, siblings.length + 1);
-  const rekeyed = siblings.map((id, i): Edit => ({ op: 'set', id, path: ['at'], value: { parent, order: keys[i < at ? i : i + 1] ?? 'V' } }));
+  const rekeyed = siblings.map(
+    (id, i): Edit => ({
+      op: 'set',
+      id,
+      path: ['at'],
+      value: { parent, order: keys[i < at ? i : i + 1] ?? 'V' },
+    }),
+  );
   return { order: keys[at] ?? 'V', rekeyed };
 }
 
@@ -27,14 +54,34 @@ export interface Made {
 export function addSection(site: Site, page: Id, index: number): Made {
   const id = newId('s');
   const { order, rekeyed } = placeAt(site, page, index, null);
-  const record: SectionRecord = { id, kind: 'section', area: 'main', name: 'Section', at: { parent: page, order }, scheme: null, rebind: {}, variants: {}, wears: {}, styles: {} };
+  const record: SectionRecord = {
+    id,
+    kind: 'section',
+    area: 'main',
+    name: 'Section',
+    at: { parent: page, order },
+    scheme: null,
+    rebind: {},
+    variants: {},
+    wears: {},
+    styles: {},
+  };
   return { id, edits: [...rekeyed, { op: 'put', record }] };
 }
 
 export function addWidget(site: Site, parent: Id, index: number, widget: string): Made {
   const id = newId('w');
   const { order, rekeyed } = placeAt(site, parent, index, null);
-  const record: WidgetRecord = { id, kind: 'widget', widget, at: { parent, order }, content: elementNamed(widget).sample, variants: {}, wears: {}, styles: {} };
+  const record: WidgetRecord = {
+    id,
+    kind: 'widget',
+    widget,
+    at: { parent, order },
+    content: elementNamed(widget).sample,
+    variants: {},
+    wears: {},
+    styles: {},
+  };
   return { id, edits: [...rekeyed, { op: 'put', record }] };
 }
 
@@ -43,13 +90,22 @@ export function canStandIn(site: Site, node: NodeRecord, parent: Id): boolean {
   const target = getRecord(site, parent);
   if (subtree({ childrenOf: id => childrenOf(site, id) }, node.id).includes(parent)) return false;
   if (node.kind === 'section') return node.area === 'main' ? target?.kind === 'page' : parent === SETTINGS;
-  return target?.kind === 'section' || (target?.kind === 'widget' && elementNamed(target.widget).holds !== null);
+  return (
+    target?.kind === 'section' || (target?.kind === 'widget' && elementNamed(target.widget).holds !== null)
+  );
 }
 
 export function moveNode(site: Site, id: Id, parent: Id, index: number): Result<Edit[]> {
   const node = getRecord(site, id);
   if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: id });
-  if (!canStandIn(site, node, parent)) return fail({ code: 'bad-parent', message: 'It cannot stand there.', record: id, path: 'at.parent', found: parent });
+  if (!canStandIn(site, node, parent))
+    return fail({
+      code: 'bad-parent',
+      message: 'It cannot stand there.',
+      record: id,
+      path: 'at.parent',
+      found: parent,
+    });
   const siblings = childrenOf(site, parent);
   if (node.at.parent === parent && siblings.indexOf(id) === index) return ok([]);
   const { order, rekeyed } = placeAt(site, parent, index, id);
@@ -63,12 +119,20 @@ export function duplicateNode(site: Site, id: Id): Result<Made> {
   const ids = new Map<Id, Id>();
   const all = subtree({ childrenOf: it => childrenOf(site, it) }, id);
   for (const inner of all) ids.set(inner, newId(inner.charAt(0) === 's' ? 's' : 'w'));
-  const { order, rekeyed } = placeAt(site, node.at.parent, childrenOf(site, node.at.parent).indexOf(id) + 1, null);
+  const { order, rekeyed } = placeAt(
+    site,
+    node.at.parent,
+    childrenOf(site, node.at.parent).indexOf(id) + 1,
+    null,
+  );
   const puts = all.flatMap((inner): Edit[] => {
     const record = getRecord(site, inner);
     const copy = ids.get(inner);
     if (!isNode(record) || copy === undefined) return [];
-    const at = inner === id ? { parent: node.at.parent, order } : { ...record.at, parent: ids.get(record.at.parent) ?? record.at.parent };
+    const at =
+      inner === id
+        ? { parent: node.at.parent, order }
+        : { ...record.at, parent: ids.get(record.at.parent) ?? record.at.parent };
     return [{ op: 'put', record: { ...record, id: copy, at } }];
   });
   return ok({ id: ids.get(id) ?? id, edits: [...rekeyed, ...puts] });
@@ -84,9 +148,15 @@ export function nudge(site: Site, id: Id, direction: 'up' | 'down' | 'in' | 'out
   const nowhere = fail({ code: 'nowhere', message: 'It cannot go further that way.', record: id });
   if (direction === 'in') {
     const before = siblings[index - 1];
-    return before === undefined || !canStandIn(site, node, before) ? nowhere : moveNode(site, id, before, childrenOf(site, before).length);
+    return before === undefined || !canStandIn(site, node, before)
+      ? nowhere
+      : moveNode(site, id, before, childrenOf(site, before).length);
   }
-  if (direction === 'out' || (direction === 'up' && index === 0) || (direction === 'down' && index === siblings.length - 1)) {
+  if (
+    direction === 'out' ||
+    (direction === 'up' && index === 0) ||
+    (direction === 'down' && index === siblings.length - 1)
+  ) {
     const holder = getRecord(site, parent);
     if (!isNode(holder)) return nowhere;
     const around = holder.at.parent;

@@ -13,14 +13,24 @@ export function setSlot(site: Site, target: StyleTarget, slot: Slot, value: Valu
   const id = targetId(target);
   const record = getRecord(site, id);
   if (!record && target.type === 'default')
-    return value ? [{ op: 'put', record: { id, kind: 'default', element: target.element, place: null, styles: { [slot]: value } } }] : [];
+    return value
+      ? [
+          {
+            op: 'put',
+            record: { id, kind: 'default', element: target.element, place: null, styles: { [slot]: value } },
+          },
+        ]
+      : [];
   if (!record || !('styles' in record)) return [];
-  if (value === null) return Object.hasOwn(record.styles, slot) ? [{ op: 'unset', id, path: ['styles', slot] }] : [];
+  if (value === null)
+    return Object.hasOwn(record.styles, slot) ? [{ op: 'unset', id, path: ['styles', slot] }] : [];
   return [{ op: 'set', id, path: ['styles', slot], value }];
 }
 
 /** Takes away everything a node sets itself; its presets and variants stay. */
 export function resetNode(site: Site, id: Id): Edit[] {
   const record = getRecord(site, id);
-  return isNode(record) && Object.keys(record.styles).length > 0 ? [{ op: 'set', id, path: ['styles'], value: {} }] : [];
+  return isNode(record) && Object.keys(record.styles).length > 0
+    ? [{ op: 'set', id, path: ['styles'], value: {} }]
+    : [];
 }

@@ -32,9 +32,24 @@ const kinds: Role[] = (['main', 'second', 'quiet'] as const).flatMap((kind): Rol
     const of = (role: string) => `${kind}${role}${before}`;
     const words = state ? `, ${state.toLowerCase()}` : '';
     return [
-      { name: `${kind}Fill${state}`, label: `${label} fill${words}`, fallback: state ? of('Fill') : first, on: null },
-      { name: `${kind}Label${state}`, label: `${label} label${words}`, fallback: state ? of('Label') : ink, on: `${kind}Fill${state}` },
-      { name: `${kind}Line${state}`, label: `${label} line${words}`, fallback: state ? of('Line') : rim, on: 'surface' },
+      {
+        name: `${kind}Fill${state}`,
+        label: `${label} fill${words}`,
+        fallback: state ? of('Fill') : first,
+        on: null,
+      },
+      {
+        name: `${kind}Label${state}`,
+        label: `${label} label${words}`,
+        fallback: state ? of('Label') : ink,
+        on: `${kind}Fill${state}`,
+      },
+      {
+        name: `${kind}Line${state}`,
+        label: `${label} line${words}`,
+        fallback: state ? of('Line') : rim,
+        on: 'surface',
+      },
     ];
   });
 });

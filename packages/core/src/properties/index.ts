@@ -31,7 +31,11 @@ export const propertyByCss = (css: string): PropertyRow | undefined => BY_CSS.ge
 
 /** Type of token a property can take a reference to. */
 export const tokenTypesOf = (row: PropertyRow): readonly TokenType[] => [
-  ...new Set(row.accepts.flatMap((type): TokenType[] => (type === 'fluid' ? ['dimension'] : type === 'keyword' ? [] : [type]))),
+  ...new Set(
+    row.accepts.flatMap((type): TokenType[] =>
+      type === 'fluid' ? ['dimension'] : type === 'keyword' ? [] : [type],
+    ),
+  ),
 ];
 
 const NAMES: Record<LiteralType, string> = {
@@ -48,17 +52,26 @@ const NAMES: Record<LiteralType, string> = {
 
 /** What a property takes, in words. */
 export function expectedOf({ accepts, keywords = [], min, max }: PropertyRow): string {
-  const range = min !== undefined && max !== undefined ? ` from ${min} to ${max}` : min === 0 ? ', not below 0' : '';
+  const range =
+    min !== undefined && max !== undefined ? ` from ${min} to ${max}` : min === 0 ? ', not below 0' : '';
   const types = accepts.map(type => NAMES[type]).join(' or ');
-  return [types && types + range, keywords.length > 0 && `one of ${keywords.join(', ')}`].filter(Boolean).join(', or ');
+  return [types && types + range, keywords.length > 0 && `one of ${keywords.join(', ')}`]
+    .filter(Boolean)
+    .join(', or ');
 }
 export const expectedType = (type: LiteralType): string => NAMES[type];
 
 /** Whether a property takes a value; references are checked by type where tokens are known. */
 export function accepts(row: PropertyRow, value: Value): Result<Value> {
   const refuse = () =>
-    fail({ code: 'bad-value', message: `${row.label} takes ${expectedOf(row)}.`, expected: expectedOf(row), found: value.type });
-  const inRange = (n: number) => (row.min === undefined || n >= row.min) && (row.max === undefined || n <= row.max);
+    fail({
+      code: 'bad-value',
+      message: `${row.label} takes ${expectedOf(row)}.`,
+      expected: expectedOf(row),
+      found: value.type,
+    });
+  const inRange = (n: number) =>
+    (row.min === undefined || n >= row.min) && (row.max === undefined || n <= row.max);
   switch (value.type) {
     case 'keyword':
       return row.keywords?.includes(value.value) ? ok(value) : refuse();
@@ -73,7 +86,9 @@ export function accepts(row: PropertyRow, value: Value): Result<Value> {
       if (value.value.unit === 'fr') return refuse();
       return row.accepts.includes('dimension') && inRange(value.value.value) ? ok(value) : refuse();
     case 'fluid':
-      return row.accepts.includes('fluid') && inRange(value.min.value) && inRange(value.max.value) ? ok(value) : refuse();
+      return row.accepts.includes('fluid') && inRange(value.min.value) && inRange(value.max.value)
+        ? ok(value)
+        : refuse();
     case 'number':
       return row.accepts.includes('number') && inRange(value.value) ? ok(value) : refuse();
     default:

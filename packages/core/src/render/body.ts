@@ -7,17 +7,27 @@ import { bindingClasses, classesOf, type MarkupOptions, renderNode, sectionsIn }
 export function renderBody(site: Site, page: PageRecord, options: MarkupOptions): HtmlElement {
   const scope = pageScope(site, page);
   const sections = (area: 'main' | 'header' | 'footer') =>
-    sectionsIn(site, page.id, area).map((section: SectionRecord) => renderNode(site, scope, section, options));
+    sectionsIn(site, page.id, area).map((section: SectionRecord) =>
+      renderNode(site, scope, section, options),
+    );
   const areas: HtmlElement[] = [
     { tag: 'a', attrs: { class: 'skip', href: '#main' }, children: ['Skip to content'] },
     { tag: 'header', attrs: { 'data-area': options.marks ? 'header' : null }, children: sections('header') },
-    { tag: 'main', attrs: { id: 'main', 'data-area': options.marks ? 'main' : null }, children: sections('main') },
+    {
+      tag: 'main',
+      attrs: { id: 'main', 'data-area': options.marks ? 'main' : null },
+      children: sections('main'),
+    },
     { tag: 'footer', attrs: { 'data-area': options.marks ? 'footer' : null }, children: sections('footer') },
   ];
   const binding = bindingClasses({ ...page, scheme: scope.scheme }, scope.scheme);
   return {
     tag: 'body',
-    attrs: { class: [...classesOf(site, scope, 'box'), ...binding].join(' '), 'data-part': options.marks ? 'box' : null, 'data-node': options.marks ? page.id : null },
+    attrs: {
+      class: [...classesOf(site, scope, 'box'), ...binding].join(' '),
+      'data-part': options.marks ? 'box' : null,
+      'data-node': options.marks ? page.id : null,
+    },
     children: areas.filter(area => area.tag === 'a' || area.tag === 'main' || area.children.length > 0),
   };
 }

@@ -12,7 +12,10 @@ export interface Head {
 }
 
 /** A whole HTML document. */
-export function printDocument({ language, title, description, sheets, css, preload = [] }: Head, body: HtmlElement): string {
+export function printDocument(
+  { language, title, description, sheets, css, preload = [] }: Head,
+  body: HtmlElement,
+): string {
   const attr = escapeHtml;
   return [
     '<!doctype html>',
@@ -22,7 +25,9 @@ export function printDocument({ language, title, description, sheets, css, prelo
     '<meta name="viewport" content="width=device-width, initial-scale=1">',
     `<title>${escapeHtml(title)}</title>`,
     description && `<meta name="description" content="${attr(description)}">`,
-    ...preload.map(href => `<link rel="preload" href="${attr(href)}" as="font" type="font/woff2" crossorigin>`),
+    ...preload.map(
+      href => `<link rel="preload" href="${attr(href)}" as="font" type="font/woff2" crossorigin>`,
+    ),
     ...sheets.map(href => `<link rel="stylesheet" href="${attr(href)}">`),
     // Nothing printed from values can hold `</`; this keeps it so whatever comes to be printed.
     css === undefined ? '' : `<style>${css.replaceAll('</', '<\\/')}</style>`,

@@ -27,4 +27,6 @@ export const printFontFaces = (fonts: readonly UsedFont[], base: string): string
 
 /** Families of the guide's voices. */
 export const voiceFamilies = (site: Site): Family[] =>
-  [...site.kinds.token.values()].flatMap(({ value }) => (value.type === 'fontFamily' ? value.value.flatMap(name => familyNamed(name) ?? []) : []));
+  [...site.kinds.token.values()].flatMap(({ value }) =>
+    value.type === 'fontFamily' ? value.value.flatMap(name => familyNamed(name) ?? []) : [],
+  );

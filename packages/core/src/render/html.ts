@@ -9,7 +9,13 @@ export interface HtmlElement {
 /** A string is text, and is escaped here and nowhere else. */
 export type HtmlNode = HtmlElement | string;
 
-const ESCAPES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };
+const ESCAPES: Record<string, string> = {
+  '&': '&amp;',
+  '<': '&lt;',
+  '>': '&gt;',
+  '"': '&quot;',
+  "'": '&#39;',
+};
 export const escapeHtml = (text: string): string => text.replace(/[&<>"']/g, c => ESCAPES[c] ?? c);
 
 const NAME = /^[a-z][a-z0-9-]*$/;

@@ -10,4 +10,10 @@ export * from './rules.ts';
 export { elementOfNode, guideIds, guideSources, ownSource, programSources } from './sources.ts';
 export * from './specimen.ts';
 export * from './stylesheet.ts';
-export { closureVariables, type Declarations, rootVariables, schemeVariables, slotDerivations } from './variables.ts';
+export {
+  closureVariables,
+  type Declarations,
+  rootVariables,
+  schemeVariables,
+  slotDerivations,
+} from './variables.ts';

@@ -1,4 +1,13 @@
-import { childrenOf, getRecord, type Id, type LinkTarget, type PageRecord, type Site, settingsOf, SETTINGS } from '../site/index.ts';
+import {
+  childrenOf,
+  getRecord,
+  type Id,
+  type LinkTarget,
+  type PageRecord,
+  SETTINGS,
+  type Site,
+  settingsOf,
+} from '../site/index.ts';
 
 /** Folder of a page below the site's root, with a slash at its end; empty for the home page. */
 export function pageFolder(site: Site, page: PageRecord): string {
@@ -8,9 +17,11 @@ export function pageFolder(site: Site, page: PageRecord): string {
 }
 
 /** Way from a page up to the site's root: `../` for each folder. */
-export const toRoot = (site: Site, from: PageRecord): string => '../'.repeat(pageFolder(site, from).split('/').length - 1);
+export const toRoot = (site: Site, from: PageRecord): string =>
+  '../'.repeat(pageFolder(site, from).split('/').length - 1);
 
-export const pageHref = (site: Site, from: PageRecord, to: PageRecord): string => `${toRoot(site, from)}${pageFolder(site, to)}` || './';
+export const pageHref = (site: Site, from: PageRecord, to: PageRecord): string =>
+  `${toRoot(site, from)}${pageFolder(site, to)}` || './';
 
 export function linkHref(site: Site, from: PageRecord, link: LinkTarget): string | null {
   switch (link.type) {

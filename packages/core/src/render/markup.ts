@@ -1,5 +1,16 @@
 import { childScope, expand, type Scope, sourcesOf } from '../cascade/index.ts';
-import { type AssetRecord, type Content, childrenOf, getRecord, type Id, isNode, type NodeRecord, type Site, settingsOf, SETTINGS } from '../site/index.ts';
+import {
+  type AssetRecord,
+  type Content,
+  childrenOf,
+  getRecord,
+  type Id,
+  isNode,
+  type NodeRecord,
+  SETTINGS,
+  type Site,
+  settingsOf,
+} from '../site/index.ts';
 import { CHILDREN, type MarkupContext, partOf, type VElement, type VNode } from '../widgets/index.ts';
 import type { HtmlElement, HtmlNode } from './html.ts';
 import { homePage, linkHref, pageHref, topPages } from './links.ts';
@@ -25,7 +36,10 @@ export function classesOf(site: Site, scope: Scope, part: string): string[] {
 }
 
 /** Classes that bind roles and tokens at the element that wears a scheme or rebinds. */
-export function bindingClasses(record: { id: Id; scheme: Id | null; rebind: object }, inEffect: Id): string[] {
+export function bindingClasses(
+  record: { id: Id; scheme: Id | null; rebind: object },
+  inEffect: Id,
+): string[] {
   const rebinds = Object.keys(record.rebind).length > 0;
   return [...(record.scheme || rebinds ? [`s-${inEffect}`] : []), ...(rebinds ? [`b-${record.id}`] : [])];
 }
@@ -40,12 +54,23 @@ export function markupContext(site: Site, scope: Scope, options: MarkupOptions):
     assetUrl: options.assetUrl,
     siteName: settingsOf(site).name,
     homeHref: page && home && options.links ? pageHref(site, page, home) : '#',
-    pages: () => topPages(site).map(it => ({ title: it.title, href: page && options.links ? pageHref(site, page, it) : '#', current: it.id === page?.id })),
+    pages: () =>
+      topPages(site).map(it => ({
+        title: it.title,
+        href: page && options.links ? pageHref(site, page, it) : '#',
+        current: it.id === page?.id,
+      })),
   };
 }
 
 /** Fills in classes and children; widget code never sees either. */
-function dress(site: Site, scope: Scope, options: MarkupOptions, root: VElement, children: () => HtmlNode[]): HtmlElement {
+function dress(
+  site: Site,
+  scope: Scope,
+  options: MarkupOptions,
+  root: VElement,
+  children: () => HtmlNode[],
+): HtmlElement {
   const classes = new Map<string, string>();
   const classText = (part: string) => {
     let text = classes.get(part);
@@ -63,7 +88,13 @@ function dress(site: Site, scope: Scope, options: MarkupOptions, root: VElement,
     if (isRoot && node?.kind === 'section' && isLinked(site, node.id)) attrs.id = `s-${node.id}`;
     if (options.marks && it.part !== undefined) attrs['data-part'] = it.part;
     if (options.marks && isRoot && node) attrs['data-node'] = node.id;
-    return { tag: it.tag, attrs, children: it.children.flatMap((child: VNode): HtmlNode[] => (child === CHILDREN ? children() : typeof child === 'string' ? [child] : [visit(child, false)])) };
+    return {
+      tag: it.tag,
+      attrs,
+      children: it.children.flatMap((child: VNode): HtmlNode[] =>
+        child === CHILDREN ? children() : typeof child === 'string' ? [child] : [visit(child, false)],
+      ),
+    };
   };
   return visit(root, true);
 }
@@ -76,7 +107,8 @@ function isLinked(site: Site, section: Id): boolean {
     targets = new Set();
     for (const { content } of site.kinds.widget.values()) {
       const text = JSON.stringify(content);
-      if (text.includes('"section"')) for (const match of text.matchAll(/"section":"([^"]+)"/g)) targets.add(match[1] ?? '');
+      if (text.includes('"section"'))
+        for (const match of text.matchAll(/"section":"([^"]+)"/g)) targets.add(match[1] ?? '');
     }
     linked.set(site.kinds.widget, targets);
   }
@@ -100,7 +132,12 @@ function renderChildren(site: Site, scope: Scope, parent: Id, options: MarkupOpt
 }
 
 /** An element that stands on no page, with sample content. */
-export function renderSample(site: Site, scope: Scope, content: Readonly<Record<string, Content>>, options: MarkupOptions): HtmlElement | null {
+export function renderSample(
+  site: Site,
+  scope: Scope,
+  content: Readonly<Record<string, Content>>,
+  options: MarkupOptions,
+): HtmlElement | null {
   const root = scope.element.markup?.(content, markupContext(site, scope, options));
   return root ? dress(site, scope, options, root, () => []) : null;
 }

@@ -2,8 +2,8 @@ import { type PageRecord, type Site, settingsOf } from '../site/index.ts';
 import { renderBody, tagsIn } from './body.ts';
 import { printDocument } from './document.ts';
 import { fontsIn, printFontFaces } from './fonts.ts';
-import { pageStyles } from './stylesheet.ts';
 import type { PrintMode } from './rules.ts';
+import { pageStyles } from './stylesheet.ts';
 
 export interface PreviewBases {
   fonts: string;
@@ -11,10 +11,28 @@ export interface PreviewBases {
 }
 
 /** A page as one document with its CSS inside and its parts marked. */
-export function renderPreview(site: Site, page: PageRecord, bases: PreviewBases, mode: PrintMode = 'published'): string {
-  const body = renderBody(site, page, { marks: true, links: false, assetUrl: asset => `${bases.assets}${asset.file}` });
+export function renderPreview(
+  site: Site,
+  page: PageRecord,
+  bases: PreviewBases,
+  mode: PrintMode = 'published',
+): string {
+  const body = renderBody(site, page, {
+    marks: true,
+    links: false,
+    assetUrl: asset => `${bases.assets}${asset.file}`,
+  });
   const styles = pageStyles(site, page, mode);
   const faces = printFontFaces(fontsIn(styles, tagsIn(body).has('em')), bases.fonts);
   const { language, name } = settingsOf(site);
-  return printDocument({ language, title: `${page.title} – ${name}`, description: page.description, sheets: [], css: `${faces}\n${styles}` }, body);
+  return printDocument(
+    {
+      language,
+      title: `${page.title} – ${name}`,
+      description: page.description,
+      sheets: [],
+      css: `${faces}\n${styles}`,
+    },
+    body,
+  );
 }

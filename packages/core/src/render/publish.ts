@@ -6,7 +6,17 @@ import { fontsIn, printFontFaces } from './fonts.ts';
 import type { HtmlElement } from './html.ts';
 import { pageFolder, pagesInOrder, toRoot } from './links.ts';
 import { BASE_CSS, printLayerOrder } from './rules.ts';
-import { type Block, guideRules, nodesOn, ownRules, printBlock, printRules, rebindBlocks, rootBlock, schemeBlocks } from './stylesheet.ts';
+import {
+  type Block,
+  guideRules,
+  nodesOn,
+  ownRules,
+  printBlock,
+  printRules,
+  rebindBlocks,
+  rootBlock,
+  schemeBlocks,
+} from './stylesheet.ts';
 
 export interface PublishedSite {
   /** Path below the site's root, and text. */
@@ -48,7 +58,10 @@ interface Made {
  * The whole site as plain files. One sheet of the guide is shared by all pages and holds only the rules they use; a page
  * that sets something itself has a sheet of its own beside it. `onPage` is told after each page, for a progress bar.
  */
-export function publishSite(site: Site, onPage: (done: number, total: number) => void = () => {}): PublishedSite {
+export function publishSite(
+  site: Site,
+  onPage: (done: number, total: number) => void = () => {},
+): PublishedSite {
   const { language, name } = settingsOf(site);
   const pages = pagesInOrder(site);
   const used = new Set<string>();
@@ -73,12 +86,26 @@ export function publishSite(site: Site, onPage: (done: number, total: number) =>
   const shared = guideRules(site, 'published', used);
   ranks.push(...shared);
   const guideCss = printRules(site, shared, 'published');
-  const blocks = [rootBlock(site, 'published'), ...schemeBlocks(site).filter(({ selector }) => used.has(selector.slice(1)))];
-  const variables = usedVariables([guideCss, BASE_CSS, ...made.map(it => it.own)], [...blocks, ...made.flatMap(it => it.rebinds)]);
-  const trim = ({ selector, declarations }: Block): Block => ({ selector, declarations: declarations.filter(([it]) => variables.has(it)) });
+  const blocks = [
+    rootBlock(site, 'published'),
+    ...schemeBlocks(site).filter(({ selector }) => used.has(selector.slice(1))),
+  ];
+  const variables = usedVariables(
+    [guideCss, BASE_CSS, ...made.map(it => it.own)],
+    [...blocks, ...made.flatMap(it => it.rebinds)],
+  );
+  const trim = ({ selector, declarations }: Block): Block => ({
+    selector,
+    declarations: declarations.filter(([it]) => variables.has(it)),
+  });
   const tokens = blocks.map(trim).map(printBlock).join('\n');
-  const fonts = fontsIn(tokens + guideCss + made.map(it => it.own + it.rebinds.map(trim).map(printBlock).join('')).join(''), tags.has('em'));
-  const guide = [printFontFaces(fonts, 'fonts/'), printLayerOrder(ranks), BASE_CSS, tokens, guideCss].join('\n');
+  const fonts = fontsIn(
+    tokens + guideCss + made.map(it => it.own + it.rebinds.map(trim).map(printBlock).join('')).join(''),
+    tags.has('em'),
+  );
+  const guide = [printFontFaces(fonts, 'fonts/'), printLayerOrder(ranks), BASE_CSS, tokens, guideCss].join(
+    '\n',
+  );
   const guideFile = `guide-${fingerprint(guide)}.css`;
 
   const files = new Map([[guideFile, guide]]);
@@ -93,7 +120,10 @@ export function publishSite(site: Site, onPage: (done: number, total: number) =>
     }
     const preload = fonts.filter(font => font.cut === 'normal').map(font => `${root}fonts/${font.file}`);
     const title = page.path === '' ? name : `${page.title} – ${name}`;
-    files.set(`${pageFolder(site, page)}index.html`, printDocument({ language, title, description: page.description, sheets, preload }, body));
+    files.set(
+      `${pageFolder(site, page)}index.html`,
+      printDocument({ language, title, description: page.description, sheets, preload }, body),
+    );
   }
   return { files, assets: [...assets.values()], fonts: fonts.map(font => font.file) };
 }

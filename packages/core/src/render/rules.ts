@@ -1,6 +1,6 @@
 import { expand, type Rank, stateRank, widthRank } from '../cascade/index.ts';
 import { printDeclaration, propertyOf } from '../properties/index.ts';
-import { type Id, type Site, settingsOf, type State, type Styles, type Width } from '../site/index.ts';
+import { type Id, type Site, type State, type Styles, settingsOf, type Width } from '../site/index.ts';
 import type { CssContext } from '../values/index.ts';
 import { ELEMENTS, type ElementType, hostOf, partNames, partOf, statesOf } from '../widgets/index.ts';
 import { derivedName } from './names.ts';
@@ -42,7 +42,12 @@ export function varContext(site: Site, viewportUnit: string): CssContext {
 function targetsOf(element: ElementType | null, part: string, className: string, state: State): Target[] {
   if (element) {
     const host = hostOf(element, part);
-    return [{ className: `${className}-${part}`, host: state === 'rest' || host === part ? null : `${element.name}-${host}` }];
+    return [
+      {
+        className: `${className}-${part}`,
+        host: state === 'rest' || host === part ? null : `${element.name}-${host}`,
+      },
+    ];
   }
   const own = `${className}-${part}`;
   if (state === 'rest') return [{ className: own, host: null }];
@@ -76,7 +81,8 @@ export function rulesOf(site: Site, source: RuleSource, context: CssContext): Ru
 }
 
 /** The cascade layer of a rank; layers are declared in the order of ranks, so that nothing else decides. */
-export const layerOf = ({ state, width, rank }: Rank): string => `c${stateRank(state)}-${widthRank(width)}-${rank}`;
+export const layerOf = ({ state, width, rank }: Rank): string =>
+  `c${stateRank(state)}-${widthRank(width)}-${rank}`;
 
 export type PrintMode = 'published' | 'canvas' | 'sheet';
 
@@ -97,10 +103,19 @@ function stateSelector(state: State, mode: PrintMode): string {
   return mode === 'canvas' ? `:is(${STATE_SELECTORS[state]},${forced})` : STATE_SELECTORS[state];
 }
 
-export function selectorOf({ targets, state, width }: Pick<Rule, 'targets' | 'state' | 'width'>, mode: PrintMode): string {
+export function selectorOf(
+  { targets, state, width }: Pick<Rule, 'targets' | 'state' | 'width'>,
+  mode: PrintMode,
+): string {
   const suffix = stateSelector(state, mode);
-  const plain = targets.map(({ className, host }) => (host === null ? `.${className}${suffix}` : `.${host}${suffix} .${className}`));
-  const columns: Record<Width, string> = { wide: '', medium: ':is([data-width=medium],[data-width=narrow]) ', narrow: '[data-width=narrow] ' };
+  const plain = targets.map(({ className, host }) =>
+    host === null ? `.${className}${suffix}` : `.${host}${suffix} .${className}`,
+  );
+  const columns: Record<Width, string> = {
+    wide: '',
+    medium: ':is([data-width=medium],[data-width=narrow]) ',
+    narrow: '[data-width=narrow] ',
+  };
   const prefix = mode === 'sheet' ? columns[width] : '';
   return `:where(${plain.map(selector => prefix + selector).join(',')})`;
 }
@@ -110,7 +125,8 @@ export function conditionsOf(site: Site, rule: Rank, mode: PrintMode): string[] 
   const { mediumTo, narrowTo } = settingsOf(site);
   const conditions = [`@layer ${layerOf(rule)}`];
   if (mode === 'sheet') return conditions;
-  if (rule.width !== 'wide') conditions.push(`@media (width<=${rule.width === 'medium' ? mediumTo : narrowTo}px)`);
+  if (rule.width !== 'wide')
+    conditions.push(`@media (width<=${rule.width === 'medium' ? mediumTo : narrowTo}px)`);
   if (rule.state === 'hover' && mode === 'published') conditions.push('@media (hover:hover)');
   return conditions;
 }
@@ -123,14 +139,20 @@ export const printBare = (rule: Rule, mode: PrintMode): string =>
   `${selectorOf(rule, mode)}{${printDeclarations(rule.declarations)}}`;
 
 export const printRule = (site: Site, rule: Rule, mode: PrintMode): string =>
-  conditionsOf(site, rule, mode).reduceRight((text, condition) => `${condition}{${text}}`, printBare(rule, mode));
+  conditionsOf(site, rule, mode).reduceRight(
+    (text, condition) => `${condition}{${text}}`,
+    printBare(rule, mode),
+  );
 
 export const BASE_LAYER = 'base';
 /** The statement that puts layers in the order of their ranks, whatever order their rules are written in. */
 export function printLayerOrder(ranks: Iterable<Rank>): string {
   const layers = new Map<string, Rank>();
   for (const rank of ranks) layers.set(layerOf(rank), rank);
-  const sorted = [...layers].sort(([, a], [, b]) => stateRank(a.state) - stateRank(b.state) || widthRank(a.width) - widthRank(b.width) || a.rank - b.rank);
+  const sorted = [...layers].sort(
+    ([, a], [, b]) =>
+      stateRank(a.state) - stateRank(b.state) || widthRank(a.width) - widthRank(b.width) || a.rank - b.rank,
+  );
   return `@layer ${[BASE_LAYER, ...sorted.map(([name]) => name)].join(',')};`;
 }
 

@@ -1,9 +1,25 @@
-import { branchOf, defaultRank, OWN_RANK, placeBase, presetRank, PROGRAM_RANK, variantRank } from '../cascade/index.ts';
-import { type Id, MAX_PRESETS_WORN, type NodeRecord, elementOfArea, type Place, type Site } from '../site/index.ts';
+import {
+  branchOf,
+  defaultRank,
+  OWN_RANK,
+  PROGRAM_RANK,
+  placeBase,
+  presetRank,
+  variantRank,
+} from '../cascade/index.ts';
+import {
+  elementOfArea,
+  type Id,
+  MAX_PRESETS_WORN,
+  type NodeRecord,
+  type Place,
+  type Site,
+} from '../site/index.ts';
 import { ELEMENTS, elementNamed } from '../widgets/index.ts';
 import type { RuleSource } from './rules.ts';
 
-export const elementOfNode = (node: NodeRecord) => (node.kind === 'section' ? elementOfArea(node.area) : elementNamed(node.widget));
+export const elementOfNode = (node: NodeRecord) =>
+  node.kind === 'section' ? elementOfArea(node.area) : elementNamed(node.widget);
 
 function rankOfPlace(site: Site, place: Place | null): number {
   const page = place?.type === 'branch' ? site.kinds.page.get(place.page) : undefined;
@@ -12,7 +28,12 @@ function rankOfPlace(site: Site, place: Place | null): number {
 
 /** What the program says of every element. */
 export const programSources = (): RuleSource[] =>
-  ELEMENTS.map(element => ({ rank: PROGRAM_RANK, className: element.name, styles: element.program, element }));
+  ELEMENTS.map(element => ({
+    rank: PROGRAM_RANK,
+    className: element.name,
+    styles: element.program,
+    element,
+  }));
 
 /** What one record of the guide says, wherever it is used; several where its rank depends on the use. */
 export function guideSources(site: Site, id: Id): RuleSource[] {
@@ -20,27 +41,63 @@ export function guideSources(site: Site, id: Id): RuleSource[] {
   const rule = kinds.default.get(id);
   if (rule) {
     const className = rule.place === null ? rule.element : `d-${id}`;
-    return [{ rank: defaultRank(rankOfPlace(site, rule.place)), className, styles: rule.styles, element: elementNamed(rule.element) }];
+    return [
+      {
+        rank: defaultRank(rankOfPlace(site, rule.place)),
+        className,
+        styles: rule.styles,
+        element: elementNamed(rule.element),
+      },
+    ];
   }
   const variant = kinds.variant.get(id);
   if (variant) {
     const element = elementNamed(variant.element);
-    return [{ rank: variantRank(element.axes.indexOf(variant.axis), 0), className: `v-${id}`, styles: variant.styles, element }];
+    return [
+      {
+        rank: variantRank(element.axes.indexOf(variant.axis), 0),
+        className: `v-${id}`,
+        styles: variant.styles,
+        element,
+      },
+    ];
   }
   const placed = kinds.variantRule.get(id);
   const base = placed && kinds.variant.get(placed.variant);
   if (placed && base) {
     const element = elementNamed(base.element);
-    return [{ rank: variantRank(element.axes.indexOf(base.axis), rankOfPlace(site, placed.place)), className: `u-${id}`, styles: placed.styles, element }];
+    return [
+      {
+        rank: variantRank(element.axes.indexOf(base.axis), rankOfPlace(site, placed.place)),
+        className: `u-${id}`,
+        styles: placed.styles,
+        element,
+      },
+    ];
   }
   const preset = kinds.preset.get(id);
   // A preset is written once for each position at which it may be worn; positions not in use are left out when printed.
   return preset
-    ? Array.from({ length: MAX_PRESETS_WORN }, (_, n) => ({ rank: presetRank(n), className: `p-${id}-${n}`, styles: preset.styles, element: null }))
+    ? Array.from({ length: MAX_PRESETS_WORN }, (_, n) => ({
+        rank: presetRank(n),
+        className: `p-${id}-${n}`,
+        styles: preset.styles,
+        element: null,
+      }))
     : [];
 }
 
-export const guideIds = ({ kinds }: Site): Id[] => [...kinds.default.keys(), ...kinds.variant.keys(), ...kinds.variantRule.keys(), ...kinds.preset.keys()];
+export const guideIds = ({ kinds }: Site): Id[] => [
+  ...kinds.default.keys(),
+  ...kinds.variant.keys(),
+  ...kinds.variantRule.keys(),
+  ...kinds.preset.keys(),
+];
 
 /** What is set on one section or widget itself. */
-export const ownSource = (node: NodeRecord): RuleSource => ({ rank: OWN_RANK, className: `o-${node.id}`, styles: node.styles, element: elementOfNode(node) });
+export const ownSource = (node: NodeRecord): RuleSource => ({
+  rank: OWN_RANK,
+  className: `o-${node.id}`,
+  styles: node.styles,
+  element: elementOfNode(node),
+});

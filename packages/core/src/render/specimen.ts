@@ -1,5 +1,13 @@
 import { specimenScope } from '../cascade/index.ts';
-import { byOrder, type Content, type Id, type Site, type State, type VariantRecord, type Width } from '../site/index.ts';
+import {
+  byOrder,
+  type Content,
+  type Id,
+  type Site,
+  type State,
+  type VariantRecord,
+  type Width,
+} from '../site/index.ts';
 import { type ElementType, hostOf, partNames, statesOf, WIDGETS } from '../widgets/index.ts';
 import type { HtmlElement } from './html.ts';
 import { classesOf, renderSample } from './markup.ts';
@@ -29,7 +37,12 @@ export function specimenRows(site: Site): SpecimenRow[] {
   return WIDGETS.filter(element => element.holds === null).flatMap((element): SpecimenRow[] => {
     const [axis] = element.axes;
     const variants = axis === undefined ? [] : variantsOf(site, element.name, axis);
-    const rows = variants.map(variant => ({ id: `${element.name}.${variant.id}`, label: variant.name, element, variants: axis === undefined ? {} : { [axis]: variant.id } }));
+    const rows = variants.map(variant => ({
+      id: `${element.name}.${variant.id}`,
+      label: variant.name,
+      element,
+      variants: axis === undefined ? {} : { [axis]: variant.id },
+    }));
     return [{ id: element.name, label: element.label, element, variants: {} }, ...rows];
   });
 }
@@ -49,17 +62,34 @@ export function samplesIn(site: Site, row: SpecimenRow): Readonly<Record<string,
 export const viewportOf = (site: Site): Record<Width, number> => {
   const [settings] = [...site.kinds.settings.values()];
   const { mediumTo = 960, narrowTo = 600, fluidTo = 1280, fluidFrom = 360 } = settings ?? {};
-  return { wide: Math.max(fluidTo, mediumTo + 1), medium: Math.round((mediumTo + narrowTo) / 2), narrow: Math.min(fluidFrom, narrowTo) };
+  return {
+    wide: Math.max(fluidTo, mediumTo + 1),
+    medium: Math.round((mediumTo + narrowTo) / 2),
+    narrow: Math.min(fluidFrom, narrowTo),
+  };
 };
 
 /** The element as it stands on a page that wears the column's scheme, in its width and state. */
-export function renderCell(site: Site, row: SpecimenRow, column: SpecimenColumn, content: Readonly<Record<string, Content>>, assetUrl: (asset: { file: string }) => string): HtmlElement {
+export function renderCell(
+  site: Site,
+  row: SpecimenRow,
+  column: SpecimenColumn,
+  content: Readonly<Record<string, Content>>,
+  assetUrl: (asset: { file: string }) => string,
+): HtmlElement {
   const page = specimenScope(row.element, column.scheme, {}).parent?.scope;
   const options = { marks: true, links: false, assetUrl };
-  const hosts = new Set(partNames(row.element).filter(part => statesOf(row.element, part).includes(column.state)).map(part => hostOf(row.element, part)));
+  const hosts = new Set(
+    partNames(row.element)
+      .filter(part => statesOf(row.element, part).includes(column.state))
+      .map(part => hostOf(row.element, part)),
+  );
   const force = (it: HtmlElement): HtmlElement => ({
     ...it,
-    attrs: typeof it.attrs['data-part'] === 'string' && hosts.has(it.attrs['data-part']) ? { ...it.attrs, 'data-state': column.state } : it.attrs,
+    attrs:
+      typeof it.attrs['data-part'] === 'string' && hosts.has(it.attrs['data-part'])
+        ? { ...it.attrs, 'data-state': column.state }
+        : it.attrs,
     children: it.children.map(child => (typeof child === 'string' ? child : force(child))),
   });
   const samples = samplesIn(site, row).flatMap(variants => {
@@ -71,7 +101,13 @@ export function renderCell(site: Site, row: SpecimenRow, column: SpecimenColumn,
   const classes = page ? classesOf(site, page, 'box') : [];
   return {
     tag: 'div',
-    attrs: { class: ['cell', `s-${column.scheme}`, ...classes].join(' '), 'data-width': column.width, 'data-row': row.id, 'data-column': column.id, style: `--vw:${viewportOf(site)[column.width] / 100}px` },
+    attrs: {
+      class: ['cell', `s-${column.scheme}`, ...classes].join(' '),
+      'data-width': column.width,
+      'data-row': row.id,
+      'data-column': column.id,
+      style: `--vw:${viewportOf(site)[column.width] / 100}px`,
+    },
     children: samples,
   };
 }

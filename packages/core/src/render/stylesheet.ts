@@ -1,7 +1,16 @@
 import { compareRanks, mergeRebinds, pageScope } from '../cascade/index.ts';
-import { type NodeRecord, type PageRecord, type Site, getRecord, isNode, subtree } from '../site/index.ts';
+import { getRecord, isNode, type NodeRecord, type PageRecord, type Site, subtree } from '../site/index.ts';
 import { sectionsIn } from './markup.ts';
-import { BASE_CSS, conditionsOf, printBare, type PrintMode, printLayerOrder, type Rule, rulesOf, varContext } from './rules.ts';
+import {
+  BASE_CSS,
+  conditionsOf,
+  type PrintMode,
+  printBare,
+  printLayerOrder,
+  type Rule,
+  rulesOf,
+  varContext,
+} from './rules.ts';
 import { guideIds, guideSources, ownSource, programSources } from './sources.ts';
 import { type Declarations, rebindVariables, rootVariables, schemeVariables } from './variables.ts';
 
@@ -16,14 +25,18 @@ export function guideRules(site: Site, mode: PrintMode, used?: ReadonlySet<strin
 }
 
 function keepUsed(rule: Rule, used: ReadonlySet<string>): Rule[] {
-  const targets = rule.targets.filter(({ className, host }) => used.has(className) && (host === null || used.has(host)));
+  const targets = rule.targets.filter(
+    ({ className, host }) => used.has(className) && (host === null || used.has(host)),
+  );
   if (targets.length === 0) return [];
   return [targets.length === rule.targets.length ? rule : { ...rule, targets }];
 }
 
 export const ownRules = (site: Site, nodes: Iterable<NodeRecord>, mode: PrintMode): Rule[] => {
   const context = varContext(site, viewportUnitOf(mode));
-  return [...nodes].flatMap(node => (Object.keys(node.styles).length === 0 ? [] : rulesOf(site, ownSource(node), context)));
+  return [...nodes].flatMap(node =>
+    Object.keys(node.styles).length === 0 ? [] : rulesOf(site, ownSource(node), context),
+  );
 };
 
 /** Sections and widgets that show on a page, header and footer among them. */
@@ -45,16 +58,25 @@ export const rootBlock = (site: Site, mode: PrintMode): Block => ({
   selector: mode === 'sheet' ? ':where(.cell)' : ':root',
   declarations: rootVariables(site, viewportUnitOf(mode)),
 });
-export const schemeBlock = (site: Site, id: string): Block => ({ selector: `.s-${id}`, declarations: schemeVariables(site, id) });
-export const schemeBlocks = (site: Site): Block[] => [...site.kinds.scheme.keys()].map(id => schemeBlock(site, id));
+export const schemeBlock = (site: Site, id: string): Block => ({
+  selector: `.s-${id}`,
+  declarations: schemeVariables(site, id),
+});
+export const schemeBlocks = (site: Site): Block[] =>
+  [...site.kinds.scheme.keys()].map(id => schemeBlock(site, id));
 
 /** Rebindings that hold on a page: its own, and those of its sections. */
 export function rebindBlocks(site: Site, page: PageRecord): Block[] {
   const { rebinds } = pageScope(site, page);
   const block = (id: string, own: PageRecord['rebind'], all: PageRecord['rebind']): Block[] =>
-    Object.keys(own).length === 0 ? [] : [{ selector: `.b-${id}`, declarations: rebindVariables(site, own, all) }];
+    Object.keys(own).length === 0
+      ? []
+      : [{ selector: `.b-${id}`, declarations: rebindVariables(site, own, all) }];
   const sections = nodesOn(site, page).filter(node => node.kind === 'section');
-  return [...block(page.id, page.rebind, rebinds), ...sections.flatMap(({ id, rebind }) => block(id, rebind, mergeRebinds(rebinds, rebind)))];
+  return [
+    ...block(page.id, page.rebind, rebinds),
+    ...sections.flatMap(({ id, rebind }) => block(id, rebind, mergeRebinds(rebinds, rebind))),
+  ];
 }
 
 export const printBlock = ({ selector, declarations }: Block): string =>
@@ -74,8 +96,15 @@ export function printRules(site: Site, rules: readonly Rule[], mode: PrintMode):
 }
 
 /** Everything a page needs in one text: for previews, and for the test that compares with a browser. */
-export function pageStyles(site: Site, page: PageRecord, mode: PrintMode, used?: ReadonlySet<string>): string {
+export function pageStyles(
+  site: Site,
+  page: PageRecord,
+  mode: PrintMode,
+  used?: ReadonlySet<string>,
+): string {
   const rules = [...guideRules(site, mode, used), ...ownRules(site, nodesOn(site, page), mode)];
   const blocks = [rootBlock(site, mode), ...schemeBlocks(site), ...rebindBlocks(site, page)];
-  return [printLayerOrder(rules), BASE_CSS, ...blocks.map(printBlock), printRules(site, rules, mode)].join('\n');
+  return [printLayerOrder(rules), BASE_CSS, ...blocks.map(printBlock), printRules(site, rules, mode)].join(
+    '\n',
+  );
 }

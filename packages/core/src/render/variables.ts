@@ -1,7 +1,7 @@
 import { literalContext, roleValue, type Scope, specimenScope } from '../cascade/index.ts';
 import { ROLES } from '../guide/roles.ts';
 import { allRecords, type Id, type Site, type Styles } from '../site/index.ts';
-import { closure, NO_REBINDS, type Rebinds, valueOf } from '../tokens/index.ts';
+import { boundValue, closure, NO_REBINDS, type Rebinds } from '../tokens/index.ts';
 import { printCss, type Value } from '../values/index.ts';
 import { elementNamed } from '../widgets/index.ts';
 import { derivedName } from './names.ts';
@@ -24,7 +24,8 @@ const derivedIn = (styles: Styles): readonly Derived[] => {
 export function slotDerivations(site: Site): Derived[] {
   const found = new Map<string, Derived>();
   for (const record of allRecords(site))
-    if ('styles' in record) for (const value of derivedIn(record.styles)) found.set(derivedName(value.derivation), value);
+    if ('styles' in record)
+      for (const value of derivedIn(record.styles)) found.set(derivedName(value.derivation), value);
   return [...found.values()];
 }
 
@@ -32,19 +33,29 @@ export function slotDerivations(site: Site): Derived[] {
  * Custom properties of the given tokens under some rebindings. Aliases stay `var()`; what is derived is computed here
  * and printed as a literal, since a browser would compute it where it is declared and not where a rebinding holds.
  */
-export function tokenDeclarations(site: Site, ids: Iterable<Id>, rebinds: Rebinds, viewportUnit = '1vw'): Declarations {
+export function tokenDeclarations(
+  site: Site,
+  ids: Iterable<Id>,
+  rebinds: Rebinds,
+  viewportUnit = '1vw',
+): Declarations {
   const references = varContext(site, viewportUnit);
   const scope: Scope = { ...specimenScope(elementNamed('page'), '', {}), rebinds };
   const literals = { ...literalContext(site, scope, viewportUnit) };
   const found: Declarations = [];
   for (const id of ids) {
-    const value = valueOf(site.kinds.token, rebinds, id);
+    const value = boundValue(site.kinds.token, rebinds, id);
     if (value) found.push([`--t-${id}`, printCss(value, value.type === 'derived' ? literals : references)]);
   }
   return found;
 }
 
-function derivedDeclarations(site: Site, rebinds: Rebinds, among: ReadonlySet<Id> | null, viewportUnit: string): Declarations {
+function derivedDeclarations(
+  site: Site,
+  rebinds: Rebinds,
+  among: ReadonlySet<Id> | null,
+  viewportUnit: string,
+): Declarations {
   const scope: Scope = { ...specimenScope(elementNamed('page'), '', {}), rebinds };
   const context = literalContext(site, scope, viewportUnit);
   return slotDerivations(site)
@@ -59,9 +70,17 @@ export const rootVariables = (site: Site, viewportUnit = '1vw'): Declarations =>
 ];
 
 /** What alters at the root when these tokens do. */
-export function closureVariables(site: Site, ids: Iterable<Id>, rebinds: Rebinds = NO_REBINDS, viewportUnit = '1vw'): Declarations {
+export function closureVariables(
+  site: Site,
+  ids: Iterable<Id>,
+  rebinds: Rebinds = NO_REBINDS,
+  viewportUnit = '1vw',
+): Declarations {
   const all = closure(site.kinds.token, ids, rebinds);
-  return [...tokenDeclarations(site, all, rebinds, viewportUnit), ...derivedDeclarations(site, rebinds, all, viewportUnit)];
+  return [
+    ...tokenDeclarations(site, all, rebinds, viewportUnit),
+    ...derivedDeclarations(site, rebinds, all, viewportUnit),
+  ];
 }
 
 /** The roles of a scheme, fallbacks followed. */

@@ -6,8 +6,8 @@ import { type Change, type Edit, type Path, targetOf } from './change.ts';
 import { isObject } from './fields.ts';
 import { placedId } from './place.ts';
 import { elementOfArea, readRecord } from './readRecord.ts';
-import { referencesOf } from './references.ts';
 import { type Id, type NodeRecord, SETTINGS, type SiteRecord } from './records.ts';
+import { referencesOf } from './references.ts';
 import { getRecord, type Lookup, type Site, subtree, withRecords } from './site.ts';
 
 export interface Outcome {
@@ -73,7 +73,14 @@ export function work(lookup: Lookup, { edits }: Pick<Change, 'edits'>): Result<O
     const id = targetOf(edit);
     const before = now(id);
     if (edit.op === 'put') {
-      if (before) return fail({ code: 'id-taken', message: `There is already a record ${id}.`, record: id, found: String(before.kind), expected: 'an id not in use' });
+      if (before)
+        return fail({
+          code: 'id-taken',
+          message: `There is already a record ${id}.`,
+          record: id,
+          found: String(before.kind),
+          expected: 'an id not in use',
+        });
       raw.set(id, { ...edit.record });
       inverse.unshift({ op: 'remove', id });
     } else if (!before) {
@@ -88,12 +95,23 @@ export function work(lookup: Lookup, { edits }: Pick<Change, 'edits'>): Result<O
       inverse.unshift(...puts);
       for (const inner of gone) raw.set(inner, null);
     } else if (edit.path[0] === 'id' || edit.path[0] === 'kind') {
-      return fail({ code: 'bad-path', message: `The ${edit.path[0]} of a record stays as it is.`, record: id, path: edit.path[0], found: edit.op, expected: 'another path' });
+      return fail({
+        code: 'bad-path',
+        message: `The ${edit.path[0]} of a record stays as it is.`,
+        record: id,
+        path: edit.path[0],
+        found: edit.op,
+        expected: 'another path',
+      });
     } else {
       const old = getPath(before, edit.path);
       if (edit.op === 'unset' && old === undefined) continue;
       raw.set(id, edit.op === 'set' ? setPath(before, edit.path, edit.value) : unsetPath(before, edit.path));
-      inverse.unshift(old === undefined ? { op: 'unset', id, path: edit.path } : { op: 'set', id, path: edit.path, value: old });
+      inverse.unshift(
+        old === undefined
+          ? { op: 'unset', id, path: edit.path }
+          : { op: 'set', id, path: edit.path, value: old },
+      );
     }
   }
 
@@ -112,7 +130,11 @@ export function work(lookup: Lookup, { edits }: Pick<Change, 'edits'>): Result<O
 }
 
 /** The first invariant that does not hold, looking only at what was touched. */
-function violation(lookup: Lookup, after: ReadonlyMap<Id, SiteRecord | null>, childrenNow: (id: Id) => Id[]): Problem | null {
+function violation(
+  lookup: Lookup,
+  after: ReadonlyMap<Id, SiteRecord | null>,
+  childrenNow: (id: Id) => Id[],
+): Problem | null {
   const get = (id: Id): SiteRecord | undefined => {
     const touched = after.get(id);
     return touched === null ? undefined : (touched ?? lookup.get(id));
@@ -125,44 +147,100 @@ function violation(lookup: Lookup, after: ReadonlyMap<Id, SiteRecord | null>, ch
 }
 
 function checkRemoval(id: Id, lookup: Lookup, after: ReadonlyMap<Id, SiteRecord | null>): Problem | null {
-  if (id === SETTINGS) return { code: 'needed', message: 'A site cannot do without its settings.', record: id };
+  if (id === SETTINGS)
+    return { code: 'needed', message: 'A site cannot do without its settings.', record: id };
   for (const { from, path } of lookup.referrersOf(id)) {
     const record = after.get(from);
     if (record === null || (record && !referencesOf(record).some(it => it.to === id))) continue;
-    return { code: 'in-use', message: `${id} cannot go: ${from} uses it.`, record: from, path, found: id, expected: 'no mention of what is removed' };
+    return {
+      code: 'in-use',
+      message: `${id} cannot go: ${from} uses it.`,
+      record: from,
+      path,
+      found: id,
+      expected: 'no mention of what is removed',
+    };
   }
   return null;
 }
 
-function checkRecord(record: SiteRecord, lookup: Lookup, get: (id: Id) => SiteRecord | undefined, childrenNow: (id: Id) => Id[]): Problem | null {
+function checkRecord(
+  record: SiteRecord,
+  lookup: Lookup,
+  get: (id: Id) => SiteRecord | undefined,
+  childrenNow: (id: Id) => Id[],
+): Problem | null {
   for (const { path, to, kinds, types } of referencesOf(record)) {
     const target = get(to);
     const expected = `the id of a ${kinds.join(' or ')}${types ? ` of type ${types.join(' or ')}` : ''}`;
     if (!target || !kinds.includes(target.kind))
-      return { code: 'dangling', message: `${record.id} refers to ${to}, which ${target ? `is a ${target.kind}` : 'is not there'}.`, record: record.id, path, found: target?.kind ?? to, expected };
+      return {
+        code: 'dangling',
+        message: `${record.id} refers to ${to}, which ${target ? `is a ${target.kind}` : 'is not there'}.`,
+        record: record.id,
+        path,
+        found: target?.kind ?? to,
+        expected,
+      };
     if (types && target.kind === 'token' && !types.includes(target.type))
-      return { code: 'wrong-type', message: `${record.id} refers to ${to}, a token of type ${target.type}.`, record: record.id, path, found: target.type, expected };
+      return {
+        code: 'wrong-type',
+        message: `${record.id} refers to ${to}, a token of type ${target.type}.`,
+        record: record.id,
+        path,
+        found: target.type,
+        expected,
+      };
   }
-  const tokenValue = (rebinds: Rebinds) => (id: Id): Value | null => {
-    const own = Object.hasOwn(rebinds, id) ? rebinds[id] : undefined;
-    const token = own ? undefined : get(id);
-    return own ?? (token?.kind === 'token' ? token.value : null);
-  };
-  const circle = (id: Id, path: string): Problem => ({ code: 'circular', message: `${id} would follow itself.`, record: record.id, path, found: id, expected: 'a value that does not lead back here' });
+  const tokenValue =
+    (rebinds: Rebinds) =>
+    (id: Id): Value | null => {
+      const own = Object.hasOwn(rebinds, id) ? rebinds[id] : undefined;
+      const token = own ? undefined : get(id);
+      return own ?? (token?.kind === 'token' ? token.value : null);
+    };
+  const circle = (id: Id, path: string): Problem => ({
+    code: 'circular',
+    message: `${id} would follow itself.`,
+    record: record.id,
+    path,
+    found: id,
+    expected: 'a value that does not lead back here',
+  });
   switch (record.kind) {
     case 'token': {
       const before = lookup.get(record.id);
       if (before?.kind === 'token' && before.type !== record.type)
-        return { code: 'wrong-type', message: 'A token keeps its type.', record: record.id, path: 'type', found: record.type, expected: before.type };
+        return {
+          code: 'wrong-type',
+          message: 'A token keeps its type.',
+          record: record.id,
+          path: 'type',
+          found: record.type,
+          expected: before.type,
+        };
       return isCircular(tokenValue({}), record.id) ? circle(record.id, 'value') : null;
     }
     case 'default':
     case 'variantRule': {
       const expected = placedId(record);
-      return expected === record.id ? null : { code: 'bad-id', message: 'There is one default for an element and place; its id says which.', record: record.id, path: 'id', found: record.id, expected };
+      return expected === record.id
+        ? null
+        : {
+            code: 'bad-id',
+            message: 'There is one default for an element and place; its id says which.',
+            record: record.id,
+            path: 'id',
+            found: record.id,
+            expected,
+          };
     }
     case 'page':
-      return checkRebinds(record, tokenValue, circle) ?? checkAncestors(record, get) ?? checkAddress(record, get, childrenNow);
+      return (
+        checkRebinds(record, tokenValue, circle) ??
+        checkAncestors(record, get) ??
+        checkAddress(record, get, childrenNow)
+      );
     case 'section':
       return checkRebinds(record, tokenValue, circle) ?? checkWearer(record, get);
     case 'widget':
@@ -170,7 +248,14 @@ function checkRecord(record: SiteRecord, lookup: Lookup, get: (id: Id) => SiteRe
     case 'settings': {
       const home = get(record.home);
       return home?.kind === 'page' && home.path !== ''
-        ? { code: 'bad-home', message: 'The home page has an empty address.', record: record.id, path: 'home', found: home.path, expected: 'a page whose path is empty' }
+        ? {
+            code: 'bad-home',
+            message: 'The home page has an empty address.',
+            record: record.id,
+            path: 'home',
+            found: home.path,
+            expected: 'a page whose path is empty',
+          }
         : null;
     }
     default:
@@ -178,16 +263,31 @@ function checkRecord(record: SiteRecord, lookup: Lookup, get: (id: Id) => SiteRe
   }
 }
 
-function checkRebinds(record: SiteRecord & { rebind: Rebinds }, values: (rebinds: Rebinds) => (id: Id) => Value | null, circle: (id: Id, path: string) => Problem): Problem | null {
+function checkRebinds(
+  record: SiteRecord & { rebind: Rebinds },
+  values: (rebinds: Rebinds) => (id: Id) => Value | null,
+  circle: (id: Id, path: string) => Problem,
+): Problem | null {
   const get = values(record.rebind);
   const id = Object.keys(record.rebind).find(key => isCircular(get, key));
   return id === undefined ? null : circle(id, `rebind.${id}`);
 }
 
-function checkAncestors(record: SiteRecord & { at: { parent: Id } }, get: (id: Id) => SiteRecord | undefined): Problem | null {
+function checkAncestors(
+  record: SiteRecord & { at: { parent: Id } },
+  get: (id: Id) => SiteRecord | undefined,
+): Problem | null {
   const passed = new Set([record.id]);
   for (let at: Id | undefined = record.at.parent; at !== undefined; ) {
-    if (passed.has(at)) return { code: 'circular', message: `${record.id} cannot stand inside itself.`, record: record.id, path: 'at.parent', found: record.at.parent, expected: 'a place outside it' };
+    if (passed.has(at))
+      return {
+        code: 'circular',
+        message: `${record.id} cannot stand inside itself.`,
+        record: record.id,
+        path: 'at.parent',
+        found: record.at.parent,
+        expected: 'a place outside it',
+      };
     passed.add(at);
     const parent = get(at);
     at = parent && 'at' in parent ? parent.at.parent : undefined;
@@ -198,7 +298,14 @@ function checkAncestors(record: SiteRecord & { at: { parent: Id } }, get: (id: I
 function checkParentHolds(record: NodeRecord, get: (id: Id) => SiteRecord | undefined): Problem | null {
   const parent = get(record.at.parent);
   if (parent?.kind !== 'widget' || maybeElement(parent.widget)?.holds) return null;
-  return { code: 'bad-parent', message: `A ${parent.widget} holds no widgets.`, record: record.id, path: 'at.parent', found: parent.widget, expected: 'a section or a group' };
+  return {
+    code: 'bad-parent',
+    message: `A ${parent.widget} holds no widgets.`,
+    record: record.id,
+    path: 'at.parent',
+    found: parent.widget,
+    expected: 'a section or a group',
+  };
 }
 
 function checkWearer(record: NodeRecord, get: (id: Id) => SiteRecord | undefined): Problem | null {
@@ -206,21 +313,55 @@ function checkWearer(record: NodeRecord, get: (id: Id) => SiteRecord | undefined
   for (const [axis, id] of Object.entries(record.variants)) {
     const variant = get(id);
     if (variant?.kind === 'variant' && (variant.element !== element || variant.axis !== axis))
-      return { code: 'wrong-variant', message: `${variant.name} is a variant of ${variant.element}, ${variant.axis}.`, record: record.id, path: `variants.${axis}`, found: id, expected: `a variant of ${element}, ${axis}` };
+      return {
+        code: 'wrong-variant',
+        message: `${variant.name} is a variant of ${variant.element}, ${variant.axis}.`,
+        record: record.id,
+        path: `variants.${axis}`,
+        found: id,
+        expected: `a variant of ${element}, ${axis}`,
+      };
   }
   const worn = Object.keys(record.wears).length;
-  return worn <= MAX_PRESETS_WORN ? null : { code: 'too-many', message: `At most ${MAX_PRESETS_WORN} presets can be worn.`, record: record.id, path: 'wears', found: String(worn), expected: `at most ${MAX_PRESETS_WORN}` };
+  return worn <= MAX_PRESETS_WORN
+    ? null
+    : {
+        code: 'too-many',
+        message: `At most ${MAX_PRESETS_WORN} presets can be worn.`,
+        record: record.id,
+        path: 'wears',
+        found: String(worn),
+        expected: `at most ${MAX_PRESETS_WORN}`,
+      };
 }
 
-function checkAddress(record: SiteRecord & { kind: 'page' }, get: (id: Id) => SiteRecord | undefined, childrenNow: (id: Id) => Id[]): Problem | null {
+function checkAddress(
+  record: SiteRecord & { kind: 'page' },
+  get: (id: Id) => SiteRecord | undefined,
+  childrenNow: (id: Id) => Id[],
+): Problem | null {
   const settings = get(SETTINGS);
   const isHome = settings?.kind === 'settings' && settings.home === record.id;
   if (isHome !== (record.path === ''))
-    return { code: 'bad-address', message: isHome ? 'The home page has an empty address.' : 'A page needs an address.', record: record.id, path: 'path', found: record.path, expected: isHome ? 'nothing' : 'small letters, digits and hyphens' };
+    return {
+      code: 'bad-address',
+      message: isHome ? 'The home page has an empty address.' : 'A page needs an address.',
+      record: record.id,
+      path: 'path',
+      found: record.path,
+      expected: isHome ? 'nothing' : 'small letters, digits and hyphens',
+    };
   for (const id of childrenNow(record.at.parent)) {
     const other = get(id);
     if (other?.kind === 'page' && other.id !== record.id && other.path === record.path)
-      return { code: 'address-taken', message: `${other.title} has the address ${record.path} already.`, record: record.id, path: 'path', found: record.path, expected: 'an address of its own' };
+      return {
+        code: 'address-taken',
+        message: `${other.title} has the address ${record.path} already.`,
+        record: record.id,
+        path: 'path',
+        found: record.path,
+        expected: 'an address of its own',
+      };
   }
   return null;
 }

@@ -18,7 +18,8 @@ export interface TextRun {
 /** Paragraphs of runs; one value, so that a later writer replaces the whole of it. */
 export type RichText = readonly (readonly TextRun[])[];
 
-export const isWellFormed = (text: string): boolean => !text.includes('\u0000') && !/[\uD800-\uDFFF]/u.test(text);
+export const isWellFormed = (text: string): boolean =>
+  !text.includes('\u0000') && !/[\uD800-\uDFFF]/u.test(text);
 
 /** An address that leads away. Only http and https: anything else could run in the reader's page. */
 export function readHref(text: string): string | null {
@@ -36,13 +37,17 @@ export function readLink(it: unknown): LinkTarget | null {
     case 'page':
       return isId(it.page) ? { type: 'page', page: it.page } : null;
     case 'section':
-      return isId(it.page) && isId(it.section) ? { type: 'section', page: it.page, section: it.section } : null;
+      return isId(it.page) && isId(it.section)
+        ? { type: 'section', page: it.page, section: it.section }
+        : null;
     case 'url': {
       const href = typeof it.href === 'string' ? readHref(it.href) : null;
       return href === null ? null : { type: 'url', href };
     }
     case 'mail':
-      return typeof it.address === 'string' && /^[^\s<>"'&?]+@[^\s<>"'&?]+$/.test(it.address) && it.address.length < 255
+      return typeof it.address === 'string' &&
+        /^[^\s<>"'&?]+@[^\s<>"'&?]+$/.test(it.address) &&
+        it.address.length < 255
         ? { type: 'mail', address: it.address }
         : null;
     case 'phone':
@@ -59,7 +64,10 @@ export function parseLink(text: string): LinkTarget | null {
   const trimmed = text.trim();
   if (/^[^\s:/]+@[^\s/]+$/.test(trimmed)) return readLink({ type: 'mail', address: trimmed });
   if (/^\+?[0-9 ()-]{5,}$/.test(trimmed)) return readLink({ type: 'phone', number: trimmed });
-  return readLink({ type: 'url', href: /^[\w-]+(\.[\w-]+)+(\/|$)/.test(trimmed) ? `https://${trimmed}` : trimmed });
+  return readLink({
+    type: 'url',
+    href: /^[\w-]+(\.[\w-]+)+(\/|$)/.test(trimmed) ? `https://${trimmed}` : trimmed,
+  });
 }
 
 const MAX_TEXT = 20_000;
@@ -98,4 +106,5 @@ export function readRichText(it: unknown): RichText | null {
 /** Of what a widget holds, only a rich text is a list. */
 export const isRichText = (it: unknown): it is RichText => Array.isArray(it);
 export const richText = (...paragraphs: string[]): RichText => paragraphs.map(text => [{ text }]);
-export const plainOf = (text: RichText): string => text.map(runs => runs.map(run => run.text).join('')).join('\n');
+export const plainOf = (text: RichText): string =>
+  text.map(runs => runs.map(run => run.text).join('')).join('\n');

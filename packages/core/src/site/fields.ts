@@ -57,7 +57,11 @@ export class Fields {
   }
 
   oneOf<const T extends string>(name: string, options: readonly T[]): T {
-    return this.read(name, `one of ${options.join(', ')}`, it => options.find(option => option === it) ?? null);
+    return this.read(
+      name,
+      `one of ${options.join(', ')}`,
+      it => options.find(option => option === it) ?? null,
+    );
   }
 
   integer(name: string, min: number, max: number): number {
@@ -80,8 +84,11 @@ export class Fields {
     const found = this.take(name);
     if (!isObject(found)) throw new BadField(this.prefix + name, found, 'a map');
     const keys = Object.keys(found);
-    if (keys.length > 2000) throw new BadField(this.prefix + name, `${keys.length} entries`, 'at most 2000 entries');
-    return Object.fromEntries(keys.map(key => [key, reader(key, found[key], `${this.prefix}${name}.${key}`)]));
+    if (keys.length > 2000)
+      throw new BadField(this.prefix + name, `${keys.length} entries`, 'at most 2000 entries');
+    return Object.fromEntries(
+      keys.map(key => [key, reader(key, found[key], `${this.prefix}${name}.${key}`)]),
+    );
   }
 
   finish(): void {

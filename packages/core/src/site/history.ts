@@ -6,7 +6,9 @@ export class Writers {
   private readonly last = new Map<string, string>();
 
   private static key(edit: Edit): string {
-    return edit.op === 'set' || edit.op === 'unset' ? `${edit.id} ${edit.path.join(' ')}` : `${targetOf(edit)}`;
+    return edit.op === 'set' || edit.op === 'unset'
+      ? `${edit.id} ${edit.path.join(' ')}`
+      : `${targetOf(edit)}`;
   }
 
   note({ id, edits }: Change): void {
@@ -14,7 +16,11 @@ export class Writers {
   }
 
   /** The part of an inverse that may be carried out, and how many edits others have overtaken. */
-  undoable(inverse: readonly Edit[], change: string, get: (id: Id) => SiteRecord | undefined): { edits: Edit[]; skipped: number } {
+  undoable(
+    inverse: readonly Edit[],
+    change: string,
+    get: (id: Id) => SiteRecord | undefined,
+  ): { edits: Edit[]; skipped: number } {
     const edits = inverse.filter(edit => {
       if (edit.op === 'put') return get(edit.record.id) === undefined;
       if (edit.op === 'remove') return get(edit.id) !== undefined;

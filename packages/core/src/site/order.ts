@@ -13,7 +13,8 @@ export function keyBetween(low: string | null, high: string | null): string {
   let ceiling = high;
   for (let i = 0; ; i++) {
     const a = DIGITS.indexOf(low?.[i] ?? '0');
-    const b = ceiling === null ? DIGITS.length : ceiling[i] === undefined ? 0 : DIGITS.indexOf(ceiling[i] ?? '0');
+    const b =
+      ceiling === null ? DIGITS.length : ceiling[i] === undefined ? 0 : DIGITS.indexOf(ceiling[i] ?? '0');
     if (b - a > 1) return key + DIGITS[Math.round((a + b) / 2)];
     key += DIGITS[a];
     if (b - a === 1) ceiling = null;

@@ -20,7 +20,11 @@ const placeKey = (place: Place): string => {
 };
 
 /** One default for an element and place: the id is made of both, so that two people who make it make the same one. */
-export const placedId = (record: Pick<DefaultRecord, 'kind' | 'element' | 'place'> | Pick<VariantRuleRecord, 'kind' | 'variant' | 'place'>): string =>
+export const placedId = (
+  record:
+    | Pick<DefaultRecord, 'kind' | 'element' | 'place'>
+    | Pick<VariantRuleRecord, 'kind' | 'variant' | 'place'>,
+): string =>
   record.kind === 'default'
     ? `default-${record.element}${record.place ? `-${placeKey(record.place)}` : ''}`
     : `rule-${record.variant}-${placeKey(record.place)}`;

@@ -5,10 +5,20 @@ import { isObject } from './fields.ts';
 import { readRecord } from './readRecord.ts';
 
 const bad = (i: number, path: string, found: unknown, expected: string) =>
-  fail({ code: 'bad-edit', message: `Edit ${i + 1}: ${path} is not ${expected}.`, path: `edits.${i}.${path}`, found: JSON.stringify(found)?.slice(0, 120) ?? 'nothing', expected });
+  fail({
+    code: 'bad-edit',
+    message: `Edit ${i + 1}: ${path} is not ${expected}.`,
+    path: `edits.${i}.${path}`,
+    found: JSON.stringify(found)?.slice(0, 120) ?? 'nothing',
+    expected,
+  });
 
 function readPath(it: unknown): Path | null {
-  if (!Array.isArray(it) || !it.every((step): step is string => typeof step === 'string' && step.length <= 200)) return null;
+  if (
+    !Array.isArray(it) ||
+    !it.every((step): step is string => typeof step === 'string' && step.length <= 200)
+  )
+    return null;
   const [field, key] = it;
   if (field === undefined || it.length > 2) return null;
   return key === undefined ? [field] : [field, key];
@@ -16,7 +26,14 @@ function readPath(it: unknown): Path | null {
 
 /** Reads the edits of a change out of JSON. What is inside records is read again where it is worked out. */
 export function readEdits(it: unknown): Result<Edit[]> {
-  if (!Array.isArray(it)) return fail({ code: 'bad-edit', message: 'A change is a list of edits.', path: 'edits', found: typeof it, expected: 'a list' });
+  if (!Array.isArray(it))
+    return fail({
+      code: 'bad-edit',
+      message: 'A change is a list of edits.',
+      path: 'edits',
+      found: typeof it,
+      expected: 'a list',
+    });
   const edits: Edit[] = [];
   for (const [i, edit] of it.entries()) {
     if (!isObject(edit)) return bad(i, '', edit, 'an edit');
@@ -27,7 +44,8 @@ export function readEdits(it: unknown): Result<Edit[]> {
       edits.push({ op, record: record.value });
       continue;
     }
-    if (op !== 'set' && op !== 'unset' && op !== 'remove') return bad(i, 'op', op, 'one of put, set, unset, remove');
+    if (op !== 'set' && op !== 'unset' && op !== 'remove')
+      return bad(i, 'op', op, 'one of put, set, unset, remove');
     if (!isId(id)) return bad(i, 'id', id, 'the id of a record');
     if (op === 'remove') {
       edits.push({ op, id });

@@ -6,7 +6,16 @@ import { type ElementType, isWidget, maybeElement, partOf, statesOf } from '../w
 import { readLink, readPlain, readRichText } from './content.ts';
 import { BadField, Fields, isObject } from './fields.ts';
 import {
-  AREAS, type At, type Content, KINDS, type Kind, PAGE_KINDS, type Place, type SiteRecord, type Styles, type Wear,
+  AREAS,
+  type At,
+  type Content,
+  KINDS,
+  type Kind,
+  PAGE_KINDS,
+  type Place,
+  type SiteRecord,
+  type Styles,
+  type Wear,
 } from './records.ts';
 import { parseSlot, type SlotParts } from './slot.ts';
 
@@ -40,26 +49,38 @@ function styles(fields: Fields, allowed: (slot: SlotParts) => string | null): St
 const onElement = (element: ElementType) => (slot: SlotParts) => {
   if (!partOf(element, slot.part)) return `one of the parts ${Object.keys(element.parts).join(', ')}`;
   const states = statesOf(element, slot.part);
-  return slot.state === 'rest' || states.includes(slot.state) ? null : `one of the states rest, ${states.join(', ')}`;
+  return slot.state === 'rest' || states.includes(slot.state)
+    ? null
+    : `one of the states rest, ${states.join(', ')}`;
 };
-const onKinds = (slot: SlotParts) => (PART_KINDS.some(kind => kind === slot.part) ? null : `one of ${PART_KINDS.join(', ')}`);
+const onKinds = (slot: SlotParts) =>
+  PART_KINDS.some(kind => kind === slot.part) ? null : `one of ${PART_KINDS.join(', ')}`;
 const onTextStyle = (slot: SlotParts) =>
-  slot.part === '' && slot.state === 'rest' && slot.property !== 'textStyle' && propertyOf(slot.property).facet === 'type'
+  slot.part === '' &&
+  slot.state === 'rest' &&
+  slot.property !== 'textStyle' &&
+  propertyOf(slot.property).facet === 'type'
     ? null
     : 'a property of type, without part or state';
 
 const element = (fields: Fields): ElementType =>
   fields.read('element', 'an element', it => (typeof it === 'string' ? (maybeElement(it) ?? null) : null));
 const axis = (fields: Fields, type: ElementType) =>
-  fields.read('axis', `one of the axes ${type.axes.join(', ')}`, it => type.axes.find(name => name === it) ?? null);
+  fields.read(
+    'axis',
+    `one of the axes ${type.axes.join(', ')}`,
+    it => type.axes.find(name => name === it) ?? null,
+  );
 
-const at = (fields: Fields): At => fields.object('at', f => ({ parent: f.id('parent'), order: f.order('order') }));
+const at = (fields: Fields): At =>
+  fields.object('at', f => ({ parent: f.id('parent'), order: f.order('order') }));
 
 const rebind = (fields: Fields) =>
   fields.map('rebind', (key, it, path) => {
     if (!isId(key)) throw new BadField(path, key, 'the id of a token');
     const read = value(it, path);
-    if (read.type === 'role' || read.type === 'textStyle') throw new BadField(path, read.type, 'a value of the token’s type');
+    if (read.type === 'role' || read.type === 'textStyle')
+      throw new BadField(path, read.type, 'a value of the token’s type');
     return read;
   });
 
@@ -100,7 +121,8 @@ const content = (fields: Fields, type: ElementType) =>
       }
       case 'link': {
         const link = it === null ? null : readLink(it);
-        if (it !== null && link === null) throw bad('a link to a page, an http(s) address, a mail address or a telephone number');
+        if (it !== null && link === null)
+          throw bad('a link to a page, an http(s) address, a mail address or a telephone number');
         return link;
       }
       case 'asset':
@@ -155,22 +177,44 @@ function fitsToken(it: Value, type: TokenType): boolean {
 
 /** Small screens have fewer pixels than large ones. */
 const ordered = (fields: Fields) => {
-  const widths = { narrowTo: fields.integer('narrowTo', 200, 4000), mediumTo: fields.integer('mediumTo', 201, 5000) };
-  if (widths.narrowTo >= widths.mediumTo) throw new BadField('narrowTo', widths.narrowTo, `less than mediumTo, ${widths.mediumTo}`);
-  const fluid = { fluidFrom: fields.integer('fluidFrom', 200, 4000), fluidTo: fields.integer('fluidTo', 201, 5000) };
-  if (fluid.fluidFrom >= fluid.fluidTo) throw new BadField('fluidFrom', fluid.fluidFrom, `less than fluidTo, ${fluid.fluidTo}`);
+  const widths = {
+    narrowTo: fields.integer('narrowTo', 200, 4000),
+    mediumTo: fields.integer('mediumTo', 201, 5000),
+  };
+  if (widths.narrowTo >= widths.mediumTo)
+    throw new BadField('narrowTo', widths.narrowTo, `less than mediumTo, ${widths.mediumTo}`);
+  const fluid = {
+    fluidFrom: fields.integer('fluidFrom', 200, 4000),
+    fluidTo: fields.integer('fluidTo', 201, 5000),
+  };
+  if (fluid.fluidFrom >= fluid.fluidTo)
+    throw new BadField('fluidFrom', fluid.fluidFrom, `less than fluidTo, ${fluid.fluidTo}`);
   return { ...widths, ...fluid };
 };
 
 const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { kind: K }> } = {
   settings: (id, f) => ({
-    id, kind: 'settings', name: f.text('name'), language: f.read('language', 'a language such as en', it => (typeof it === 'string' && /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/.test(it) ? it : null)),
-    home: f.id('home'), defaultScheme: f.id('defaultScheme'), ...ordered(f), textBase: f.id('textBase'), textRatio: f.id('textRatio'),
+    id,
+    kind: 'settings',
+    name: f.text('name'),
+    language: f.read('language', 'a language such as en', it =>
+      typeof it === 'string' && /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/.test(it) ? it : null,
+    ),
+    home: f.id('home'),
+    defaultScheme: f.id('defaultScheme'),
+    ...ordered(f),
+    textBase: f.id('textBase'),
+    textRatio: f.id('textRatio'),
   }),
   token: (id, f) => {
     const type = f.oneOf('type', TOKEN_TYPES);
     return {
-      id, kind: 'token', type, name: f.text('name', 80), group: f.text('group', 80), order: f.order('order'),
+      id,
+      kind: 'token',
+      type,
+      name: f.text('name', 80),
+      group: f.text('group', 80),
+      order: f.order('order'),
       value: f.read('value', `a value of type ${type}, or a reference`, it => {
         const read = readValue(it);
         return read && fitsToken(read, type) ? read : null;
@@ -178,7 +222,11 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     };
   },
   scheme: (id, f) => ({
-    id, kind: 'scheme', name: f.text('name', 80), face: f.oneOf('face', ['light', 'dark']), order: f.order('order'),
+    id,
+    kind: 'scheme',
+    name: f.text('name', 80),
+    face: f.oneOf('face', ['light', 'dark']),
+    order: f.order('order'),
     roles: f.map('roles', (key, it, path) => {
       const read = value(it, path);
       if (!isId(key)) throw new BadField(path, key, 'a role');
@@ -186,42 +234,105 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
       return read;
     }),
   }),
-  textStyle: (id, f) => ({ id, kind: 'textStyle', name: f.text('name', 80), order: f.order('order'), styles: styles(f, onTextStyle) }),
+  textStyle: (id, f) => ({
+    id,
+    kind: 'textStyle',
+    name: f.text('name', 80),
+    order: f.order('order'),
+    styles: styles(f, onTextStyle),
+  }),
   default: (id, f) => {
     const type = element(f);
     const placed = f.read('place', 'null, or a place', it => (it === null || isObject(it) ? { it } : null));
-    return { id, kind: 'default', element: type.name, place: placed.it === null ? null : place(f), styles: styles(f, onElement(type)) };
+    return {
+      id,
+      kind: 'default',
+      element: type.name,
+      place: placed.it === null ? null : place(f),
+      styles: styles(f, onElement(type)),
+    };
   },
   variant: (id, f) => {
     const type = element(f);
     return {
-      id, kind: 'variant', element: type.name, axis: axis(f, type), name: f.text('name', 80), order: f.order('order'), styles: styles(f, onElement(type)),
+      id,
+      kind: 'variant',
+      element: type.name,
+      axis: axis(f, type),
+      name: f.text('name', 80),
+      order: f.order('order'),
+      styles: styles(f, onElement(type)),
     };
   },
-  variantRule: (id, f) => ({ id, kind: 'variantRule', variant: f.id('variant'), place: place(f), styles: styles(f, () => null) }),
-  preset: (id, f) => ({ id, kind: 'preset', name: f.text('name', 80), order: f.order('order'), styles: styles(f, onKinds) }),
+  variantRule: (id, f) => ({
+    id,
+    kind: 'variantRule',
+    variant: f.id('variant'),
+    place: place(f),
+    styles: styles(f, () => null),
+  }),
+  preset: (id, f) => ({
+    id,
+    kind: 'preset',
+    name: f.text('name', 80),
+    order: f.order('order'),
+    styles: styles(f, onKinds),
+  }),
   page: (id, f) => ({
-    id, kind: 'page', pageKind: f.oneOf('pageKind', PAGE_KINDS), title: f.text('title'),
-    path: f.read('path', 'an address of small letters, digits and hyphens', it => (it === '' || (typeof it === 'string' && it.length <= 80 && PAGE_PATH.test(it)) ? it : null)),
-    description: f.text('description', 500), at: at(f), scheme: f.idOrNull('scheme'), rebind: rebind(f),
+    id,
+    kind: 'page',
+    pageKind: f.oneOf('pageKind', PAGE_KINDS),
+    title: f.text('title'),
+    path: f.read('path', 'an address of small letters, digits and hyphens', it =>
+      it === '' || (typeof it === 'string' && it.length <= 80 && PAGE_PATH.test(it)) ? it : null,
+    ),
+    description: f.text('description', 500),
+    at: at(f),
+    scheme: f.idOrNull('scheme'),
+    rebind: rebind(f),
   }),
   section: (id, f) => {
     const area = f.oneOf('area', AREAS);
     const type = elementOfArea(area);
     return {
-      id, kind: 'section', area, name: f.text('name', 80), at: at(f), scheme: f.idOrNull('scheme'), rebind: rebind(f),
-      variants: variants(f, type), wears: wears(f), styles: styles(f, onElement(type)),
+      id,
+      kind: 'section',
+      area,
+      name: f.text('name', 80),
+      at: at(f),
+      scheme: f.idOrNull('scheme'),
+      rebind: rebind(f),
+      variants: variants(f, type),
+      wears: wears(f),
+      styles: styles(f, onElement(type)),
     };
   },
   widget: (id, f) => {
-    const type = f.read('widget', 'a widget', it => (typeof it === 'string' && isWidget(it) ? (maybeElement(it) ?? null) : null));
+    const type = f.read('widget', 'a widget', it =>
+      typeof it === 'string' && isWidget(it) ? (maybeElement(it) ?? null) : null,
+    );
     return {
-      id, kind: 'widget', widget: type.name, at: at(f), content: content(f, type), variants: variants(f, type), wears: wears(f), styles: styles(f, onElement(type)),
+      id,
+      kind: 'widget',
+      widget: type.name,
+      at: at(f),
+      content: content(f, type),
+      variants: variants(f, type),
+      wears: wears(f),
+      styles: styles(f, onElement(type)),
     };
   },
   asset: (id, f) => ({
-    id, kind: 'asset', name: f.text('name'), file: f.read('file', 'a stored file', it => (typeof it === 'string' && /^[a-f0-9]{16,64}\.(webp|png|jpg|avif|svg)$/.test(it) ? it : null)),
-    mime: f.oneOf('mime', ['image/webp', 'image/png', 'image/jpeg', 'image/avif', 'image/svg+xml']), width: f.integer('width', 1, 20000), height: f.integer('height', 1, 20000), alt: f.text('alt', 500),
+    id,
+    kind: 'asset',
+    name: f.text('name'),
+    file: f.read('file', 'a stored file', it =>
+      typeof it === 'string' && /^[a-f0-9]{16,64}\.(webp|png|jpg|avif|svg)$/.test(it) ? it : null,
+    ),
+    mime: f.oneOf('mime', ['image/webp', 'image/png', 'image/jpeg', 'image/avif', 'image/svg+xml']),
+    width: f.integer('width', 1, 20000),
+    height: f.integer('height', 1, 20000),
+    alt: f.text('alt', 500),
   }),
 };
 
@@ -240,10 +351,22 @@ const describe = (found: unknown): string => {
 export function readRecord(it: unknown): Result<SiteRecord> {
   const id = isObject(it) && isId(it.id) ? it.id : null;
   if (!isObject(it) || id === null)
-    return fail({ code: 'bad-record', message: 'A record needs an id of letters, digits and hyphens.', found: describe(it), expected: 'a record with an id' });
+    return fail({
+      code: 'bad-record',
+      message: 'A record needs an id of letters, digits and hyphens.',
+      found: describe(it),
+      expected: 'a record with an id',
+    });
   const kind = KINDS.find(known => known === it.kind);
   if (!kind)
-    return fail({ code: 'bad-record', message: `There is no kind of record ${describe(it.kind)}.`, record: id, path: 'kind', found: describe(it.kind), expected: `one of ${KINDS.join(', ')}` });
+    return fail({
+      code: 'bad-record',
+      message: `There is no kind of record ${describe(it.kind)}.`,
+      record: id,
+      path: 'kind',
+      found: describe(it.kind),
+      expected: `one of ${KINDS.join(', ')}`,
+    });
   try {
     const fields = new Fields(it);
     const record = READERS[kind](id, fields);
@@ -252,6 +375,13 @@ export function readRecord(it: unknown): Result<SiteRecord> {
   } catch (error) {
     if (!(error instanceof BadField)) throw error;
     const { path, found, expected } = error;
-    return fail({ code: 'bad-field', message: `${path} of ${kind} ${id} is not ${expected}.`, record: id, path, found: describe(found), expected });
+    return fail({
+      code: 'bad-field',
+      message: `${path} of ${kind} ${id} is not ${expected}.`,
+      record: id,
+      path,
+      found: describe(found),
+      expected,
+    });
   }
 }

@@ -4,7 +4,16 @@ import type { LinkTarget, RichText } from './content.ts';
 
 export type Id = string;
 
-export const STATES = ['rest', 'selected', 'valid', 'invalid', 'hover', 'focus', 'pressed', 'disabled'] as const;
+export const STATES = [
+  'rest',
+  'selected',
+  'valid',
+  'invalid',
+  'hover',
+  'focus',
+  'pressed',
+  'disabled',
+] as const;
 /** Weakest first; the strongest that matches and has a value wins. */
 export type State = (typeof STATES)[number];
 export const WIDTHS = ['wide', 'medium', 'narrow'] as const;
@@ -197,7 +206,18 @@ export type SiteRecord =
 export type Kind = SiteRecord['kind'];
 export type RecordOf<K extends Kind> = Extract<SiteRecord, { kind: K }>;
 export const KINDS = [
-  'settings', 'token', 'scheme', 'textStyle', 'default', 'variant', 'variantRule', 'preset', 'page', 'section', 'widget', 'asset',
+  'settings',
+  'token',
+  'scheme',
+  'textStyle',
+  'default',
+  'variant',
+  'variantRule',
+  'preset',
+  'page',
+  'section',
+  'widget',
+  'asset',
 ] as const satisfies readonly Kind[];
 
 /** Things on a page that take styles and presets. */

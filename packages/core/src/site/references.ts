@@ -35,7 +35,11 @@ const inRebind = (rebind: Readonly<Record<Id, Value>>): Reference[] =>
 
 const inLink = (path: string, link: LinkTarget | undefined): Reference[] => {
   if (link?.type === 'page') return [{ path, to: link.page, kinds: ['page'] }];
-  if (link?.type === 'section') return [{ path, to: link.page, kinds: ['page'] }, { path, to: link.section, kinds: ['section'] }];
+  if (link?.type === 'section')
+    return [
+      { path, to: link.page, kinds: ['page'] },
+      { path, to: link.section, kinds: ['section'] },
+    ];
   return [];
 };
 
@@ -57,13 +61,15 @@ function inContent(record: SiteRecord & { kind: 'widget' }): Reference[] {
   const fields = maybeElement(record.widget)?.content ?? {};
   return Object.entries(record.content).flatMap(([name, value]): Reference[] => {
     const path = `content.${name}`;
-    if (fields[name]?.type === 'asset') return typeof value === 'string' ? [{ path, to: value, kinds: ['asset'] }] : [];
+    if (fields[name]?.type === 'asset')
+      return typeof value === 'string' ? [{ path, to: value, kinds: ['asset'] }] : [];
     if (isRichText(value)) return value.flatMap(runs => runs.flatMap(run => inLink(path, run.link)));
     return typeof value === 'object' && value !== null && 'type' in value ? inLink(path, value) : [];
   });
 }
 
-const scheme = (id: Id | null): Reference[] => (id === null ? [] : [{ path: 'scheme', to: id, kinds: ['scheme'] }]);
+const scheme = (id: Id | null): Reference[] =>
+  id === null ? [] : [{ path: 'scheme', to: id, kinds: ['scheme'] }];
 
 /** Every record that this one mentions. */
 export function referencesOf(record: SiteRecord): Reference[] {
@@ -78,7 +84,9 @@ export function referencesOf(record: SiteRecord): Reference[] {
     case 'token':
       return inValue('value', record.value, [record.type]);
     case 'scheme':
-      return Object.entries(record.roles).flatMap(([role, value]) => inValue(`roles.${role}`, value, ['color']));
+      return Object.entries(record.roles).flatMap(([role, value]) =>
+        inValue(`roles.${role}`, value, ['color']),
+      );
     case 'textStyle':
     case 'preset':
     case 'variant':
@@ -86,16 +94,35 @@ export function referencesOf(record: SiteRecord): Reference[] {
     case 'default':
       return [...inPlace(record.place), ...inStyles(record.styles)];
     case 'variantRule':
-      return [{ path: 'variant', to: record.variant, kinds: ['variant'] }, ...inPlace(record.place), ...inStyles(record.styles)];
+      return [
+        { path: 'variant', to: record.variant, kinds: ['variant'] },
+        ...inPlace(record.place),
+        ...inStyles(record.styles),
+      ];
     case 'page':
-      return [{ path: 'at.parent', to: record.at.parent, kinds: ['settings', 'page'] }, ...scheme(record.scheme), ...inRebind(record.rebind)];
+      return [
+        { path: 'at.parent', to: record.at.parent, kinds: ['settings', 'page'] },
+        ...scheme(record.scheme),
+        ...inRebind(record.rebind),
+      ];
     case 'section':
     case 'widget':
       return [
-        { path: 'at.parent', to: record.at.parent, kinds: record.kind === 'widget' ? ['section', 'widget'] : [record.area === 'main' ? 'page' : 'settings'] },
-        ...(record.kind === 'section' ? [...scheme(record.scheme), ...inRebind(record.rebind)] : inContent(record)),
-        ...Object.entries(record.variants).map(([axis, to]): Reference => ({ path: `variants.${axis}`, to, kinds: ['variant'] })),
-        ...Object.entries(record.wears).map(([id, wear]): Reference => ({ path: `wears.${id}.preset`, to: wear.preset, kinds: ['preset'] })),
+        {
+          path: 'at.parent',
+          to: record.at.parent,
+          kinds:
+            record.kind === 'widget' ? ['section', 'widget'] : [record.area === 'main' ? 'page' : 'settings'],
+        },
+        ...(record.kind === 'section'
+          ? [...scheme(record.scheme), ...inRebind(record.rebind)]
+          : inContent(record)),
+        ...Object.entries(record.variants).map(
+          ([axis, to]): Reference => ({ path: `variants.${axis}`, to, kinds: ['variant'] }),
+        ),
+        ...Object.entries(record.wears).map(
+          ([id, wear]): Reference => ({ path: `wears.${id}.preset`, to: wear.preset, kinds: ['preset'] }),
+        ),
         ...inStyles(record.styles),
       ];
     case 'asset':

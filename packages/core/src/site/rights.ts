@@ -29,8 +29,24 @@ function rightToPut(record: SiteRecord): Right {
 
 const FIELDS: Partial<Record<Kind, Readonly<Record<string, Right>>>> = {
   asset: { name: 'content', alt: 'content' },
-  page: { title: 'content', path: 'content', description: 'content', at: 'choice', scheme: 'choice', pageKind: 'choice', rebind: 'style' },
-  section: { name: 'content', at: 'choice', scheme: 'choice', variants: 'choice', wears: 'choice', styles: 'style', rebind: 'style' },
+  page: {
+    title: 'content',
+    path: 'content',
+    description: 'content',
+    at: 'choice',
+    scheme: 'choice',
+    pageKind: 'choice',
+    rebind: 'style',
+  },
+  section: {
+    name: 'content',
+    at: 'choice',
+    scheme: 'choice',
+    variants: 'choice',
+    wears: 'choice',
+    styles: 'style',
+    rebind: 'style',
+  },
   widget: { content: 'content', at: 'choice', variants: 'choice', wears: 'choice', styles: 'style' },
 };
 
@@ -39,7 +55,12 @@ export function rightFor(edit: Edit, kindOf: (id: Id) => Kind | undefined): Righ
   if (edit.op === 'put') return rightToPut(edit.record);
   const kind = kindOf(targetOf(edit));
   if (kind === undefined) return 'content';
-  if (edit.op === 'remove') return kind === 'page' || kind === 'section' || kind === 'widget' ? 'choice' : kind === 'asset' ? 'content' : 'guide';
+  if (edit.op === 'remove')
+    return kind === 'page' || kind === 'section' || kind === 'widget'
+      ? 'choice'
+      : kind === 'asset'
+        ? 'content'
+        : 'guide';
   return FIELDS[kind]?.[edit.path[0]] ?? 'guide';
 }
 

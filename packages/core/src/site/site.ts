@@ -1,5 +1,13 @@
 import { byOrder } from './order.ts';
-import { type Id, type Kind, KINDS, type RecordOf, SETTINGS, type SettingsRecord, type SiteRecord } from './records.ts';
+import {
+  type Id,
+  KINDS,
+  type Kind,
+  type RecordOf,
+  SETTINGS,
+  type SettingsRecord,
+  type SiteRecord,
+} from './records.ts';
 
 type Kinds = { readonly [K in Kind]: ReadonlyMap<Id, RecordOf<K>> };
 
@@ -21,8 +29,18 @@ export interface Lookup {
 
 export const EMPTY_SITE: Site = {
   kinds: {
-    settings: new Map(), token: new Map(), scheme: new Map(), textStyle: new Map(), default: new Map(), variant: new Map(),
-    variantRule: new Map(), preset: new Map(), page: new Map(), section: new Map(), widget: new Map(), asset: new Map(),
+    settings: new Map(),
+    token: new Map(),
+    scheme: new Map(),
+    textStyle: new Map(),
+    default: new Map(),
+    variant: new Map(),
+    variantRule: new Map(),
+    preset: new Map(),
+    page: new Map(),
+    section: new Map(),
+    widget: new Map(),
+    asset: new Map(),
   },
   children: new Map(),
 };
@@ -64,7 +82,8 @@ export function withRecords(site: Site, after: ReadonlyMap<Id, SiteRecord | null
     }
     return kinds[kind] as Map<Id, RecordOf<K>>;
   };
-  const put = <K extends Kind>(record: RecordOf<K> & { kind: K }) => open<K>(record.kind).set(record.id, record);
+  const put = <K extends Kind>(record: RecordOf<K> & { kind: K }) =>
+    open<K>(record.kind).set(record.id, record);
   for (const [id, record] of after) {
     const before = getRecord(site, id);
     if (before && before.kind !== record?.kind) open(before.kind).delete(id);
@@ -82,7 +101,9 @@ export function withRecords(site: Site, after: ReadonlyMap<Id, SiteRecord | null
   const next: Site = { kinds, children: site.children };
   const children = new Map(site.children);
   for (const parent of parents) {
-    const ids = new Set(childrenOf(site, parent).filter(id => !after.has(id) || atOf(after.get(id))?.parent === parent));
+    const ids = new Set(
+      childrenOf(site, parent).filter(id => !after.has(id) || atOf(after.get(id))?.parent === parent),
+    );
     for (const [id, record] of moved) if (atOf(record)?.parent === parent) ids.add(id);
     const sorted = [...ids]
       .map(id => ({ id, order: atOf(getRecord(next, id))?.order ?? '' }))

@@ -1,8 +1,21 @@
 import { type PropertyRow, propertyOf } from '../properties/index.ts';
 import { must } from '../result/index.ts';
 import {
-  applyChange, type AssetRecord, type At, type Content, EMPTY_SITE, keyBetween, parseSlot, placedId, type Place, type SchemeRecord,
-  type SettingsRecord, type Site, type SiteRecord, type Styles, type TokenRecord,
+  type AssetRecord,
+  type At,
+  applyChange,
+  type Content,
+  EMPTY_SITE,
+  keyBetween,
+  type Place,
+  parseSlot,
+  placedId,
+  type SchemeRecord,
+  type SettingsRecord,
+  type Site,
+  type SiteRecord,
+  type Styles,
+  type TokenRecord,
 } from '../site/index.ts';
 import { parsePropertyValue, parseTokenValue, type Tokens } from '../tokens/index.ts';
 import type { TokenType, Value } from '../values/index.ts';
@@ -30,7 +43,12 @@ export class SiteBuilder {
       Object.entries(typed).map(([slot, text]): [string, Value] => {
         const property = parseSlot(slot)?.property;
         if (!property) throw new Error(`no slot ${slot}`);
-        return [slot, property === 'textStyle' ? { type: 'textStyle', style: String(text) } : this.value(propertyOf(property), text)];
+        return [
+          slot,
+          property === 'textStyle'
+            ? { type: 'textStyle', style: String(text) }
+            : this.value(propertyOf(property), text),
+        ];
       }),
     );
   }
@@ -40,50 +58,133 @@ export class SiteBuilder {
   }
 
   token(type: TokenType, id: string, group: string, name: string, text: string): void {
-    const record: TokenRecord = { id, kind: 'token', type, group, name, order: this.next('token').order, value: must(parseTokenValue(text, type, this.tokens)) };
+    const record: TokenRecord = {
+      id,
+      kind: 'token',
+      type,
+      group,
+      name,
+      order: this.next('token').order,
+      value: must(parseTokenValue(text, type, this.tokens)),
+    };
     // Names are kept by the identity of the map, so each token makes a new one.
     this.tokens = new Map(this.tokens).set(id, record);
     this.records.push(record);
   }
 
-  scheme(id: string, name: string, face: SchemeRecord['face'], roles: Readonly<Record<string, string>>): void {
-    const bound = Object.entries(roles).map(([role, token]): [string, Value] => [role, { type: 'token', token }]);
-    this.records.push({ id, kind: 'scheme', name, face, order: this.next('scheme').order, roles: Object.fromEntries(bound) });
+  scheme(
+    id: string,
+    name: string,
+    face: SchemeRecord['face'],
+    roles: Readonly<Record<string, string>>,
+  ): void {
+    const bound = Object.entries(roles).map(([role, token]): [string, Value] => [
+      role,
+      { type: 'token', token },
+    ]);
+    this.records.push({
+      id,
+      kind: 'scheme',
+      name,
+      face,
+      order: this.next('scheme').order,
+      roles: Object.fromEntries(bound),
+    });
   }
 
   textStyle(id: string, name: string, typed: Typed): void {
-    this.records.push({ id, kind: 'textStyle', name, order: this.next('textStyle').order, styles: this.styles(typed) });
+    this.records.push({
+      id,
+      kind: 'textStyle',
+      name,
+      order: this.next('textStyle').order,
+      styles: this.styles(typed),
+    });
   }
 
   default(element: string, typed: Typed, place: Place | null = null): void {
-    this.records.push({ id: placedId({ kind: 'default', element, place }), kind: 'default', element, place, styles: this.styles(typed) });
+    this.records.push({
+      id: placedId({ kind: 'default', element, place }),
+      kind: 'default',
+      element,
+      place,
+      styles: this.styles(typed),
+    });
   }
 
   variant(id: string, element: string, axis: string, name: string, typed: Typed): void {
-    this.records.push({ id, kind: 'variant', element, axis, name, order: this.next(`${element}.${axis}`).order, styles: this.styles(typed) });
+    this.records.push({
+      id,
+      kind: 'variant',
+      element,
+      axis,
+      name,
+      order: this.next(`${element}.${axis}`).order,
+      styles: this.styles(typed),
+    });
   }
 
   preset(id: string, name: string, typed: Typed): void {
-    this.records.push({ id, kind: 'preset', name, order: this.next('preset').order, styles: this.styles(typed) });
+    this.records.push({
+      id,
+      kind: 'preset',
+      name,
+      order: this.next('preset').order,
+      styles: this.styles(typed),
+    });
   }
 
   asset(record: Omit<AssetRecord, 'kind'>): void {
     this.records.push({ kind: 'asset', ...record });
   }
 
-  page(id: string, path: string, title: string, description: string, more: { parent?: string; scheme?: string; rebind?: Readonly<Record<string, Value>> } = {}): void {
+  page(
+    id: string,
+    path: string,
+    title: string,
+    description: string,
+    more: { parent?: string; scheme?: string; rebind?: Readonly<Record<string, Value>> } = {},
+  ): void {
     const { parent = 'settings', scheme = null, rebind = {} } = more;
-    this.records.push({ id, kind: 'page', pageKind: 'page', title, path, description, at: this.next(parent), scheme, rebind });
+    this.records.push({
+      id,
+      kind: 'page',
+      pageKind: 'page',
+      title,
+      path,
+      description,
+      at: this.next(parent),
+      scheme,
+      rebind,
+    });
   }
 
   section(
     id: string,
     parent: string,
     name: string,
-    more: { area?: 'main' | 'header' | 'footer'; scheme?: string; variants?: Readonly<Record<string, string>>; wears?: readonly string[]; styles?: Typed; rebind?: Readonly<Record<string, Value>> } = {},
+    more: {
+      area?: 'main' | 'header' | 'footer';
+      scheme?: string;
+      variants?: Readonly<Record<string, string>>;
+      wears?: readonly string[];
+      styles?: Typed;
+      rebind?: Readonly<Record<string, Value>>;
+    } = {},
   ): void {
     const { area = 'main', scheme = null, variants = {}, wears = [], styles = {}, rebind = {} } = more;
-    this.records.push({ id, kind: 'section', area, name, at: this.next(parent), scheme, rebind, variants, wears: this.wears(wears), styles: this.styles(styles) });
+    this.records.push({
+      id,
+      kind: 'section',
+      area,
+      name,
+      at: this.next(parent),
+      scheme,
+      rebind,
+      variants,
+      wears: this.wears(wears),
+      styles: this.styles(styles),
+    });
   }
 
   widget(
@@ -94,7 +195,16 @@ export class SiteBuilder {
     more: { variants?: Readonly<Record<string, string>>; wears?: readonly string[]; styles?: Typed } = {},
   ): void {
     const { variants = {}, wears = [], styles = {} } = more;
-    this.records.push({ id, kind: 'widget', widget, at: this.next(parent), content, variants, wears: this.wears(wears), styles: this.styles(styles) });
+    this.records.push({
+      id,
+      kind: 'widget',
+      widget,
+      at: this.next(parent),
+      content,
+      variants,
+      wears: this.wears(wears),
+      styles: this.styles(styles),
+    });
   }
 
   private wears(presets: readonly string[]) {

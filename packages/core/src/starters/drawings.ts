@@ -20,12 +20,62 @@ interface Scene {
 }
 
 const SCENES: readonly Scene[] = [
-  { name: 'Early boat', alt: 'A ferry leaving the quay under a low sun', sky: ['#f7d9a8', '#dfe9f2'], sea: ['#5d7ea6', '#22365e'], land: ['#8a7fa3', '#56507d'], light: { x: 860, y: 300, r: 70, fill: '#f6c445' }, seed: 3, ferry: { x: 380, y: 470, scale: 1.5 } },
-  { name: 'Hesk', alt: 'The long ridge of Hesk seen from the sea', sky: ['#dbe8f3', '#f4fafe'], sea: ['#7ea3bd', '#3c5f82'], land: ['#9bb29a', '#5d7f66', '#3b5c4a'], light: { x: 250, y: 170, r: 46, fill: '#ffffff' }, seed: 11 },
-  { name: 'Little Hesk', alt: 'A single round hill with the tide out', sky: ['#e9e1f2', '#f6f3fa'], sea: ['#a9b6cf', '#6d7ea8'], land: ['#b6a3c4', '#7c628f'], light: { x: 920, y: 150, r: 40, fill: '#f7e6b0' }, seed: 23 },
-  { name: 'Carrow', alt: 'Heather on the cliffs of Carrow', sky: ['#cfe0ea', '#eef6fa'], sea: ['#5c8197', '#2c4a5e'], land: ['#a184ab', '#70447c', '#4a2b55'], light: { x: 620, y: 140, r: 38, fill: '#fff6d8' }, seed: 37 },
-  { name: 'Sant Bree', alt: 'The lamp of Sant Bree at night', sky: ['#141c30', '#34406a'], sea: ['#27345a', '#10182b'], land: ['#222b49', '#161d33'], light: { x: 300, y: 150, r: 34, fill: '#e9edf7' }, seed: 53 },
-  { name: 'On deck', alt: 'The ferry between two islands at noon', sky: ['#bfdcef', '#eef7fc'], sea: ['#4f8bb0', '#235478'], land: ['#8fae9f', '#5a806d'], light: { x: 980, y: 120, r: 44, fill: '#fff2c2' }, seed: 71, ferry: { x: 560, y: 500, scale: 2 } },
+  {
+    name: 'Early boat',
+    alt: 'A ferry leaving the quay under a low sun',
+    sky: ['#f7d9a8', '#dfe9f2'],
+    sea: ['#5d7ea6', '#22365e'],
+    land: ['#8a7fa3', '#56507d'],
+    light: { x: 860, y: 300, r: 70, fill: '#f6c445' },
+    seed: 3,
+    ferry: { x: 380, y: 470, scale: 1.5 },
+  },
+  {
+    name: 'Hesk',
+    alt: 'The long ridge of Hesk seen from the sea',
+    sky: ['#dbe8f3', '#f4fafe'],
+    sea: ['#7ea3bd', '#3c5f82'],
+    land: ['#9bb29a', '#5d7f66', '#3b5c4a'],
+    light: { x: 250, y: 170, r: 46, fill: '#ffffff' },
+    seed: 11,
+  },
+  {
+    name: 'Little Hesk',
+    alt: 'A single round hill with the tide out',
+    sky: ['#e9e1f2', '#f6f3fa'],
+    sea: ['#a9b6cf', '#6d7ea8'],
+    land: ['#b6a3c4', '#7c628f'],
+    light: { x: 920, y: 150, r: 40, fill: '#f7e6b0' },
+    seed: 23,
+  },
+  {
+    name: 'Carrow',
+    alt: 'Heather on the cliffs of Carrow',
+    sky: ['#cfe0ea', '#eef6fa'],
+    sea: ['#5c8197', '#2c4a5e'],
+    land: ['#a184ab', '#70447c', '#4a2b55'],
+    light: { x: 620, y: 140, r: 38, fill: '#fff6d8' },
+    seed: 37,
+  },
+  {
+    name: 'Sant Bree',
+    alt: 'The lamp of Sant Bree at night',
+    sky: ['#141c30', '#34406a'],
+    sea: ['#27345a', '#10182b'],
+    land: ['#222b49', '#161d33'],
+    light: { x: 300, y: 150, r: 34, fill: '#e9edf7' },
+    seed: 53,
+  },
+  {
+    name: 'On deck',
+    alt: 'The ferry between two islands at noon',
+    sky: ['#bfdcef', '#eef7fc'],
+    sea: ['#4f8bb0', '#235478'],
+    land: ['#8fae9f', '#5a806d'],
+    light: { x: 980, y: 120, r: 44, fill: '#fff2c2' },
+    seed: 71,
+    ferry: { x: 560, y: 500, scale: 2 },
+  },
 ];
 
 /** A ridge as a sum of three waves, so that the same seed draws the same island. */
@@ -33,7 +83,10 @@ function ridge(seed: number, base: number, height: number): string {
   const points: string[] = [];
   for (let x = 0; x <= DRAWING_WIDTH; x += 20) {
     const t = x / DRAWING_WIDTH;
-    const wave = Math.sin(t * 5.1 + seed) * 0.5 + Math.sin(t * 11.3 + seed * 1.7) * 0.28 + Math.sin(t * 23.9 + seed * 2.3) * 0.1;
+    const wave =
+      Math.sin(t * 5.1 + seed) * 0.5 +
+      Math.sin(t * 11.3 + seed * 1.7) * 0.28 +
+      Math.sin(t * 23.9 + seed * 2.3) * 0.1;
     const shore = Math.sin(Math.PI * Math.min(1, Math.max(0, (t - 0.05 * (seed % 3)) * 1.15)));
     points.push(`${x},${(base - Math.max(0, wave + 0.55) * height * shore).toFixed(1)}`);
   }
@@ -45,7 +98,9 @@ const ferry = (x: number, y: number, scale: number) =>
 
 function draw({ name, alt, sky, sea, land, light, seed, ferry: boat }: Scene): Drawing {
   const horizon = 440;
-  const layers = land.map((fill, i) => `<path d="${ridge(seed + i * 5, horizon + i * 26, 210 - i * 50)}" fill="${fill}"/>`).join('');
+  const layers = land
+    .map((fill, i) => `<path d="${ridge(seed + i * 5, horizon + i * 26, 210 - i * 50)}" fill="${fill}"/>`)
+    .join('');
   const glints = Array.from({ length: 26 }, (_, i) => {
     const y = horizon + 30 + i * 11;
     const x = (i * 197 + seed * 61) % DRAWING_WIDTH;

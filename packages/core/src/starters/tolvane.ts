@@ -29,10 +29,22 @@ function foundations(b: SiteBuilder): void {
   b.token('fontFamily', 'body', 'Voices', 'Text', 'Literata, serif');
   b.token('dimension', 'base', 'Text', 'Base', '1rem .. 1.125rem');
   b.token('number', 'ratio', 'Text', 'Ratio', '1.25');
-  for (const [id, name, step] of [['small', 'Small', -1], ['large', 'Large', 1], ['step-2', 'Step 2', 2], ['step-3', 'Step 3', 3], ['step-4', 'Step 4', 4], ['step-5', 'Step 5', 5]] as const)
+  for (const [id, name, step] of [
+    ['small', 'Small', -1],
+    ['large', 'Large', 1],
+    ['step-2', 'Step 2', 2],
+    ['step-3', 'Step 3', 3],
+    ['step-4', 'Step 4', 4],
+    ['step-5', 'Step 5', 5],
+  ] as const)
     b.token('dimension', id, 'Text', name, `step({size.text.base}, {number.text.ratio}, ${step})`);
   b.token('dimension', 'space-1', 'Space', 'One', '0.5rem');
-  for (const [id, name, factor] of [['space-2', 'Two', 2], ['space-3', 'Three', 3], ['space-4', 'Four', 4], ['space-6', 'Six', 6]] as const)
+  for (const [id, name, factor] of [
+    ['space-2', 'Two', 2],
+    ['space-3', 'Three', 3],
+    ['space-4', 'Four', 4],
+    ['space-6', 'Six', 6],
+  ] as const)
     b.token('dimension', id, 'Space', name, `times({size.space.one}, ${factor})`);
   b.token('dimension', 'pad-snug', 'Section padding', 'Snug', '1.5rem .. 2.5rem');
   b.token('dimension', 'pad-fair', 'Section padding', 'Fair', '2.5rem .. 4.5rem');
@@ -47,41 +59,164 @@ function foundations(b: SiteBuilder): void {
 
 function schemes(b: SiteBuilder): void {
   b.scheme('daymark', 'Daymark', 'light', {
-    surface: 'foam', raised: 'fog', heading: 'hull', text: 'night', muted: 'slate', link: 'rope', linkHover: 'rope-deep', currentLink: 'rope', line: 'mist', accent: 'rope',
-    mainFill: 'rope', mainLabel: 'foam', mainFillHover: 'rope-deep', mainFillPressed: 'hull-deep', secondLabel: 'hull', secondLine: 'hull', secondFillHover: 'fog', secondFillPressed: 'mist', quietLabel: 'rope', focus: 'rope', selection: 'fog',
-    successText: 'calm', dangerText: 'gale',
+    surface: 'foam',
+    raised: 'fog',
+    heading: 'hull',
+    text: 'night',
+    muted: 'slate',
+    link: 'rope',
+    linkHover: 'rope-deep',
+    currentLink: 'rope',
+    line: 'mist',
+    accent: 'rope',
+    mainFill: 'rope',
+    mainLabel: 'foam',
+    mainFillHover: 'rope-deep',
+    mainFillPressed: 'hull-deep',
+    secondLabel: 'hull',
+    secondLine: 'hull',
+    secondFillHover: 'fog',
+    secondFillPressed: 'mist',
+    quietLabel: 'rope',
+    focus: 'rope',
+    selection: 'fog',
+    successText: 'calm',
+    dangerText: 'gale',
   });
   b.scheme('fog-bank', 'Fog bank', 'light', {
-    surface: 'fog', raised: 'foam', heading: 'night', text: 'night', muted: 'hull', link: 'rope-deep', linkHover: 'hull', currentLink: 'rope-deep', line: 'slate', accent: 'hull',
-    mainFill: 'hull', mainLabel: 'foam', mainFillHover: 'hull-deep', mainFillPressed: 'night', secondLabel: 'hull', secondLine: 'hull', secondFillHover: 'foam', secondFillPressed: 'mist', quietLabel: 'rope-deep', focus: 'hull', selection: 'foam',
+    surface: 'fog',
+    raised: 'foam',
+    heading: 'night',
+    text: 'night',
+    muted: 'hull',
+    link: 'rope-deep',
+    linkHover: 'hull',
+    currentLink: 'rope-deep',
+    line: 'slate',
+    accent: 'hull',
+    mainFill: 'hull',
+    mainLabel: 'foam',
+    mainFillHover: 'hull-deep',
+    mainFillPressed: 'night',
+    secondLabel: 'hull',
+    secondLine: 'hull',
+    secondFillHover: 'foam',
+    secondFillPressed: 'mist',
+    quietLabel: 'rope-deep',
+    focus: 'hull',
+    selection: 'foam',
   });
   b.scheme('heather-moor', 'Heather', 'dark', {
-    surface: 'heather', raised: 'heather-deep', heading: 'foam', text: 'foam', muted: 'heather-pale', link: 'lamp-pale', linkHover: 'foam', currentLink: 'lamp', line: 'rope', accent: 'lamp',
-    mainFill: 'lamp', mainLabel: 'night', mainFillHover: 'lamp-pale', mainFillPressed: 'foam', secondLabel: 'foam', secondLine: 'foam', secondFillHover: 'heather-deep', secondFillPressed: 'night', quietLabel: 'lamp-pale', focus: 'lamp', selection: 'heather-deep',
+    surface: 'heather',
+    raised: 'heather-deep',
+    heading: 'foam',
+    text: 'foam',
+    muted: 'heather-pale',
+    link: 'lamp-pale',
+    linkHover: 'foam',
+    currentLink: 'lamp',
+    line: 'rope',
+    accent: 'lamp',
+    mainFill: 'lamp',
+    mainLabel: 'night',
+    mainFillHover: 'lamp-pale',
+    mainFillPressed: 'foam',
+    secondLabel: 'foam',
+    secondLine: 'foam',
+    secondFillHover: 'heather-deep',
+    secondFillPressed: 'night',
+    quietLabel: 'lamp-pale',
+    focus: 'lamp',
+    selection: 'heather-deep',
   });
   b.scheme('night-run', 'Night run', 'dark', {
-    surface: 'night', raised: 'hull-deep', heading: 'foam', text: 'mist', muted: 'mist', link: 'lamp', linkHover: 'lamp-pale', currentLink: 'lamp', line: 'slate', accent: 'lamp',
-    mainFill: 'lamp', mainLabel: 'night', mainFillHover: 'lamp-pale', mainFillPressed: 'foam', secondLabel: 'foam', secondLine: 'mist', secondFillHover: 'hull', secondFillPressed: 'hull-deep', quietLabel: 'lamp', focus: 'lamp', selection: 'hull',
+    surface: 'night',
+    raised: 'hull-deep',
+    heading: 'foam',
+    text: 'mist',
+    muted: 'mist',
+    link: 'lamp',
+    linkHover: 'lamp-pale',
+    currentLink: 'lamp',
+    line: 'slate',
+    accent: 'lamp',
+    mainFill: 'lamp',
+    mainLabel: 'night',
+    mainFillHover: 'lamp-pale',
+    mainFillPressed: 'foam',
+    secondLabel: 'foam',
+    secondLine: 'mist',
+    secondFillHover: 'hull',
+    secondFillPressed: 'hull-deep',
+    quietLabel: 'lamp',
+    focus: 'lamp',
+    selection: 'hull',
   });
 }
 
 function styles(b: SiteBuilder): void {
   const display = { '/fontFamily': '{voice.voices.heading}' };
-  b.textStyle('style-h1', 'Heading 1', { ...display, '/fontSize': '{size.text.step-5}', '/fontWeight': 800, '/lineHeight': 1.05, '/letterSpacing': '-0.02em', '@narrow/fontSize': '{size.text.step-4}' });
-  b.textStyle('style-h2', 'Heading 2', { ...display, '/fontSize': '{size.text.step-3}', '/fontWeight': 700, '/lineHeight': 1.12, '/letterSpacing': '-0.01em' });
-  b.textStyle('style-h3', 'Heading 3', { ...display, '/fontSize': '{size.text.large}', '/fontWeight': 700, '/lineHeight': 1.2 });
-  b.textStyle('style-text', 'Text', { '/fontFamily': '{voice.voices.text}', '/fontSize': '{size.text.base}', '/lineHeight': 1.6 });
-  b.textStyle('style-lead', 'Lead', { '/fontFamily': '{voice.voices.text}', '/fontSize': '{size.text.large}', '/lineHeight': 1.5 });
-  b.textStyle('style-small', 'Small', { '/fontFamily': '{voice.voices.text}', '/fontSize': '{size.text.small}', '/lineHeight': 1.5 });
-  b.textStyle('style-label', 'Label', { ...display, '/fontSize': '{size.text.base}', '/fontWeight': 600, '/lineHeight': 1.25 });
+  b.textStyle('style-h1', 'Heading 1', {
+    ...display,
+    '/fontSize': '{size.text.step-5}',
+    '/fontWeight': 800,
+    '/lineHeight': 1.05,
+    '/letterSpacing': '-0.02em',
+    '@narrow/fontSize': '{size.text.step-4}',
+  });
+  b.textStyle('style-h2', 'Heading 2', {
+    ...display,
+    '/fontSize': '{size.text.step-3}',
+    '/fontWeight': 700,
+    '/lineHeight': 1.12,
+    '/letterSpacing': '-0.01em',
+  });
+  b.textStyle('style-h3', 'Heading 3', {
+    ...display,
+    '/fontSize': '{size.text.large}',
+    '/fontWeight': 700,
+    '/lineHeight': 1.2,
+  });
+  b.textStyle('style-text', 'Text', {
+    '/fontFamily': '{voice.voices.text}',
+    '/fontSize': '{size.text.base}',
+    '/lineHeight': 1.6,
+  });
+  b.textStyle('style-lead', 'Lead', {
+    '/fontFamily': '{voice.voices.text}',
+    '/fontSize': '{size.text.large}',
+    '/lineHeight': 1.5,
+  });
+  b.textStyle('style-small', 'Small', {
+    '/fontFamily': '{voice.voices.text}',
+    '/fontSize': '{size.text.small}',
+    '/lineHeight': 1.5,
+  });
+  b.textStyle('style-label', 'Label', {
+    ...display,
+    '/fontSize': '{size.text.base}',
+    '/fontWeight': 600,
+    '/lineHeight': 1.25,
+  });
 
   b.default('page', { 'box/textStyle': 'style-text' });
-  const padding = (id: string) => ({ 'box/paddingTop': `{size.section-padding.${id}}`, 'box/paddingBottom': `{size.section-padding.${id}}` });
+  const padding = (id: string) => ({
+    'box/paddingTop': `{size.section-padding.${id}}`,
+    'box/paddingBottom': `{size.section-padding.${id}}`,
+  });
   for (const element of ['section', 'header', 'footer'] as const) {
-    b.default(element, { 'inner/maxWidth': '{size.page.width}', 'inner/rowGap': '{size.space.three}', 'box/paddingLeft': '{size.space.three}', 'box/paddingRight': '{size.space.three}', ...padding(element === 'section' ? 'fair' : 'snug') });
+    b.default(element, {
+      'inner/maxWidth': '{size.page.width}',
+      'inner/rowGap': '{size.space.three}',
+      'box/paddingLeft': '{size.space.three}',
+      'box/paddingRight': '{size.space.three}',
+      ...padding(element === 'section' ? 'fair' : 'snug'),
+    });
     b.variant(`${element}-snug`, element, 'padding', 'Snug', padding('snug'));
     b.variant(`${element}-roomy`, element, 'padding', 'Roomy', padding('roomy'));
-    b.variant(`${element}-text`, element, 'width', 'Text width', { 'inner/maxWidth': '{size.page.text-measure}' });
+    b.variant(`${element}-text`, element, 'width', 'Text width', {
+      'inner/maxWidth': '{size.page.text-measure}',
+    });
   }
   b.default('heading', { 'text/textStyle': 'style-h2' });
   b.variant('look-h1', 'heading', 'look', 'Heading 1', { 'text/textStyle': 'style-h1' });
@@ -89,34 +224,105 @@ function styles(b: SiteBuilder): void {
   b.variant('look-h3', 'heading', 'look', 'Heading 3', { 'text/textStyle': 'style-h3' });
   b.default('text', { 'paragraph/maxWidth': '{size.page.text-measure}', 'box/rowGap': '{size.space.two}' });
   b.variant('look-lead', 'text', 'look', 'Lead', { 'paragraph/textStyle': 'style-lead' });
-  b.variant('look-small', 'text', 'look', 'Small', { 'paragraph/textStyle': 'style-small', 'paragraph/color': 'role.muted' });
-
-  const corners = (part: string, id: string) => Object.fromEntries(['TopLeft', 'TopRight', 'BottomRight', 'BottomLeft'].map(c => [`${part}/border${c}Radius`, `{size.corners.${id}}`]));
-  const line = (part: string, color: string) => Object.fromEntries(['Top', 'Right', 'Bottom', 'Left'].map(side => [`${part}/border${side}Color`, color]));
-  b.default('button', { 'box/textStyle': 'style-label', ...corners('box', 'small'), 'box/transitionDuration': '{duration.motion.quick}' });
-  b.variant('kind-outlined', 'button', 'kind', 'Outlined', {
-    'box/backgroundColor': 'role.secondFill', 'box/color': 'role.secondLabel', ...line('box', 'role.secondLine'),
-    'box:hover/backgroundColor': 'role.secondFillHover', 'box:hover/color': 'role.secondLabelHover', 'box:pressed/backgroundColor': 'role.secondFillPressed', 'box:pressed/color': 'role.secondLabelPressed',
+  b.variant('look-small', 'text', 'look', 'Small', {
+    'paragraph/textStyle': 'style-small',
+    'paragraph/color': 'role.muted',
   });
-  b.variant('size-small', 'button', 'size', 'Small', { 'box/fontSize': '{size.text.small}', 'box/paddingTop': '0.4em', 'box/paddingBottom': '0.4em', 'box/paddingLeft': '0.8em', 'box/paddingRight': '0.8em' });
-  b.variant('size-large', 'button', 'size', 'Large', { 'box/fontSize': '{size.text.large}', 'box/paddingTop': '0.7em', 'box/paddingBottom': '0.7em', 'box/paddingLeft': '1.4em', 'box/paddingRight': '1.4em' });
+
+  const corners = (part: string, id: string) =>
+    Object.fromEntries(
+      ['TopLeft', 'TopRight', 'BottomRight', 'BottomLeft'].map(c => [
+        `${part}/border${c}Radius`,
+        `{size.corners.${id}}`,
+      ]),
+    );
+  const line = (part: string, color: string) =>
+    Object.fromEntries(['Top', 'Right', 'Bottom', 'Left'].map(side => [`${part}/border${side}Color`, color]));
+  b.default('button', {
+    'box/textStyle': 'style-label',
+    ...corners('box', 'small'),
+    'box/transitionDuration': '{duration.motion.quick}',
+  });
+  b.variant('kind-outlined', 'button', 'kind', 'Outlined', {
+    'box/backgroundColor': 'role.secondFill',
+    'box/color': 'role.secondLabel',
+    ...line('box', 'role.secondLine'),
+    'box:hover/backgroundColor': 'role.secondFillHover',
+    'box:hover/color': 'role.secondLabelHover',
+    'box:pressed/backgroundColor': 'role.secondFillPressed',
+    'box:pressed/color': 'role.secondLabelPressed',
+  });
+  b.variant('size-small', 'button', 'size', 'Small', {
+    'box/fontSize': '{size.text.small}',
+    'box/paddingTop': '0.4em',
+    'box/paddingBottom': '0.4em',
+    'box/paddingLeft': '0.8em',
+    'box/paddingRight': '0.8em',
+  });
+  b.variant('size-large', 'button', 'size', 'Large', {
+    'box/fontSize': '{size.text.large}',
+    'box/paddingTop': '0.7em',
+    'box/paddingBottom': '0.7em',
+    'box/paddingLeft': '1.4em',
+    'box/paddingRight': '1.4em',
+  });
 
   b.default('picture', { ...corners('picture', 'card'), 'caption/textStyle': 'style-small' });
-  b.default('feature', { 'title/textStyle': 'style-h3', 'box/rowGap': '{size.space.two}', ...corners('picture', 'small'), 'link/textStyle': 'style-label' });
+  b.default('feature', {
+    'title/textStyle': 'style-h3',
+    'box/rowGap': '{size.space.two}',
+    ...corners('picture', 'small'),
+    'link/textStyle': 'style-label',
+  });
   b.variant('feature-card', 'feature', 'look', 'Card', {
-    'box/backgroundColor': 'role.raised', ...corners('box', 'card'), 'box/paddingTop': '{size.space.three}', 'box/paddingBottom': '{size.space.three}', 'box/paddingLeft': '{size.space.three}', 'box/paddingRight': '{size.space.three}',
+    'box/backgroundColor': 'role.raised',
+    ...corners('box', 'card'),
+    'box/paddingTop': '{size.space.three}',
+    'box/paddingBottom': '{size.space.three}',
+    'box/paddingLeft': '{size.space.three}',
+    'box/paddingRight': '{size.space.three}',
   });
   b.default('siteTitle', { 'link/textStyle': 'style-h3' });
-  b.default('navigation', { 'link/textStyle': 'style-label', 'link:selected/textDecorationLine': 'underline', 'list/columnGap': '{size.space.three}' });
+  b.default('navigation', {
+    'link/textStyle': 'style-label',
+    'link:selected/textDecorationLine': 'underline',
+    'list/columnGap': '{size.space.three}',
+  });
   b.default('heading', { 'text/color': 'role.text' }, { type: 'area', area: 'footer' });
-  b.variant('arrangement-three', 'group', 'arrangement', 'Three across', { 'box/display': 'grid', 'box/gridColumns': 3, 'box/columnGap': '{size.space.three}', 'box/rowGap': '{size.space.four}', 'box/alignItems': 'stretch', 'box@medium/gridColumns': 2, 'box@narrow/gridColumns': 1 });
-  b.variant('arrangement-two', 'group', 'arrangement', 'Two across', { 'box/display': 'grid', 'box/gridColumns': 2, 'box/columnGap': '{size.space.four}', 'box/rowGap': '{size.space.four}', 'box/alignItems': 'center', 'box@narrow/gridColumns': 1 });
-  b.variant('arrangement-ends', 'group', 'arrangement', 'To both ends', { 'box/justifyContent': 'space-between', 'box/alignItems': 'center', 'box/width': '100%' });
+  b.variant('arrangement-three', 'group', 'arrangement', 'Three across', {
+    'box/display': 'grid',
+    'box/gridColumns': 3,
+    'box/columnGap': '{size.space.three}',
+    'box/rowGap': '{size.space.four}',
+    'box/alignItems': 'stretch',
+    'box@medium/gridColumns': 2,
+    'box@narrow/gridColumns': 1,
+  });
+  b.variant('arrangement-two', 'group', 'arrangement', 'Two across', {
+    'box/display': 'grid',
+    'box/gridColumns': 2,
+    'box/columnGap': '{size.space.four}',
+    'box/rowGap': '{size.space.four}',
+    'box/alignItems': 'center',
+    'box@narrow/gridColumns': 1,
+  });
+  b.variant('arrangement-ends', 'group', 'arrangement', 'To both ends', {
+    'box/justifyContent': 'space-between',
+    'box/alignItems': 'center',
+    'box/width': '100%',
+  });
 
   b.preset('ticket', 'Ticket', {
-    'box/borderTopWidth': '2px', 'box/borderTopStyle': 'dashed', 'box/borderTopColor': 'role.accent', 'box/paddingTop': '{size.space.two}',
+    'box/borderTopWidth': '2px',
+    'box/borderTopStyle': 'dashed',
+    'box/borderTopColor': 'role.accent',
+    'box/paddingTop': '{size.space.two}',
   });
-  b.preset('low-tide', 'Low tide', { 'box/opacity': 0.92, 'heading/fontWeight': 500, 'label:hover/letterSpacing': '0.01em' });
+  b.preset('low-tide', 'Low tide', {
+    'box/opacity': 0.92,
+    'heading/fontWeight': 500,
+    'label:hover/letterSpacing': '0.01em',
+  });
 }
 
 function furniture(b: SiteBuilder): void {
@@ -126,78 +332,208 @@ function furniture(b: SiteBuilder): void {
   b.widget('head-nav', 'head-row', 'navigation', { label: 'Main' });
   b.section('foot', 'settings', 'Footer', { area: 'footer', scheme: 'night-run' });
   b.widget('foot-row', 'foot', 'group', {}, { variants: { arrangement: 'arrangement-two' } });
-  b.widget('foot-words', 'foot-row', 'text', { text: words('Tolvane Ferries sail between Hesk, Little Hesk, Carrow and Sant Bree, every day the sea allows.') });
+  b.widget('foot-words', 'foot-row', 'text', {
+    text: words(
+      'Tolvane Ferries sail between Hesk, Little Hesk, Carrow and Sant Bree, every day the sea allows.',
+    ),
+  });
   b.widget('foot-nav', 'foot-row', 'navigation', { label: 'Footer' });
 }
 
 function home(b: SiteBuilder): void {
-  b.page('home', '', 'Home', 'Ferries between the four islands of the Tolvane sound: sailings, fares and the islands themselves.');
+  b.page(
+    'home',
+    '',
+    'Home',
+    'Ferries between the four islands of the Tolvane sound: sailings, fares and the islands themselves.',
+  );
   b.section('welcome', 'home', 'Welcome', { scheme: 'night-run', variants: { padding: 'section-roomy' } });
   b.widget('welcome-pair', 'welcome', 'group', {}, { variants: { arrangement: 'arrangement-two' } });
-  b.widget('welcome-words', 'welcome-pair', 'group', {}, { styles: { 'box/flexDirection': 'column', 'box/rowGap': '{size.space.three}' } });
-  b.widget('welcome-title', 'welcome-words', 'heading', { text: 'The early boat is worth it', level: 1 }, { variants: { look: 'look-h1' } });
-  b.widget('welcome-lead', 'welcome-words', 'text', { text: words('Four islands, two ships, and a crossing short enough for one pot of tea.') }, { variants: { look: 'look-lead' } });
+  b.widget(
+    'welcome-words',
+    'welcome-pair',
+    'group',
+    {},
+    { styles: { 'box/flexDirection': 'column', 'box/rowGap': '{size.space.three}' } },
+  );
+  b.widget(
+    'welcome-title',
+    'welcome-words',
+    'heading',
+    { text: 'The early boat is worth it', level: 1 },
+    { variants: { look: 'look-h1' } },
+  );
+  b.widget(
+    'welcome-lead',
+    'welcome-words',
+    'text',
+    { text: words('Four islands, two ships, and a crossing short enough for one pot of tea.') },
+    { variants: { look: 'look-lead' } },
+  );
   b.widget('welcome-buttons', 'welcome-words', 'group', {});
-  b.widget('book', 'welcome-buttons', 'button', { label: 'Book a crossing', link: to('fares') }, { variants: { size: 'size-large' } });
-  b.widget('today', 'welcome-buttons', 'button', { label: 'Today’s sailings', link: to('sailings') }, { variants: { kind: 'kind-outlined', size: 'size-large' } });
-  b.widget('welcome-picture', 'welcome-pair', 'picture', { asset: pictureId('Early boat'), alt: 'A ferry leaving the quay under a low sun', caption: '' });
+  b.widget(
+    'book',
+    'welcome-buttons',
+    'button',
+    { label: 'Book a crossing', link: to('fares') },
+    { variants: { size: 'size-large' } },
+  );
+  b.widget(
+    'today',
+    'welcome-buttons',
+    'button',
+    { label: 'Today’s sailings', link: to('sailings') },
+    { variants: { kind: 'kind-outlined', size: 'size-large' } },
+  );
+  b.widget('welcome-picture', 'welcome-pair', 'picture', {
+    asset: pictureId('Early boat'),
+    alt: 'A ferry leaving the quay under a low sun',
+    caption: '',
+  });
 
   b.section('before', 'home', 'Before you sail');
   b.widget('before-title', 'before', 'heading', { text: 'Before you sail', level: 2 });
   b.widget('before-row', 'before', 'group', {}, { variants: { arrangement: 'arrangement-three' } });
-  const feature = (id: string, title: string, text: string, linkLabel: string, page: string) => ({ id, content: { title, level: 3, text, linkLabel, link: to(page), asset: null, alt: '' } });
+  const feature = (id: string, title: string, text: string, linkLabel: string, page: string) => ({
+    id,
+    content: { title, level: 3, text, linkLabel, link: to(page), asset: null, alt: '' },
+  });
   for (const { id, content } of [
     feature('cars', 'Cars', 'Thirty spaces. Be at the ramp twenty minutes early.', 'Car fares', 'fares'),
     feature('dogs', 'Dogs', 'Free on the open deck, all year, on a short lead.', 'Deck rules', 'fares'),
-    feature('bikes', 'Bikes', 'Roll on with the foot passengers, racks by the bow.', 'Routes ashore', 'islands'),
+    feature(
+      'bikes',
+      'Bikes',
+      'Roll on with the foot passengers, racks by the bow.',
+      'Routes ashore',
+      'islands',
+    ),
   ])
-    b.widget(`feature-${id}`, 'before-row', 'feature', content, { variants: { look: 'feature-card' }, ...(id === 'dogs' && { wears: ['ticket'], styles: { 'box/backgroundColor': '{color.neutral.mist}', 'title:hover/color': 'role.link', 'box@narrow/paddingTop': '14px' } }) });
+    b.widget(`feature-${id}`, 'before-row', 'feature', content, {
+      variants: { look: 'feature-card' },
+      ...(id === 'dogs' && {
+        wears: ['ticket'],
+        styles: {
+          'box/backgroundColor': '{color.neutral.mist}',
+          'title:hover/color': 'role.link',
+          'box@narrow/paddingTop': '14px',
+        },
+      }),
+    });
 
   b.section('crossing', 'home', 'The crossing', { scheme: 'heather-moor' });
   b.widget('crossing-title', 'crossing', 'heading', { text: 'Forty minutes of open water', level: 2 });
   b.widget('crossing-text', 'crossing', 'text', {
     text: [
-      [{ text: 'The sound between Hesk and Carrow is at its calmest before eight. ' }, { text: 'See the timetable', link: to('sailings') }, { text: ' for winter days, when the ' }, { text: 'second', emphasis: true }, { text: ' ship stays in harbour.' }],
+      [
+        { text: 'The sound between Hesk and Carrow is at its calmest before eight. ' },
+        { text: 'See the timetable', link: to('sailings') },
+        { text: ' for winter days, when the ' },
+        { text: 'second', emphasis: true },
+        { text: ' ship stays in harbour.' },
+      ],
       [{ text: 'Tea is poured from the moment the ramp is up.' }],
     ],
   });
   b.widget('crossing-line', 'crossing', 'divider', {});
-  b.widget('crossing-small', 'crossing', 'text', { text: words('Times are those of the outer harbour.') }, { variants: { look: 'look-small' } });
+  b.widget(
+    'crossing-small',
+    'crossing',
+    'text',
+    { text: words('Times are those of the outer harbour.') },
+    { variants: { look: 'look-small' } },
+  );
 }
 
 function others(b: SiteBuilder): void {
   b.page('sailings', 'sailings', 'Sailings', 'When the boats leave Hesk, Little Hesk, Carrow and Sant Bree.');
-  b.section('sailings-top', 'sailings', 'Opening', { scheme: 'fog-bank', variants: { padding: 'section-snug' } });
-  b.widget('sailings-title', 'sailings-top', 'heading', { text: 'Sailings this week', level: 1 }, { variants: { look: 'look-h1' } });
-  b.widget('sailings-lead', 'sailings-top', 'text', { text: words('Both ships run until the clocks change.') }, { variants: { look: 'look-lead' } });
+  b.section('sailings-top', 'sailings', 'Opening', {
+    scheme: 'fog-bank',
+    variants: { padding: 'section-snug' },
+  });
+  b.widget(
+    'sailings-title',
+    'sailings-top',
+    'heading',
+    { text: 'Sailings this week', level: 1 },
+    { variants: { look: 'look-h1' } },
+  );
+  b.widget(
+    'sailings-lead',
+    'sailings-top',
+    'text',
+    { text: words('Both ships run until the clocks change.') },
+    { variants: { look: 'look-lead' } },
+  );
   b.section('sailings-list', 'sailings', 'Departures');
   for (const [id, title, text] of [
     ['hesk', 'Hesk to Carrow', 'Leaves 07:10, 09:40, 13:05 and 17:30. Forty minutes.'],
     ['carrow', 'Carrow to Sant Bree', 'Leaves 07:55, 10:25 and 14:15. Twenty-five minutes.'],
     ['little', 'Hesk to Little Hesk', 'Leaves on the hour, tide allowing. Ten minutes.'],
   ] as const) {
-    b.widget(`sailing-${id}`, 'sailings-list', 'feature', { title, level: 2, text, link: null, linkLabel: '', asset: null, alt: '' }, { wears: ['ticket'] });
+    b.widget(
+      `sailing-${id}`,
+      'sailings-list',
+      'feature',
+      { title, level: 2, text, link: null, linkLabel: '', asset: null, alt: '' },
+      { wears: ['ticket'] },
+    );
   }
   b.widget('sailings-line', 'sailings-list', 'divider', {});
   b.widget('sailings-book', 'sailings-list', 'button', { label: 'See the fares', link: to('fares') });
 
   b.page('fares', 'fares', 'Fares', 'What a crossing costs for people, cars, bikes and dogs.');
   b.section('fares-top', 'fares', 'Opening', { scheme: 'fog-bank', variants: { padding: 'section-snug' } });
-  b.widget('fares-title', 'fares-top', 'heading', { text: 'Fares', level: 1 }, { variants: { look: 'look-h1' } });
+  b.widget(
+    'fares-title',
+    'fares-top',
+    'heading',
+    { text: 'Fares', level: 1 },
+    { variants: { look: 'look-h1' } },
+  );
   b.section('fares-list', 'fares', 'Prices', { variants: { width: 'section-text' } });
   for (const [id, title, text] of [
     ['foot', 'On foot', 'Six shells a crossing, four for islanders, nothing for those under seven.'],
     ['car', 'With a car', 'Thirty shells with two people, five more for each further one.'],
     ['bike', 'With a bike', 'Two shells on top of the fare on foot.'],
   ] as const) {
-    b.widget(`fare-${id}-title`, 'fares-list', 'heading', { text: title, level: 2 }, { variants: { look: 'look-h3' } });
+    b.widget(
+      `fare-${id}-title`,
+      'fares-list',
+      'heading',
+      { text: title, level: 2 },
+      { variants: { look: 'look-h3' } },
+    );
     b.widget(`fare-${id}`, 'fares-list', 'text', { text: words(text) });
   }
-  b.widget('fares-ask', 'fares-list', 'text', { text: [[{ text: 'Questions? ' }, { text: 'Write to the harbour office', link: { type: 'mail', address: 'harbour@tolvane.example' } }, { text: '.' }]] });
+  b.widget('fares-ask', 'fares-list', 'text', {
+    text: [
+      [
+        { text: 'Questions? ' },
+        { text: 'Write to the harbour office', link: { type: 'mail', address: 'harbour@tolvane.example' } },
+        { text: '.' },
+      ],
+    ],
+  });
 
-  b.page('islands', 'islands', 'Islands', 'Hesk, Little Hesk, Carrow and Sant Bree: what to see when you step ashore.', { rebind: { 'corner-card': { type: 'dimension', value: { value: 2, unit: 'px' } } } });
-  b.section('islands-top', 'islands', 'Opening', { scheme: 'heather-moor', variants: { padding: 'section-snug' } });
-  b.widget('islands-title', 'islands-top', 'heading', { text: 'Four islands', level: 1 }, { variants: { look: 'look-h1' } });
+  b.page(
+    'islands',
+    'islands',
+    'Islands',
+    'Hesk, Little Hesk, Carrow and Sant Bree: what to see when you step ashore.',
+    { rebind: { 'corner-card': { type: 'dimension', value: { value: 2, unit: 'px' } } } },
+  );
+  b.section('islands-top', 'islands', 'Opening', {
+    scheme: 'heather-moor',
+    variants: { padding: 'section-snug' },
+  });
+  b.widget(
+    'islands-title',
+    'islands-top',
+    'heading',
+    { text: 'Four islands', level: 1 },
+    { variants: { look: 'look-h1' } },
+  );
   b.section('islands-list', 'islands', 'The islands');
   b.widget('islands-row', 'islands-list', 'group', {}, { variants: { arrangement: 'arrangement-two' } });
   for (const [name, text] of [
@@ -206,7 +542,21 @@ function others(b: SiteBuilder): void {
     ['Carrow', 'Cliffs, heather and the best bakery of the sound.'],
     ['Sant Bree', 'The lamp was relit here, and is shown on Fridays.'],
   ] as const)
-    b.widget(`island-${name.toLowerCase().replace(' ', '-')}`, 'islands-row', 'feature', { title: name, level: 2, text, link: to('sailings'), linkLabel: `Boats to ${name}`, asset: pictureId(name), alt: '' }, { variants: { look: 'feature-card' } });
+    b.widget(
+      `island-${name.toLowerCase().replace(' ', '-')}`,
+      'islands-row',
+      'feature',
+      {
+        title: name,
+        level: 2,
+        text,
+        link: to('sailings'),
+        linkLabel: `Boats to ${name}`,
+        asset: pictureId(name),
+        alt: '',
+      },
+      { variants: { look: 'feature-card' } },
+    );
 }
 
 /** Tolvane Ferries, an invented line between four invented islands. `file` names the stored file of each drawing. */
@@ -215,8 +565,28 @@ export function tolvane(file: (name: string) => string): Site {
   foundations(b);
   schemes(b);
   styles(b);
-  b.settings({ name: 'Tolvane Ferries', language: 'en', home: 'home', defaultScheme: 'daymark', mediumTo: 960, narrowTo: 600, fluidFrom: 360, fluidTo: 1280, textBase: 'base', textRatio: 'ratio' });
-  for (const { name, alt } of drawings()) b.asset({ id: pictureId(name), name, alt, file: file(name), mime: 'image/webp', width: DRAWING_WIDTH, height: DRAWING_HEIGHT });
+  b.settings({
+    name: 'Tolvane Ferries',
+    language: 'en',
+    home: 'home',
+    defaultScheme: 'daymark',
+    mediumTo: 960,
+    narrowTo: 600,
+    fluidFrom: 360,
+    fluidTo: 1280,
+    textBase: 'base',
+    textRatio: 'ratio',
+  });
+  for (const { name, alt } of drawings())
+    b.asset({
+      id: pictureId(name),
+      name,
+      alt,
+      file: file(name),
+      mime: 'image/webp',
+      width: DRAWING_WIDTH,
+      height: DRAWING_HEIGHT,
+    });
   furniture(b);
   home(b);
   others(b);

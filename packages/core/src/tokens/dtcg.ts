@@ -7,10 +7,13 @@ import { printTyped } from './text.ts';
 /** Key under which we keep, in `$extensions`, what the format has no words for. */
 const OURS = 'example.cove-thread';
 
-type Json = { [key: string]: Json | string | number | boolean | readonly Json[] | readonly number[] | readonly string[] };
+type Json = {
+  [key: string]: Json | string | number | boolean | readonly Json[] | readonly number[] | readonly string[];
+};
 
 /** The format knows px and rem only; other units have no place in a dimension token. */
-const length = ({ value, unit }: Length): Json | null => (unit === 'px' || unit === 'rem' ? { value, unit } : null);
+const length = ({ value, unit }: Length): Json | null =>
+  unit === 'px' || unit === 'rem' ? { value, unit } : null;
 
 function colour(value: Value & { type: 'color' }): Json {
   const { space, coords, alpha } = value.value;
@@ -18,13 +21,23 @@ function colour(value: Value & { type: 'color' }): Json {
 }
 
 function layer(it: ShadowLayer, tokens: Tokens): Json | null {
-  const color = it.color.type === 'token' ? `{${tokenPath(tokens, it.color.token)}}` : it.color.type === 'color' ? colour(it.color) : null;
+  const color =
+    it.color.type === 'token'
+      ? `{${tokenPath(tokens, it.color.token)}}`
+      : it.color.type === 'color'
+        ? colour(it.color)
+        : null;
   const [offsetX, offsetY, blur, spread] = [length(it.x), length(it.y), length(it.blur), length(it.spread)];
-  return color && offsetX && offsetY && blur && spread ? { color, offsetX, offsetY, blur, spread, ...(it.inset && { inset: true }) } : null;
+  return color && offsetX && offsetY && blur && spread
+    ? { color, offsetX, offsetY, blur, spread, ...(it.inset && { inset: true }) }
+    : null;
 }
 
 /** `$value` of a literal; null where the format cannot say it. */
-function literal(value: Value, tokens: Tokens): Json | string | number | readonly Json[] | readonly number[] | readonly string[] | null {
+function literal(
+  value: Value,
+  tokens: Tokens,
+): Json | string | number | readonly Json[] | readonly number[] | readonly string[] | null {
   switch (value.type) {
     case 'color':
       return colour(value);
@@ -54,7 +67,12 @@ function entry({ type, value }: TokenRecord, tokens: Tokens): Json | null {
   const end = literalOf(tokens, NO_REBINDS, value);
   const written = end && literal(end, tokens);
   if (written === null || end === null) return null;
-  const kept = value.type === 'derived' ? { derived: printTyped(value, tokens) } : end.type === 'fluid' ? { fluid: printTyped(end, tokens) } : null;
+  const kept =
+    value.type === 'derived'
+      ? { derived: printTyped(value, tokens) }
+      : end.type === 'fluid'
+        ? { fluid: printTyped(end, tokens) }
+        : null;
   return { $type: type, $value: written, ...(kept && { $extensions: { [OURS]: kept } }) };
 }
 

@@ -24,7 +24,7 @@ function dependentsOf(tokens: Tokens): ReadonlyMap<Id, readonly Id[]> {
   return map;
 }
 
-export const valueOf = (tokens: Tokens, rebinds: Rebinds, id: Id): Value | null =>
+export const boundValue = (tokens: Tokens, rebinds: Rebinds, id: Id): Value | null =>
   (Object.hasOwn(rebinds, id) ? rebinds[id] : tokens.get(id)?.value) ?? null;
 
 /** The given tokens and all that follow them, directly or through others, under these rebindings. */
@@ -44,24 +44,31 @@ export interface Step {
 }
 
 /** The way from a value down to its literal: every token passed. Null where it runs in a circle or into nothing. */
-export function follow(tokens: Tokens, rebinds: Rebinds, start: Value): { steps: Step[]; literal: Value } | null {
+export function follow(
+  tokens: Tokens,
+  rebinds: Rebinds,
+  start: Value,
+): { steps: Step[]; literal: Value } | null {
   const steps: Step[] = [];
   let value = start;
   while (value.type === 'token') {
     const id = value.token;
-    const next = valueOf(tokens, rebinds, id);
+    const next = boundValue(tokens, rebinds, id);
     if (!next || steps.some(step => step.token === id)) return null;
     steps.push({ token: id, value: next });
     value = next;
   }
-  const literal = value.type === 'derived' ? compute(tokens, rebinds, value, new Set(steps.map(step => step.token))) : value;
+  const literal =
+    value.type === 'derived'
+      ? compute(tokens, rebinds, value, new Set(steps.map(step => step.token)))
+      : value;
   return literal && { steps, literal };
 }
 
 function compute(tokens: Tokens, rebinds: Rebinds, value: Value, passed: ReadonlySet<Id>): Value | null {
   if (value.type === 'token') {
     if (passed.has(value.token)) return null;
-    const next = valueOf(tokens, rebinds, value.token);
+    const next = boundValue(tokens, rebinds, value.token);
     return next && compute(tokens, rebinds, next, new Set(passed).add(value.token));
   }
   if (value.type !== 'derived') return value;

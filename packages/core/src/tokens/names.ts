@@ -11,7 +11,13 @@ export const slug = (text: string): string =>
     .replace(/^-|-$/g, '') || 'unnamed';
 
 const ROOT: Record<TokenType, string> = {
-  color: 'color', dimension: 'size', number: 'number', duration: 'duration', cubicBezier: 'easing', fontFamily: 'voice', shadow: 'shadow',
+  color: 'color',
+  dimension: 'size',
+  number: 'number',
+  duration: 'duration',
+  cubicBezier: 'easing',
+  fontFamily: 'voice',
+  shadow: 'shadow',
 };
 
 interface Names {

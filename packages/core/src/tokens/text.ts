@@ -2,20 +2,31 @@ import { printNumber } from '../color/index.ts';
 import { roleNamed } from '../guide/roles.ts';
 import { accepts, expectedOf, type PropertyRow, propertyOf, tokenTypesOf } from '../properties/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-import { type Derivation, type LiteralType, parseLiteral, printCss, splitTop, type TokenType, type Value } from '../values/index.ts';
-import { derivationNamed, DERIVATIONS } from './derivations/index.ts';
+import {
+  type Derivation,
+  type LiteralType,
+  parseLiteral,
+  printCss,
+  splitTop,
+  type TokenType,
+  type Value,
+} from '../values/index.ts';
+import { DERIVATIONS, derivationNamed } from './derivations/index.ts';
 import type { Tokens } from './graph.ts';
-import { tokenAt, tokenPath as pathOf } from './names.ts';
+import { tokenPath as pathOf, tokenAt } from './names.ts';
 
 /** How a value is typed and shown: `{color.brand.hull}`, `role.fill`, `tint({color.brand.hull}, 20%)`, or a literal. */
 export function printTyped(value: Value, tokens: Tokens): string {
   const reference = (id: string) => `{${pathOf(tokens, id)}}`;
   const derived = ({ op, from, by }: Derivation) => {
     const rule = derivationNamed(op);
-    const numbers = by.map((n, i) => (rule?.by[i]?.share ? `${printNumber(Number((n * 100).toFixed(4)))}%` : printNumber(n)));
+    const numbers = by.map((n, i) =>
+      rule?.by[i]?.share ? `${printNumber(Number((n * 100).toFixed(4)))}%` : printNumber(n),
+    );
     return `${op}(${[...from.map(reference), ...numbers].join(', ')})`;
   };
-  if (value.type === 'fluid') return `${value.min.value}${value.min.unit} .. ${value.max.value}${value.max.unit}`;
+  if (value.type === 'fluid')
+    return `${value.min.value}${value.min.unit} .. ${value.max.value}${value.max.unit}`;
   return printCss(value, {
     fluid: { from: 0, to: 1 },
     token: reference,
@@ -31,8 +42,15 @@ function parseReference(text: string, types: readonly TokenType[], tokens: Token
   if (path !== undefined) {
     const token = tokenAt(tokens, path.trim());
     const expected = `a token of type ${types.join(' or ')}`;
-    if (!token) return fail({ code: 'unknown-token', message: `There is no token ${path}.`, found: path, expected });
-    if (!types.includes(token.type)) return fail({ code: 'wrong-type', message: `${path} is of type ${token.type}.`, found: token.type, expected });
+    if (!token)
+      return fail({ code: 'unknown-token', message: `There is no token ${path}.`, found: path, expected });
+    if (!types.includes(token.type))
+      return fail({
+        code: 'wrong-type',
+        message: `${path} is of type ${token.type}.`,
+        found: token.type,
+        expected,
+      });
     return ok({ type: 'token', token: token.id });
   }
   const call = /^([a-z]+)\((.*)\)$/s.exec(text);
@@ -40,7 +58,8 @@ function parseReference(text: string, types: readonly TokenType[], tokens: Token
   if (!call || !rule || !call[2]?.includes('{')) return null;
   const parts = splitTop(call[2], /,/);
   const expected = `${rule.op}(${[...rule.from.map(type => `{${type}}`), ...rule.by.map(by => (by.share ? '20%' : '2'))].join(', ')})`;
-  const refuse = () => fail({ code: 'bad-derivation', message: `Write it as ${expected}.`, found: text, expected });
+  const refuse = () =>
+    fail({ code: 'bad-derivation', message: `Write it as ${expected}.`, found: text, expected });
   if (!types.includes(rule.type) || parts.length !== rule.from.length + rule.by.length) return refuse();
   const from: string[] = [];
   for (const [i, type] of rule.from.entries()) {
@@ -71,7 +90,16 @@ export function parseTokenValue(source: string, type: TokenType, tokens: Tokens)
     if (value) return ok(value);
   }
   const expected = EXPECTED[type];
-  return fail({ code: 'bad-value', message: `Write ${expected}, a token such as {color.brand.hull}, or one of ${DERIVATIONS.filter(rule => rule.type === type).map(rule => `${rule.op}()`).join(', ') || 'nothing else'}.`, found: source, expected });
+  return fail({
+    code: 'bad-value',
+    message: `Write ${expected}, a token such as {color.brand.hull}, or one of ${
+      DERIVATIONS.filter(rule => rule.type === type)
+        .map(rule => `${rule.op}()`)
+        .join(', ') || 'nothing else'
+    }.`,
+    found: source,
+    expected,
+  });
 }
 
 const EXPECTED: Record<TokenType, string> = {
@@ -108,18 +136,34 @@ export function parsePropertyValue(source: string, row: PropertyRow, tokens: Tok
     const result = value && accepts(row, value);
     if (result?.ok) return result;
   }
-  return fail({ code: 'bad-value', message: `${row.label} takes ${expectedOf(row)}.`, found: source, expected: expectedOf(row) });
+  return fail({
+    code: 'bad-value',
+    message: `${row.label} takes ${expectedOf(row)}.`,
+    found: source,
+    expected: expectedOf(row),
+  });
 }
 
 /** Reads a few lines of CSS into values of known properties; refuses the first line it cannot follow. */
-export function parseDeclarations(source: string, tokens: Tokens, byCss: (css: string) => PropertyRow | undefined): Result<readonly (readonly [PropertyRow, Value])[]> {
+export function parseDeclarations(
+  source: string,
+  tokens: Tokens,
+  byCss: (css: string) => PropertyRow | undefined,
+): Result<readonly (readonly [PropertyRow, Value])[]> {
   const found: (readonly [PropertyRow, Value])[] = [];
   for (const [i, text] of splitTop(source, /;/).entries()) {
     const [name = '', ...rest] = text.split(':');
     const row = byCss(name.trim().toLowerCase());
-    if (!row) return fail({ code: 'unknown-property', message: `Declaration ${i + 1}: ${name.trim() || text} is no property that can be followed here.`, found: name.trim(), expected: 'a longhand such as padding-top: 1rem' });
+    if (!row)
+      return fail({
+        code: 'unknown-property',
+        message: `Declaration ${i + 1}: ${name.trim() || text} is no property that can be followed here.`,
+        found: name.trim(),
+        expected: 'a longhand such as padding-top: 1rem',
+      });
     const value = parsePropertyValue(rest.join(':').trim(), propertyOf(row.name), tokens);
-    if (!value.ok) return fail({ ...value.problem, message: `Declaration ${i + 1}: ${value.problem.message}` });
+    if (!value.ok)
+      return fail({ ...value.problem, message: `Declaration ${i + 1}: ${value.problem.message}` });
     found.push([row, value.value]);
   }
   return ok(found);

@@ -14,16 +14,73 @@ const OFL = 'SIL Open Font License 1.1';
 
 /** Families shipped with the program, and the system's own. */
 export const FAMILIES: readonly Family[] = [
-  { name: 'Bricolage Grotesque', kind: 'display', generic: 'sans-serif', weights: [200, 800], file: 'bricolage-grotesque', italic: false, licence: OFL },
-  { name: 'Figtree', kind: 'sans', generic: 'sans-serif', weights: [300, 900], file: 'figtree', italic: true, licence: OFL },
-  { name: 'Fraunces', kind: 'serif', generic: 'serif', weights: [100, 900], file: 'fraunces', italic: true, licence: OFL },
-  { name: 'JetBrains Mono', kind: 'mono', generic: 'monospace', weights: [100, 800], file: 'jetbrains-mono', italic: true, licence: OFL },
-  { name: 'Literata', kind: 'serif', generic: 'serif', weights: [200, 900], file: 'literata', italic: true, licence: OFL },
-  { name: 'Source Sans 3', kind: 'sans', generic: 'sans-serif', weights: [200, 900], file: 'source-sans-3', italic: true, licence: OFL },
-  { name: 'system-ui', kind: 'sans', generic: 'system-ui', weights: null, file: null, italic: true, licence: 'the reader’s own' },
+  {
+    name: 'Bricolage Grotesque',
+    kind: 'display',
+    generic: 'sans-serif',
+    weights: [200, 800],
+    file: 'bricolage-grotesque',
+    italic: false,
+    licence: OFL,
+  },
+  {
+    name: 'Figtree',
+    kind: 'sans',
+    generic: 'sans-serif',
+    weights: [300, 900],
+    file: 'figtree',
+    italic: true,
+    licence: OFL,
+  },
+  {
+    name: 'Fraunces',
+    kind: 'serif',
+    generic: 'serif',
+    weights: [100, 900],
+    file: 'fraunces',
+    italic: true,
+    licence: OFL,
+  },
+  {
+    name: 'JetBrains Mono',
+    kind: 'mono',
+    generic: 'monospace',
+    weights: [100, 800],
+    file: 'jetbrains-mono',
+    italic: true,
+    licence: OFL,
+  },
+  {
+    name: 'Literata',
+    kind: 'serif',
+    generic: 'serif',
+    weights: [200, 900],
+    file: 'literata',
+    italic: true,
+    licence: OFL,
+  },
+  {
+    name: 'Source Sans 3',
+    kind: 'sans',
+    generic: 'sans-serif',
+    weights: [200, 900],
+    file: 'source-sans-3',
+    italic: true,
+    licence: OFL,
+  },
+  {
+    name: 'system-ui',
+    kind: 'sans',
+    generic: 'system-ui',
+    weights: null,
+    file: null,
+    italic: true,
+    licence: 'the reader’s own',
+  },
 ];
 
-export const familyNamed = (name: string): Family | undefined => FAMILIES.find(family => family.name === name);
+export const familyNamed = (name: string): Family | undefined =>
+  FAMILIES.find(family => family.name === name);
 
 export type Cut = 'normal' | 'italic';
 /** File of one cut: latin, weight axis only. */

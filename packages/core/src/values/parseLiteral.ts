@@ -1,5 +1,12 @@
 import { parseColor } from '../color/index.ts';
-import { LENGTH_UNITS, type Length, type LengthUnit, type LiteralType, type ShadowLayer, type Value } from './value.ts';
+import {
+  LENGTH_UNITS,
+  type Length,
+  type LengthUnit,
+  type LiteralType,
+  type ShadowLayer,
+  type Value,
+} from './value.ts';
 
 const NUMBER = /^[+-]?(?:\d+\.?\d*|\.\d+)$/;
 const isUnit = (unit: string): unit is LengthUnit => (LENGTH_UNITS as readonly string[]).includes(unit);
@@ -80,7 +87,8 @@ function parseShadow(source: string, color: (text: string) => Value | null): Val
       else if (shade) return null;
       else shade = color(word);
     }
-    const [x, y, blur = { value: 0, unit: 'px' as const }, spread = { value: 0, unit: 'px' as const }] = lengths;
+    const [x, y, blur = { value: 0, unit: 'px' as const }, spread = { value: 0, unit: 'px' as const }] =
+      lengths;
     if (!x || !y || lengths.length > 4 || !shade) return null;
     layers.push({ x, y, blur, spread, inset, color: shade });
   }
@@ -92,7 +100,9 @@ const FAMILY = /^[\p{L}\p{N}][\p{L}\p{N} _-]{0,63}$/u;
 
 export function parseFamilies(source: string): Value | null {
   const names = splitTop(source, /,/).map(name => name.replace(/^(["'])(.*)\1$/, '$2').trim());
-  return names.length > 0 && names.every(name => FAMILY.test(name)) ? { type: 'fontFamily', value: names } : null;
+  return names.length > 0 && names.every(name => FAMILY.test(name))
+    ? { type: 'fontFamily', value: names }
+    : null;
 }
 
 /** Reads one literal of the type asked for. `color` reads the colour inside a shadow, which may be a reference. */
@@ -130,9 +140,11 @@ export function parseLiteral(
     }
     case 'cubicBezier': {
       const match = /^cubic-bezier\((.*)\)$/.exec(text);
-      const points = match?.[1]?.split(',').map(part => (NUMBER.test(part.trim()) ? Number(part) : Number.NaN)) ?? [];
+      const points =
+        match?.[1]?.split(',').map(part => (NUMBER.test(part.trim()) ? Number(part) : Number.NaN)) ?? [];
       const [a, b, c, d] = points;
-      if (a === undefined || b === undefined || c === undefined || d === undefined || points.length !== 4) return null;
+      if (a === undefined || b === undefined || c === undefined || d === undefined || points.length !== 4)
+        return null;
       const valid = points.every(Number.isFinite) && a >= 0 && a <= 1 && c >= 0 && c <= 1;
       return valid ? { type, value: [a, b, c, d] } : null;
     }

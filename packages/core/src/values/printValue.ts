@@ -4,7 +4,16 @@ import type { Length, Value } from './value.ts';
 
 export const printLength = ({ value, unit }: Length): string => `${printNumber(value)}${unit}`;
 
-const GENERIC = new Set(['serif', 'sans-serif', 'monospace', 'cursive', 'system-ui', 'ui-serif', 'ui-sans-serif', 'ui-monospace']);
+const GENERIC = new Set([
+  'serif',
+  'sans-serif',
+  'monospace',
+  'cursive',
+  'system-ui',
+  'ui-serif',
+  'ui-sans-serif',
+  'ui-monospace',
+]);
 /** Quoted and escaped as CSS Syntax 3 has strings, whatever the name holds. */
 const printFamily = (name: string) =>
   GENERIC.has(name) ? name : `"${name.replace(/["\\\n\r\f]/g, c => `\\${c.charCodeAt(0).toString(16)} `)}"`;
@@ -40,8 +49,9 @@ export function printCss(value: Value, context: CssContext): string {
       return value.value.map(printFamily).join(', ');
     case 'shadow':
       return value.value
-        .map(({ x, y, blur, spread, inset, color }) =>
-          `${inset ? 'inset ' : ''}${[x, y, blur, spread].map(printLength).join(' ')} ${printCss(color, context)}`,
+        .map(
+          ({ x, y, blur, spread, inset, color }) =>
+            `${inset ? 'inset ' : ''}${[x, y, blur, spread].map(printLength).join(' ')} ${printCss(color, context)}`,
         )
         .join(', ');
     case 'keyword':

@@ -8,7 +8,8 @@ const isNumber = (it: unknown): it is number => typeof it === 'number' && Number
 const isNumbers = (it: unknown, length: number): it is number[] =>
   Array.isArray(it) && it.length === length && it.every(isNumber);
 /** Ids are ours or a client's: short, and harmless inside a class name. */
-export const isId = (it: unknown): it is string => typeof it === 'string' && /^[a-zA-Z][a-zA-Z0-9-]{0,63}$/.test(it);
+export const isId = (it: unknown): it is string =>
+  typeof it === 'string' && /^[a-zA-Z][a-zA-Z0-9-]{0,63}$/.test(it);
 
 function readLength(it: unknown): Length | null {
   if (!isObject(it) || !isNumber(it.value)) return null;
@@ -18,7 +19,12 @@ function readLength(it: unknown): Length | null {
 
 function readLayer(it: unknown): ShadowLayer | null {
   if (!isObject(it)) return null;
-  const [x, y, blur, spread] = [readLength(it.x), readLength(it.y), readLength(it.blur), readLength(it.spread)];
+  const [x, y, blur, spread] = [
+    readLength(it.x),
+    readLength(it.y),
+    readLength(it.blur),
+    readLength(it.spread),
+  ];
   const color = readValue(it.color);
   if (!x || !y || !blur || !spread || !color || !['color', 'token', 'role'].includes(color.type)) return null;
   return { x, y, blur, spread, inset: it.inset === true, color };
@@ -30,7 +36,8 @@ export function readValue(it: unknown): Value | null {
   switch (it.type) {
     case 'color': {
       const c = it.value;
-      if (!isObject(c) || typeof c.space !== 'string' || !isColorSpace(c.space) || !isNumbers(c.coords, 3)) return null;
+      if (!isObject(c) || typeof c.space !== 'string' || !isColorSpace(c.space) || !isNumbers(c.coords, 3))
+        return null;
       if (!isNumber(c.alpha) || c.alpha < 0 || c.alpha > 1) return null;
       const [x = 0, y = 0, z = 0] = c.coords;
       return { type: 'color', value: { space: c.space, coords: [x, y, z], alpha: c.alpha } };
@@ -63,7 +70,9 @@ export function readValue(it: unknown): Value | null {
       return layers.length === it.value.length ? { type: 'shadow', value: layers } : null;
     }
     case 'keyword':
-      return typeof it.value === 'string' && /^[a-z][a-z-]*$/.test(it.value) ? { type: 'keyword', value: it.value } : null;
+      return typeof it.value === 'string' && /^[a-z][a-z-]*$/.test(it.value)
+        ? { type: 'keyword', value: it.value }
+        : null;
     case 'token':
       return isId(it.token) ? { type: 'token', token: it.token } : null;
     case 'role':

@@ -49,14 +49,25 @@ export type Value =
 export type ValueType = Value['type'];
 /** The types a token can have. */
 export type LiteralType = Exclude<ValueType, 'token' | 'role' | 'textStyle' | 'derived'>;
-export const TOKEN_TYPES = ['color', 'dimension', 'number', 'duration', 'cubicBezier', 'fontFamily', 'shadow'] as const;
+export const TOKEN_TYPES = [
+  'color',
+  'dimension',
+  'number',
+  'duration',
+  'cubicBezier',
+  'fontFamily',
+  'shadow',
+] as const;
 /** A `fluid` literal is a token of type dimension. */
 export type TokenType = (typeof TOKEN_TYPES)[number];
 
 export const keyword = (value: string): Value => ({ type: 'keyword', value });
 export const role = (name: string): Value => ({ type: 'role', role: name });
 export const token = (id: string): Value => ({ type: 'token', token: id });
-export const dimension = (value: number, unit: LengthUnit): Value => ({ type: 'dimension', value: { value, unit } });
+export const dimension = (value: number, unit: LengthUnit): Value => ({
+  type: 'dimension',
+  value: { value, unit },
+});
 
 export const tokenTypeOf = (type: LiteralType): TokenType | null =>
   type === 'fluid' ? 'dimension' : type === 'keyword' ? null : type;
@@ -76,4 +87,8 @@ export function tokensIn(value: Value): readonly string[] {
 }
 
 export const isLoose = (value: Value): boolean =>
-  value.type === 'color' || value.type === 'dimension' || value.type === 'fluid' || value.type === 'shadow' || value.type === 'fontFamily';
+  value.type === 'color' ||
+  value.type === 'dimension' ||
+  value.type === 'fluid' ||
+  value.type === 'shadow' ||
+  value.type === 'fontFamily';

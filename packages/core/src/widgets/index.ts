@@ -15,7 +15,17 @@ export type { ContentField, ElementType, Part } from './kit/element.ts';
 export { CHILDREN, h, type MarkupContext, type VElement, type VNode } from './kit/markup.ts';
 
 /** What can be placed on a page. */
-export const WIDGETS: readonly ElementType[] = [heading, text, button, picture, feature, divider, group, siteTitle, navigation];
+export const WIDGETS: readonly ElementType[] = [
+  heading,
+  text,
+  button,
+  picture,
+  feature,
+  divider,
+  group,
+  siteTitle,
+  navigation,
+];
 /** Everything that has a default. */
 export const ELEMENTS: readonly ElementType[] = [page, section, header, footer, ...WIDGETS];
 

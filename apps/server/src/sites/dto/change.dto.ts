@@ -8,7 +8,11 @@ export class ChangeDto {
   id: string;
 
   /** What is inside is read by the core's own tables. */
-  @ApiProperty({ type: 'array', items: { type: 'object' }, description: 'put {record}, set {id, path, value}, unset {id, path}, remove {id}' })
+  @ApiProperty({
+    type: 'array',
+    items: { type: 'object' },
+    description: 'put {record}, set {id, path, value}, unset {id, path}, remove {id}',
+  })
   @IsArray()
   @ArrayNotEmpty()
   @ArrayMaxSize(20_000)

@@ -1,4 +1,4 @@
-import { isProperty, STATES, WIDTHS, type State, type Width } from '@cove/core';
+import { isProperty, STATES, type State, WIDTHS, type Width } from '@cove/core';
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { IsIn, IsOptional, IsString, MaxLength, registerDecorator } from 'class-validator';
 

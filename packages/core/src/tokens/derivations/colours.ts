@@ -9,23 +9,43 @@ const color = (value: Value | undefined, make: (color: Color) => Color): Value |
   value?.type === 'color' ? { type: 'color', value: roundColor(make(value.value)) } : null;
 
 export const tint = rule({
-  op: 'tint', label: 'Tint', type: 'color', from: ['color'], by: [share('White', 0.2)],
+  op: 'tint',
+  label: 'Tint',
+  type: 'color',
+  from: ['color'],
+  by: [share('White', 0.2)],
   compute: ([a], [by = 0]) => color(a, c => mix(c, WHITE, by)),
 });
 export const shade = rule({
-  op: 'shade', label: 'Shade', type: 'color', from: ['color'], by: [share('Black', 0.2)],
+  op: 'shade',
+  label: 'Shade',
+  type: 'color',
+  from: ['color'],
+  by: [share('Black', 0.2)],
   compute: ([a], [by = 0]) => color(a, c => mix(c, BLACK, by)),
 });
 export const blend = rule({
-  op: 'mix', label: 'Mix', type: 'color', from: ['color', 'color'], by: [share('Of the second', 0.5)],
+  op: 'mix',
+  label: 'Mix',
+  type: 'color',
+  from: ['color', 'color'],
+  by: [share('Of the second', 0.5)],
   compute: ([a, b], [by = 0]) => (b?.type === 'color' ? color(a, c => mix(c, b.value, by)) : null),
 });
 export const alpha = rule({
-  op: 'alpha', label: 'See-through', type: 'color', from: ['color'], by: [share('Opacity', 0.5)],
+  op: 'alpha',
+  label: 'See-through',
+  type: 'color',
+  from: ['color'],
+  by: [share('Opacity', 0.5)],
   compute: ([a], [by = 1]) => color(a, c => ({ ...c, alpha: Math.round(c.alpha * by * 10000) / 10000 })),
 });
 export const lightness = rule({
-  op: 'lightness', label: 'Lightness', type: 'color', from: ['color'], by: [share('Lightness', 0.5)],
+  op: 'lightness',
+  label: 'Lightness',
+  type: 'color',
+  from: ['color'],
+  by: [share('Lightness', 0.5)],
   compute: ([a], [by = 0]) =>
     color(a, c => {
       const [, chroma, hue] = convert(c, 'oklch').coords;

@@ -15,7 +15,14 @@ export const feature = element({
     picture: { label: 'Picture', kind: 'picture', inside: 'box' },
     title: { label: 'Title', kind: 'heading', inside: 'box', shows: 'title' },
     text: { label: 'Text', kind: 'text', inside: 'box', shows: 'text' },
-    link: { label: 'Link', kind: 'label', inside: 'box', shows: 'linkLabel', host: 'link', states: ['hover', 'focus', 'pressed', 'selected'] },
+    link: {
+      label: 'Link',
+      kind: 'label',
+      inside: 'box',
+      shows: 'linkLabel',
+      host: 'link',
+      states: ['hover', 'focus', 'pressed', 'selected'],
+    },
   },
   axes: ['look'],
   holds: null,
@@ -66,7 +73,9 @@ export const feature = element({
       typeof content.asset === 'string' && image(content.asset, plain(content, 'alt'), context),
       h(`h${level}`, { part: 'title' }, plain(content, 'title')),
       h('p', { part: 'text' }, plain(content, 'text')),
-      attrs?.href != null && plain(content, 'linkLabel') !== '' && h('a', { part: 'link', ...attrs }, plain(content, 'linkLabel')),
+      attrs?.href != null &&
+        plain(content, 'linkLabel') !== '' &&
+        h('a', { part: 'link', ...attrs }, plain(content, 'linkLabel')),
     );
   },
   summary: content => plain(content, 'title') || plain(content, 'text'),

@@ -12,7 +12,12 @@ export const heading = element({
   parts: { text: { label: 'Heading', kind: 'heading', shows: 'text' } },
   axes: ['look'],
   holds: null,
-  program: programStyles({ ...flatHeading('text'), 'text/color': 'role.heading', 'text/fontWeight': 700, 'text/lineHeight': 1.15 }),
+  program: programStyles({
+    ...flatHeading('text'),
+    'text/color': 'role.heading',
+    'text/fontWeight': 700,
+    'text/lineHeight': 1.15,
+  }),
   content: {
     text: { type: 'plain', label: 'Words' },
     level: { type: 'choice', label: 'Level', options: LEVELS },

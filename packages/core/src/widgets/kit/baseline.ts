@@ -8,7 +8,8 @@ const FLAT_TEXT = {
 const on = (part: string, styles: Record<string, string | number>) =>
   Object.fromEntries(Object.entries(styles).map(([property, value]) => [`${part}/${property}`, value]));
 
-export const flatHeading = (part: string) => on(part, { ...FLAT_TEXT, display: 'block', textWrap: 'balance' });
+export const flatHeading = (part: string) =>
+  on(part, { ...FLAT_TEXT, display: 'block', textWrap: 'balance' });
 export const flatParagraph = (part: string) => on(part, { marginTop: 0, marginBottom: 0, display: 'block' });
 export const flatList = (part: string) =>
   on(part, { marginTop: 0, marginBottom: 0, paddingLeft: 0, listStyleType: 'none', display: 'flex' });
@@ -26,7 +27,11 @@ export const focusRing = (part: string) => ({
   [`${part}:focus/outlineWidth`]: '2px',
   [`${part}:focus/outlineOffset`]: '2px',
 });
-export const sides = (part: string, property: 'padding' | 'margin', [top, right, bottom, left]: readonly [string, string, string, string]) => ({
+export const sides = (
+  part: string,
+  property: 'padding' | 'margin',
+  [top, right, bottom, left]: readonly [string, string, string, string],
+) => ({
   [`${part}/${property}Top`]: top,
   [`${part}/${property}Right`]: right,
   [`${part}/${property}Bottom`]: bottom,
@@ -42,4 +47,6 @@ export const line = (part: string, values: { width?: string; style?: string; col
     ]),
   );
 export const corners = (part: string, radius: string) =>
-  Object.fromEntries(['TopLeft', 'TopRight', 'BottomRight', 'BottomLeft'].map(c => [`${part}/border${c}Radius`, radius]));
+  Object.fromEntries(
+    ['TopLeft', 'TopRight', 'BottomRight', 'BottomLeft'].map(c => [`${part}/border${c}Radius`, radius]),
+  );

@@ -50,7 +50,9 @@ export interface ElementType {
 
 /** Completes an element with what the program says of every part: its size counts to the outer edge of its border. */
 export function element(type: ElementType): ElementType {
-  const every = Object.keys(type.parts).map(part => [`${part}/boxSizing`, { type: 'keyword', value: 'border-box' }] as const);
+  const every = Object.keys(type.parts).map(
+    part => [`${part}/boxSizing`, { type: 'keyword', value: 'border-box' }] as const,
+  );
   return { ...type, program: { ...Object.fromEntries(every), ...type.program } };
 }
 

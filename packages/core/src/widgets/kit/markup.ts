@@ -15,7 +15,11 @@ export type VNode = VElement | string | typeof CHILDREN;
 
 type Attrs = VElement['attrs'] & { part?: string };
 
-export function h(tag: string, { part, ...attrs }: Attrs = {}, ...children: (VNode | null | false)[]): VElement {
+export function h(
+  tag: string,
+  { part, ...attrs }: Attrs = {},
+  ...children: (VNode | null | false)[]
+): VElement {
   return {
     tag,
     ...(part !== undefined && { part }),

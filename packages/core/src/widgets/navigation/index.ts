@@ -10,7 +10,13 @@ export const navigation = element({
     box: { label: 'Box', kind: 'box' },
     list: { label: 'List', kind: 'box', inside: 'box' },
     item: { label: 'Item', kind: 'box', inside: 'list' },
-    link: { label: 'Link', kind: 'label', inside: 'item', host: 'link', states: ['selected', 'hover', 'focus', 'pressed'] },
+    link: {
+      label: 'Link',
+      kind: 'label',
+      inside: 'item',
+      host: 'link',
+      states: ['selected', 'hover', 'focus', 'pressed'],
+    },
   },
   axes: ['look'],
   holds: null,
@@ -41,7 +47,17 @@ export const navigation = element({
         { part: 'list' },
         ...context
           .pages()
-          .map(page => h('li', { part: 'item' }, h('a', { part: 'link', href: page.href, 'aria-current': page.current ? 'page' : null }, page.title))),
+          .map(page =>
+            h(
+              'li',
+              { part: 'item' },
+              h(
+                'a',
+                { part: 'link', href: page.href, 'aria-current': page.current ? 'page' : null },
+                page.title,
+              ),
+            ),
+          ),
       ),
     ),
 });

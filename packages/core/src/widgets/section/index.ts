@@ -1,35 +1,36 @@
-import { type ElementType, element, programStyles } from '../kit/element.ts';
 import { sides } from '../kit/baseline.ts';
+import { type ElementType, element, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
 
-const make = (name: string, label: string, tag: string, padding: string): ElementType => element({
-  name,
-  label,
-  family: 'structure',
-  parts: {
-    box: { label: 'Section', kind: 'box' },
-    inner: { label: 'Column', kind: 'box', inside: 'box' },
-  },
-  axes: ['width', 'padding'],
-  holds: 'inner',
-  program: programStyles({
-    'box/color': 'role.text',
-    'box/backgroundColor': 'role.surface',
-    'box/display': 'block',
-    ...sides('box', 'padding', [padding, '1.5rem', padding, '1.5rem']),
-    'inner/display': 'flex',
-    'inner/flexDirection': 'column',
-    'inner/alignItems': 'stretch',
-    'inner/rowGap': '1.25rem',
-    'inner/columnGap': '2rem',
-    'inner/maxWidth': '70rem',
-    'inner/marginLeft': 'auto',
-    'inner/marginRight': 'auto',
-  }),
-  content: {},
-  sample: {},
-  markup: () => h(tag, { part: 'box' }, h('div', { part: 'inner' }, CHILDREN)),
-});
+const make = (name: string, label: string, tag: string, padding: string): ElementType =>
+  element({
+    name,
+    label,
+    family: 'structure',
+    parts: {
+      box: { label: 'Section', kind: 'box' },
+      inner: { label: 'Column', kind: 'box', inside: 'box' },
+    },
+    axes: ['width', 'padding'],
+    holds: 'inner',
+    program: programStyles({
+      'box/color': 'role.text',
+      'box/backgroundColor': 'role.surface',
+      'box/display': 'block',
+      ...sides('box', 'padding', [padding, '1.5rem', padding, '1.5rem']),
+      'inner/display': 'flex',
+      'inner/flexDirection': 'column',
+      'inner/alignItems': 'stretch',
+      'inner/rowGap': '1.25rem',
+      'inner/columnGap': '2rem',
+      'inner/maxWidth': '70rem',
+      'inner/marginLeft': 'auto',
+      'inner/marginRight': 'auto',
+    }),
+    content: {},
+    sample: {},
+    markup: () => h(tag, { part: 'box' }, h('div', { part: 'inner' }, CHILDREN)),
+  });
 
 export const section = make('section', 'Section', 'section', '4rem');
 export const header = make('header', 'Header', 'div', '1rem');

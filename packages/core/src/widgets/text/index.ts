@@ -10,7 +10,13 @@ export const text = element({
   parts: {
     box: { label: 'Text', kind: 'box' },
     paragraph: { label: 'Paragraph', kind: 'text', inside: 'box' },
-    link: { label: 'Link', kind: 'label', inside: 'paragraph', host: 'link', states: ['hover', 'focus', 'pressed', 'selected'] },
+    link: {
+      label: 'Link',
+      kind: 'label',
+      inside: 'paragraph',
+      host: 'link',
+      states: ['hover', 'focus', 'pressed', 'selected'],
+    },
   },
   axes: ['look'],
   holds: null,
@@ -35,7 +41,12 @@ export const text = element({
     ],
   },
   markup: (content, context) =>
-    h('div', { part: 'box' }, ...rich(content, 'text').map(runs => h('p', { part: 'paragraph' }, ...runsToNodes(runs, context, 'link')))),
+    h(
+      'div',
+      { part: 'box' },
+      ...rich(content, 'text').map(runs =>
+        h('p', { part: 'paragraph' }, ...runsToNodes(runs, context, 'link')),
+      ),
+    ),
   summary: content => plainOf(rich(content, 'text')),
 });
-

@@ -1,0 +1,80 @@
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { build } from './lib/build.mjs';
+import { ROOT } from './lib/paths.mjs';
+
+/** Steps in order; a name on the command line picks one or more of them. */
+const bin = name => join(ROOT, 'node_modules/.bin', name);
+const tsc = join(ROOT, 'node_modules/typescript7/bin/tsc');
+const jest = project => [
+  process.execPath,
+  [
+    '--experimental-vm-modules',
+    '--no-warnings',
+    join(ROOT, 'node_modules/jest/bin/jest.js'),
+    '--selectProjects',
+    project,
+    '--ci',
+  ],
+];
+
+const STEPS = [
+  [
+    'types',
+    ...['packages/core', 'apps/server', 'apps/web', 'e2e'].map(project => [
+      process.execPath,
+      [tsc, '-p', project],
+    ]),
+  ],
+  ['lint', [bin('biome'), ['ci', '--error-on-warnings', '.']]],
+  ['core', jest('core')],
+  ['server', jest('server')],
+  ['web', jest('web')],
+  ['e2e', jest('e2e')],
+];
+
+const wanted = process.argv.slice(2);
+const unknown = wanted.filter(name => !STEPS.some(([step]) => step === name));
+if (unknown.length > 0) {
+  console.error(`./cove test takes ${STEPS.map(([step]) => step).join(', ')}, not ${unknown.join(', ')}.`);
+  process.exit(2);
+}
+
+const totals = { passed: 0, failed: 0 };
+
+/** Runs one command, showing what it says, and counts the tests it tells of. */
+function run([file, args]) {
+  return new Promise(resolve => {
+    const child = spawn(file, args, {
+      cwd: ROOT,
+      env: { ...process.env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings', FORCE_COLOR: '0' },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    let text = '';
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', data => {
+        text += data;
+        process.stdout.write(data);
+      });
+    child.on('close', code => {
+      const line = /^Tests:(.*)$/m.exec(text)?.[1] ?? '';
+      for (const key of ['passed', 'failed'])
+        totals[key] += Number(new RegExp(`(\\d+) ${key}`).exec(line)?.[1] ?? 0);
+      resolve(code === 0);
+    });
+  });
+}
+
+let good = true;
+for (const [name, ...commands] of STEPS) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  console.log(`\n— ${name}`);
+  const began = Date.now();
+  if (name === 'e2e') build();
+  for (const command of commands) good = (await run(command)) && good;
+  console.log(`— ${name} took ${((Date.now() - began) / 1000).toFixed(1)} s`);
+}
+// A step can fail without a failing test: types or lint.
+if (!good && totals.failed === 0) totals.failed = 1;
+console.log(`\n${totals.passed} passed, ${totals.failed} failed`);
+process.exit(good ? 0 : 1);
