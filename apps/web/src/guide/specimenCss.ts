@@ -9,7 +9,8 @@ const FACES = `${face('Hanken Grotesk Variable', grotesque)}${face('Sometype Mon
 export const SPECIMEN_CSS = `
 :root{--paper:oklch(.99 0 0);--ground:oklch(.945 0 0);--hair:oklch(.875 0 0);--ink:oklch(.24 0 0);--muted:oklch(.48 0 0);--teal:oklch(.43 .075 205)}
 @media (prefers-color-scheme:dark){:root{--paper:oklch(.23 0 0);--ground:oklch(.185 0 0);--hair:oklch(.34 0 0);--ink:oklch(.93 0 0);--muted:oklch(.7 0 0);--teal:oklch(.78 .085 200)}}
-html,body{margin:0;background:var(--ground);color:var(--ink);font:13px/1.4 "Hanken Grotesk Variable",system-ui,sans-serif}
+html,body{margin:0;background:var(--ground);color:var(--ink)}
+body{font:13px/1.4 "Hanken Grotesk Variable",system-ui,sans-serif}
 ${FACES}
 .grid{min-width:calc(96px + var(--columns)*var(--least))}
 .row{display:grid;grid-template-columns:96px repeat(var(--columns),minmax(var(--least),1fr));border-bottom:1px solid var(--hair);content-visibility:auto;contain-intrinsic-size:auto 96px}

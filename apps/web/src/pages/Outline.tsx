@@ -52,7 +52,7 @@ function dropEdits(site: Site, id: Id, { over, where }: Drop): Edit[] | null {
 /** The page as a tree: picked, walked and moved by pointer and by keys. */
 export function Outline({ site, page, picked, onPick, onKey, onMove }: Props) {
   const rows = useMemo(() => outlineRows(site, page), [site, page]);
-  const list = useRef<HTMLUListElement>(null);
+  const list = useRef<HTMLDivElement>(null);
   const [drop, setDrop] = useState<Drop | null>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
 
@@ -89,7 +89,7 @@ export function Outline({ site, page, picked, onPick, onKey, onMove }: Props) {
         if (edits) onMove(edits);
       }}
     >
-      <ul ref={list} aria-label="On this page">
+      <div ref={list} role="tree" aria-label="On this page">
         {rows.map((row, i) => (
           <Row
             key={row.node.id}
@@ -106,7 +106,7 @@ export function Outline({ site, page, picked, onPick, onKey, onMove }: Props) {
             }}
           />
         ))}
-      </ul>
+      </div>
     </DndContext>
   );
 }
@@ -138,31 +138,39 @@ function Row({
           ? 'outline-2 outline-teal -outline-offset-2'
           : '';
   return (
-    <li role="none">
-      <div
-        ref={element => {
-          draggable.setNodeRef(element);
-          droppable.setNodeRef(element);
-        }}
-        {...draggable.listeners}
-        role="treeitem"
-        aria-level={depth + 1}
-        aria-selected={picked}
-        aria-label={`${label}, ${kind}${knots > 0 ? `, ${knots} knots` : ''}`}
-        tabIndex={reachable ? 0 : -1}
-        onClick={onPick}
-        onKeyDown={onKeyDown}
-        className={`flex h-[25px] cursor-default items-center gap-2 pr-3.5 -outline-offset-2! ${picked ? 'bg-wash font-semibold text-teal' : 'hover:bg-ground'} ${draggable.isDragging ? 'opacity-40' : ''} ${line}`}
-        style={{ paddingLeft: 14 + depth * 12 }}
+    <div
+      ref={element => {
+        draggable.setNodeRef(element);
+        droppable.setNodeRef(element);
+      }}
+      {...draggable.listeners}
+      role="treeitem"
+      aria-level={depth + 1}
+      aria-selected={picked}
+      tabIndex={reachable ? 0 : -1}
+      onClick={onPick}
+      onKeyDown={onKeyDown}
+      className={`flex h-[25px] cursor-default items-center gap-2 pr-3.5 -outline-offset-2! ${picked ? 'bg-wash font-semibold text-teal' : 'hover:bg-ground'} ${draggable.isDragging ? 'opacity-40' : ''} ${line}`}
+      style={{ paddingLeft: 14 + depth * 12 }}
+    >
+      <span className="truncate">{label}</span>
+      <span className="sr-only">, </span>
+      <span
+        className={
+          label === kind || (node.kind === 'section' && node.area === 'main')
+            ? 'sr-only'
+            : 'shrink-0 text-small font-normal text-muted lowercase'
+        }
       >
-        <span className="truncate">{label}</span>
-        {label !== kind && (
-          <span className="shrink-0 text-small font-normal text-muted">
-            {node.kind === 'section' && node.area === 'main' ? '' : kind.toLowerCase()}
-          </span>
-        )}
-        {knots > 0 && <span className="ml-auto text-small font-normal text-madder">{knots}</span>}
-      </div>
-    </li>
+        {kind}
+      </span>
+      {knots > 0 && (
+        <>
+          <span className="sr-only">, </span>
+          <span className="ml-auto text-small font-normal text-madder">{knots}</span>
+          <span className="sr-only">{knots === 1 ? ' knot' : ' knots'}</span>
+        </>
+      )}
+    </div>
   );
 }

@@ -115,10 +115,11 @@ export class SiteSession {
   }
 
   /** Makes edits: at once here, then on the server. Says why not where an invariant forbids it. */
-  commit(edits: readonly Edit[], label: string): Result<Site> {
+  commit(wanted: readonly Edit[], label: string): Result<Site> {
     const shown = this.preview;
     this.preview = null;
     const base = this.draft();
+    const edits = wanted.filter(edit => altersSomething(base, edit));
     if (edits.length === 0) {
       if (shown) this.publish(base, touchedBy(shown));
       return { ok: true, value: base };
@@ -325,6 +326,17 @@ export class SiteSession {
     });
     this.events = events;
   }
+}
+
+/** False for setting a path to what it is already. */
+function altersSomething(site: Site, edit: Edit): boolean {
+  if (edit.op !== 'set') return true;
+  const [field, key] = edit.path;
+  const record = getRecord(site, edit.id);
+  const whole: unknown = record && Reflect.get(record, field);
+  const now: unknown =
+    key === undefined || typeof whole !== 'object' || whole === null ? whole : Reflect.get(whole, key);
+  return JSON.stringify(now) !== JSON.stringify(edit.value);
 }
 
 const touchedBy = (edits: readonly Edit[]): Set<Id> =>

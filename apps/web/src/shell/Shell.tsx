@@ -56,12 +56,12 @@ export function Shell() {
   return (
     <div className="grid h-full grid-rows-[48px_1fr]">
       <header className="grid grid-cols-[1fr_auto_1fr] items-center border-b border-hair bg-paper px-4">
-        <p className="flex items-baseline gap-2 truncate">
+        <h1 className="flex items-baseline gap-2 truncate text-base font-normal">
           <NavLink to="/" className="truncate text-[14px] font-semibold hover:underline" title="All sites">
             {name}
           </NavLink>
           <span className="text-muted">draft</span>
-        </p>
+        </h1>
         <nav aria-label="Stations" className="relative h-full">
           <ol className="flex h-full gap-14">
             {STATIONS.map(({ path, label }) => (

@@ -204,18 +204,22 @@ export function threadOf(site: Site, scope: Scope, asked: Asked): Thread {
   };
 }
 
-/** CSS text of every property that somebody sets on a part, references followed to their end. */
+/**
+ * CSS text of every property that somebody sets on a part, references followed to their end. An element can be in several
+ * states at once; of those, the strongest that has a value wins.
+ */
 export function computedStyles(
   site: Site,
   scope: Scope,
   part: string,
-  state: State,
+  states: readonly State[],
   width: Width,
+  viewportUnit = '1vw',
 ): Map<PropertyName, string> {
-  const context = literalContext(site, scope);
+  const context = literalContext(site, scope, viewportUnit);
   const found = new Map<PropertyName, string>();
   for (const [property, list] of contributionsTo(site, scope, part)) {
-    const best = winner(list, state, width);
+    const best = list.findLast(it => it.on && states.some(state => applies(it, state, width)));
     if (best) found.set(property, printDeclaration(propertyOf(property), best.value, context));
   }
   return found;

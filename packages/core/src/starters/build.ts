@@ -124,6 +124,11 @@ export class SiteBuilder {
     });
   }
 
+  variantRule(variant: string, place: Place, typed: Typed): void {
+    const record = { kind: 'variantRule', variant, place } as const;
+    this.records.push({ id: placedId(record), ...record, styles: this.styles(typed) });
+  }
+
   preset(id: string, name: string, typed: Typed): void {
     this.records.push({
       id,

@@ -1,0 +1,209 @@
+import {
+  computedStyles,
+  hostOf,
+  nodeScope,
+  type PageRecord,
+  PROPERTIES,
+  pageScope,
+  partOf,
+  printHtml,
+  propertyOf,
+  renderCell,
+  type Scope,
+  type Site,
+  type SpecimenColumn,
+  type State,
+  samplesIn,
+  specimenRows,
+  specimenScope,
+  statesOf,
+  viewportOf,
+  type Width,
+} from '@cove/core';
+import type { CDPSession, Page } from 'puppeteer-core';
+
+/** An element as it was found: whose part it is, and whether it is the current one of several. */
+interface Found {
+  node: string | null;
+  part: string;
+  row: string | null;
+  variants: string | null;
+  selected: boolean;
+}
+
+export interface Difference {
+  element: string;
+  property: string;
+  browser: string;
+  core: string;
+}
+
+const CSS_NAMES = PROPERTIES.map(row => row.css);
+const PSEUDO: Partial<Record<State, string>> = { hover: 'hover', focus: 'focus-visible', pressed: 'active' };
+
+/** What the core holds of an element, as inline text; what nobody sets is set back to what CSS gives. */
+function inline(
+  site: Site,
+  scope: Scope,
+  part: string,
+  states: readonly State[],
+  width: Width,
+  viewportUnit: string,
+): Record<string, string> {
+  const values = Object.fromEntries(CSS_NAMES.map(name => [name, 'unset']));
+  for (const [property, text] of computedStyles(site, scope, part, states, width, viewportUnit))
+    values[propertyOf(property).css] = text;
+  return values;
+}
+
+const statesAt = (scope: Scope, part: string, state: State, selected: boolean): State[] => {
+  const known = statesOf(scope.element, part);
+  return [
+    'rest',
+    ...(selected && known.includes('selected') ? (['selected'] as const) : []),
+    ...(state !== 'rest' && known.includes(state) ? [state] : []),
+  ];
+};
+
+/** Elements of parts, in the order of the document. */
+const findParts = (page: Page): Promise<Found[]> =>
+  page.$$eval('[data-part]', elements =>
+    elements.map(element => ({
+      node: element.closest('[data-node]')?.getAttribute('data-node') ?? null,
+      part: element.getAttribute('data-part') ?? '',
+      row: element.closest('[data-row]')?.getAttribute('data-row') ?? null,
+      variants: element.closest('[data-variants]')?.getAttribute('data-variants') ?? null,
+      selected: element.hasAttribute('aria-current'),
+    })),
+  );
+
+/** Sets the core's values inline on each element in turn; whatever changes then is a difference. */
+const compare = (
+  page: Page,
+  wanted: (Record<string, string> | null)[],
+  labels: string[],
+): Promise<Difference[]> =>
+  page.evaluate(
+    (wanted, labels, names) => {
+      const differences: { element: string; property: string; browser: string; core: string }[] = [];
+      const elements = [...document.querySelectorAll<HTMLElement>('[data-part]')];
+      for (const [i, element] of elements.entries()) {
+        const values = wanted[i];
+        if (!values) continue;
+        const style = getComputedStyle(element);
+        const before = names.map(name => style.getPropertyValue(name));
+        const kept = element.getAttribute('style');
+        for (const [name, text] of Object.entries(values)) element.style.setProperty(name, text);
+        for (const [k, name] of names.entries()) {
+          const after = style.getPropertyValue(name);
+          if (after !== before[k])
+            differences.push({
+              element: labels[i] ?? '',
+              property: name,
+              browser: before[k] ?? '',
+              core: `${values[name]} → ${after}`,
+            });
+        }
+        if (kept === null) element.removeAttribute('style');
+        else element.setAttribute('style', kept);
+      }
+      return differences.slice(0, 40);
+    },
+    wanted,
+    labels,
+    CSS_NAMES,
+  );
+
+/** Forces a pseudo-class on every element that a widget's part can host it on. */
+async function force(cdp: CDPSession, state: State, indices: readonly number[]): Promise<void> {
+  const { root } = await cdp.send('DOM.getDocument', { depth: 0 });
+  const { nodeIds } = await cdp.send('DOM.querySelectorAll', {
+    nodeId: root.nodeId,
+    selector: '[data-part]',
+  });
+  const pseudo = PSEUDO[state];
+  const wanted = new Set(indices);
+  for (const [i, nodeId] of nodeIds.entries())
+    if (wanted.has(i))
+      await cdp.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: pseudo ? [pseudo] : [] });
+}
+
+/** A machine without a mouse never matches (hover: hover), and Chromium cannot be told to; what it guards is compared all the same. */
+export const withPointer = (html: string): string => html.replaceAll('@media (hover:hover)', '@media all');
+const still = '<style>*{transition-property:none!important}</style>';
+
+/** A page of a site in the browser against what the core computes, in one state. `html` may have been tampered with. */
+export async function comparePage(
+  page: Page,
+  cdp: CDPSession,
+  site: Site,
+  record: PageRecord,
+  html: string,
+  width: Width,
+  state: State,
+): Promise<{ differences: Difference[]; compared: number }> {
+  await page.setViewport({ width: viewportOf(site)[width], height: 900 });
+  await page.setContent(withPointer(html).replace('</head>', `${still}</head>`));
+  const found = await findParts(page);
+  const scopes = found.map(({ node }) =>
+    node === null ? null : node === record.id ? pageScope(site, record) : nodeScope(site, record.id, node),
+  );
+  if (PSEUDO[state]) {
+    const hosts = found.flatMap(({ part }, i) => {
+      const scope = scopes[i];
+      return scope && statesOf(scope.element, part).includes(state) && hostOf(scope.element, part) === part
+        ? [i]
+        : [];
+    });
+    await cdp.send('DOM.enable');
+    await cdp.send('CSS.enable');
+    await force(cdp, state, hosts);
+  }
+  const wanted = found.map(({ part, selected }, i) => {
+    const scope = scopes[i];
+    return scope && partOf(scope.element, part)
+      ? inline(site, scope, part, statesAt(scope, part, state, selected), width, '1vw')
+      : null;
+  });
+  const differences = await compare(
+    page,
+    wanted,
+    found.map(({ node, part }) => `${node} ${part} ${state} ${width}`),
+  );
+  return { differences, compared: wanted.filter(it => it !== null).length };
+}
+
+/** One column of the specimen against the core: nothing but its own attributes says which width and state it is in. */
+export async function compareColumn(
+  page: Page,
+  site: Site,
+  column: SpecimenColumn,
+  styles: string,
+): Promise<{ differences: Difference[]; compared: number }> {
+  const rows = specimenRows(site);
+  const cells = rows.map(row => printHtml(renderCell(site, row, column, row.element.sample, () => '')));
+  await page.setViewport({ width: 1280, height: 900 });
+  await page.setContent(
+    `<!doctype html><head><style>${styles}</style>${still}</head><body>${cells.join('')}</body>`,
+  );
+  const found = await findParts(page);
+  const unit = `${viewportOf(site)[column.width] / 100}px`;
+  const scopes = found.map(({ row: id, variants }) => {
+    const row = rows.find(it => it.id === id);
+    const worn = row && samplesIn(site, row).find(it => Object.values(it).join(' ') === variants);
+    return row && worn ? specimenScope(row.element, column.scheme, worn) : null;
+  });
+  const wanted = found.map(({ part, selected }, i) => {
+    const scope = scopes[i];
+    if (!scope) return null;
+    // In the sheet only a forced state counts, so what merely is the current one of several stays at rest.
+    const states = statesAt(scope, part, column.state, selected && column.state === 'selected');
+    return inline(site, scope, part, states, column.width, unit);
+  });
+  const differences = await compare(
+    page,
+    wanted,
+    found.map(({ row, part }) => `${row} ${part} ${column.state} ${column.width}`),
+  );
+  return { differences, compared: wanted.filter(it => it !== null).length };
+}

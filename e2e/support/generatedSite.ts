@@ -1,0 +1,228 @@
+import {
+  ELEMENTS,
+  type PartKind,
+  PROPERTIES,
+  type PropertyRow,
+  partNames,
+  partOf,
+  printSlot,
+  type Site,
+  STATES,
+  type State,
+  statesOf,
+  WIDGETS,
+  WIDTHS,
+} from '@cove/core';
+import { SiteBuilder } from '@cove/core/starters';
+import { type Random, seeded } from '../../packages/core/test/support/random.ts';
+
+const KINDS: readonly PartKind[] = ['box', 'heading', 'text', 'label', 'icon', 'picture'];
+
+/** A value that the property takes, as a person would type it. */
+function typed(row: PropertyRow, random: Random): string {
+  const options: string[] = [...(row.keywords ?? [])];
+  const within = (low: number, high: number) =>
+    Math.max(
+      row.min ?? low,
+      Math.min(row.max ?? high, low + Math.round(random.next() * (high - low) * 100) / 100),
+    );
+  for (const type of row.accepts) {
+    if (type === 'color')
+      options.push(
+        'role.accent',
+        'role.text',
+        '{color.c.one}',
+        '{color.c.two}',
+        '{color.c.tinted}',
+        'tint({color.c.one}, 30%)',
+        `oklch(${random.next().toFixed(2)} 0.1 ${random.int(360)})`,
+      );
+    else if (type === 'dimension')
+      options.push(
+        '{size.s.small}',
+        '{size.s.grown}',
+        'times({size.s.small}, 3)',
+        `${within(0, 3)}rem`,
+        `${within(0, 20)}px`,
+        `${within(0, 4)}vw`,
+      );
+    else if (type === 'fluid') options.push('{size.s.fluid}', '0.5rem .. 2rem');
+    else if (type === 'number')
+      options.push(
+        row.name === 'gridColumns'
+          ? String(1 + random.int(4))
+          : row.name === 'fontWeight'
+            ? String(100 * (1 + random.int(9)))
+            : String(within(0.1, 2)),
+      );
+    else if (type === 'duration') options.push('{duration.m.quick}', `${random.int(400)}ms`);
+    else if (type === 'cubicBezier') options.push('cubic-bezier(0.2, 0, 0.1, 1)');
+    else if (type === 'fontFamily') options.push('{voice.v.body}', 'Figtree, sans-serif');
+    else if (type === 'shadow')
+      options.push('0 2px 8px {color.c.one}', '0 1px 2px role.accent', '{shadow.x.lift}');
+  }
+  return random.pick(options);
+}
+
+const LINED = PROPERTIES.filter(row => row.name !== 'display');
+
+function randomStyles(
+  random: Random,
+  count: number,
+  parts: readonly string[],
+  states: (part: string) => readonly State[],
+): Record<string, string> {
+  const styles: Record<string, string> = {};
+  for (let i = 0; i < count; i++) {
+    const part = random.pick(parts);
+    const row = random.pick(LINED);
+    const state = random.int(3) === 0 ? random.pick(['rest', ...states(part)] as const) : 'rest';
+    const width = random.int(3) === 0 ? random.pick(WIDTHS) : 'wide';
+    styles[printSlot({ part, state, width, property: row.name })] = typed(row, random);
+  }
+  return styles;
+}
+
+/** A site in which every origin speaks at random: all elements, places, states, widths, presets in order, rebindings. */
+export function generatedSite(seed: number): Site {
+  const random = seeded(seed);
+  const b = new SiteBuilder();
+  b.token('color', 'c-one', 'c', 'One', `oklch(0.5 0.12 ${random.int(360)})`);
+  b.token('color', 'c-two', 'c', 'Two', '{color.c.one}');
+  b.token('color', 'c-tinted', 'c', 'Tinted', 'mix({color.c.one}, {color.c.two}, 40%)');
+  b.token('color', 'c-pale', 'c', 'Pale', 'tint({color.c.one}, 85%)');
+  b.token('dimension', 's-small', 's', 'Small', '0.75rem');
+  b.token('dimension', 's-grown', 's', 'Grown', 'times({size.s.small}, 2)');
+  b.token('dimension', 's-fluid', 's', 'Fluid', '0.8rem .. 1.6rem');
+  b.token('number', 'ratio', 's', 'Ratio', '1.2');
+  b.token('duration', 'm-quick', 'm', 'Quick', '90ms');
+  b.token('fontFamily', 'v-body', 'v', 'Body', 'Literata, serif');
+  b.token('shadow', 'x-lift', 'x', 'Lift', '0 3px 9px {color.c.two}');
+  b.scheme('pale', 'Pale', 'light', { surface: 'c-pale', text: 'c-one', accent: 'c-two' });
+  b.scheme('full', 'Full', 'dark', { surface: 'c-one', text: 'c-pale', accent: 'c-tinted', link: 'c-pale' });
+  b.settings({
+    name: 'Generated',
+    language: 'en',
+    home: 'home',
+    defaultScheme: 'pale',
+    mediumTo: 960,
+    narrowTo: 600,
+    fluidFrom: 360,
+    fluidTo: 1280,
+    textBase: 's-fluid',
+    textRatio: 'ratio',
+  });
+  b.textStyle('style', 'Style', {
+    '/fontSize': '{size.s.fluid}',
+    '/fontWeight': 650,
+    '@narrow/fontSize': '0.7rem',
+    '@medium/letterSpacing': '0.02em',
+  });
+
+  for (const element of ELEMENTS) {
+    const parts = partNames(element);
+    const states = (part: string) => statesOf(element, part);
+    b.default(element.name, {
+      ...randomStyles(random, 8, parts, states),
+      [`${random.pick(parts)}/textStyle`]: 'style',
+    });
+    for (const place of [
+      { type: 'pageKind', pageKind: 'page' },
+      { type: 'area', area: 'main' },
+      { type: 'scheme', scheme: 'full' },
+    ] as const)
+      if (random.int(2)) b.default(element.name, randomStyles(random, 3, parts, states), place);
+    for (const axis of element.axes)
+      for (const n of [1, 2])
+        b.variant(
+          `${element.name}-${axis}-${n}`,
+          element.name,
+          axis,
+          `${axis} ${n}`,
+          randomStyles(random, 4, parts, states),
+        );
+  }
+  for (const element of ELEMENTS) {
+    const styles = () => randomStyles(random, 3, partNames(element), part => statesOf(element, part));
+    for (const place of [
+      { type: 'branch', page: 'home' },
+      { type: 'branch', page: 'second' },
+      { type: 'page', page: 'home' },
+      { type: 'section', section: 'two' },
+    ] as const) {
+      if (random.int(3) === 0) b.default(element.name, styles(), place);
+      for (const axis of element.axes)
+        if (random.int(4) === 0) b.variantRule(`${element.name}-${axis}-1`, place, styles());
+    }
+  }
+  const presets = ['pa', 'pb', 'pc', 'pd'];
+  for (const id of presets)
+    b.preset(
+      id,
+      id,
+      randomStyles(random, 7, KINDS, kind =>
+        STATES.filter(state =>
+          ELEMENTS.some(element =>
+            partNames(element).some(
+              part => partOf(element, part)?.kind === kind && statesOf(element, part).includes(state),
+            ),
+          ),
+        ),
+      ),
+    );
+
+  const rebind = () =>
+    random.int(2)
+      ? {
+          'c-one': {
+            type: 'color',
+            value: { space: 'oklch', coords: [0.4, 0.15, random.int(360)], alpha: 1 },
+          } as const,
+        }
+      : {};
+  const worn = () => presets.filter(() => random.int(3) === 0).sort(() => random.next() - 0.5);
+  const variants = (element: { name: string; axes: readonly string[] }) =>
+    Object.fromEntries(
+      element.axes
+        .filter(() => random.int(2))
+        .map(axis => [axis, `${element.name}-${axis}-${1 + random.int(2)}`]),
+    );
+  let made = 0;
+  const fill = (parent: string, depth: number) => {
+    for (const element of WIDGETS.filter(
+      it => depth === 0 || it.name === 'group' || it.name === 'button' || it.name === 'text',
+    )) {
+      const id = `w${++made}`;
+      b.widget(id, parent, element.name, element.sample, {
+        variants: variants(element),
+        wears: worn(),
+        styles: random.int(2)
+          ? randomStyles(random, 4, partNames(element), part => statesOf(element, part))
+          : {},
+      });
+      // Each that holds others is nested in itself.
+      if (element.holds !== null && depth < 2) fill(id, depth + 1);
+    }
+  };
+  b.page('home', '', 'Home', '', { rebind: rebind() });
+  b.page('second', 'second', 'Second', '', { parent: 'home' });
+  for (const [id, parent, area] of [
+    ['top', 'settings', 'header'],
+    ['one', 'home', 'main'],
+    ['two', 'home', 'main'],
+    ['three', 'second', 'main'],
+  ] as const) {
+    const element = ELEMENTS.find(it => it.name === (area === 'main' ? 'section' : area));
+    if (!element) continue;
+    b.section(id, parent, id, {
+      area,
+      ...(random.int(2) && { scheme: 'full' }),
+      variants: variants(element),
+      wears: worn(),
+      styles: randomStyles(random, 3, partNames(element), part => statesOf(element, part)),
+      rebind: rebind(),
+    });
+    fill(id, 0);
+  }
+  return b.site();
+}

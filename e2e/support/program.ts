@@ -1,0 +1,165 @@
+import type { ElementHandle, Frame, Page } from 'puppeteer-core';
+
+const required = (name: string): string => {
+  const value = process.env[name];
+  if (!value) throw new Error(`${name} is not set; the tests’ set-up did not run`);
+  return value;
+};
+export const PROGRAM = required('COVE_TEST_PROGRAM');
+export const SITES = required('COVE_TEST_SITES');
+
+/** Waits until something holds, asking again and again. */
+export async function until<T>(
+  ask: () => Promise<T>,
+  holds: (value: T) => boolean,
+  what: string,
+): Promise<T> {
+  const end = Date.now() + 8000;
+  let value = await ask();
+  while (!holds(value)) {
+    if (Date.now() > end)
+      throw new Error(
+        `${what}; it is ${typeof value === 'string' || Array.isArray(value) ? JSON.stringify(value) : String(value)}`,
+      );
+    await new Promise(resolve => setTimeout(resolve, 40));
+    value = await ask();
+  }
+  return value;
+}
+
+/** Words for what one does in the program. */
+export class Walker {
+  constructor(readonly page: Page) {}
+
+  async enterDemo(): Promise<void> {
+    await this.page.goto(PROGRAM);
+    await this.click('Enter the demo');
+    await this.frame('Specimen');
+  }
+
+  async open(path: string): Promise<void> {
+    await this.page.goto(`${PROGRAM}/sites/tolvane/${path}`);
+  }
+
+  private locator(name: string, role?: string) {
+    return this.page.locator(`::-p-aria([name="${name}"]${role ? `[role="${role}"]` : ''})`).setTimeout(8000);
+  }
+
+  /** Clicks what bears this name. */
+  async click(name: string, role?: string): Promise<void> {
+    await this.locator(name, role).click();
+  }
+
+  /** The document in a frame of the program, once it holds something. */
+  async frame(title: string): Promise<Frame> {
+    const handle = await this.page.waitForSelector(`iframe[title="${title}"]`);
+    const frame = await handle?.contentFrame();
+    if (!frame) throw new Error(`no frame ${title}`);
+    await frame.waitForSelector('[data-part]');
+    return frame;
+  }
+
+  /** Writes into a field in place of what stands there. */
+  async type(name: string, text: string, finish: 'Enter' | null = 'Enter'): Promise<void> {
+    await this.locator(name, 'textbox').click({ count: 3 });
+    await this.page.keyboard.type(text);
+    if (finish) await this.page.keyboard.press(finish);
+  }
+
+  async choose(name: string, option: string): Promise<void> {
+    const offered = async () => {
+      const list = await this.locator(name, 'combobox').waitHandle();
+      const value = await list.evaluate(
+        (element, wanted) =>
+          element instanceof HTMLSelectElement
+            ? ([...element.options].find(it => it.textContent === wanted)?.value ?? null)
+            : null,
+        option,
+      );
+      return { list: list as ElementHandle<HTMLSelectElement>, value };
+    };
+    const { list, value } = await until(offered, it => it.value !== null, `${name} should offer ${option}`);
+    await list.select(value ?? '');
+  }
+
+  /** A row of the outline whose text begins so; once it is there, and picked where that is asked. */
+  async row(label: string, picked = false): Promise<ElementHandle<HTMLElement>> {
+    const handle = await this.page.waitForFunction(
+      (start, mustBePicked) =>
+        [...document.querySelectorAll<HTMLElement>('[role=treeitem]')].find(
+          it => it.textContent.startsWith(start) && (!mustBePicked || it.ariaSelected === 'true'),
+        ) ?? false,
+      {},
+      label,
+      picked,
+    );
+    return handle as ElementHandle<HTMLElement>;
+  }
+
+  /** Where a point of the page in the canvas is on the screen: the frame is drawn smaller, which the driver does not reckon with. */
+  async onCanvas(x: number, y: number): Promise<{ x: number; y: number }> {
+    const frame = await this.frame('Page');
+    const box = await (await this.page.$('iframe[title=Page]'))?.boundingBox();
+    if (!box) throw new Error('no canvas');
+    const scale = box.width / (await frame.evaluate(() => innerWidth));
+    return { x: box.x + x * scale, y: box.y + y * scale };
+  }
+
+  async clickOnCanvas(selector: string, count = 1): Promise<void> {
+    const frame = await this.frame('Page');
+    const at = await frame.$eval(selector, element => {
+      element.scrollIntoView({ block: 'center' });
+      const { x, y, width, height } = element.getBoundingClientRect();
+      return { x: x + Math.min(width / 2, 60), y: y + height / 2 };
+    });
+    const { x, y } = await this.onCanvas(at.x, at.y);
+    await this.page.mouse.click(x, y, { count });
+  }
+
+  /** Searches the bench for a property. */
+  async find(words: string): Promise<void> {
+    await this.locator('Find a property', 'searchbox').click({ count: 3 });
+    await this.page.keyboard.type(words);
+  }
+
+  style(frame: Frame, selector: string, property: string): Promise<string> {
+    return frame.$eval(
+      selector,
+      (element, name) => getComputedStyle(element).getPropertyValue(name),
+      property,
+    );
+  }
+
+  /** Waits until a style is (or is no longer) something. */
+  async styleIs(
+    frame: Frame,
+    selector: string,
+    property: string,
+    wanted: string | ((value: string) => boolean),
+  ): Promise<string> {
+    const holds = typeof wanted === 'string' ? (value: string) => value === wanted : wanted;
+    return until(
+      () => this.style(frame, selector, property).catch(() => 'nothing there'),
+      holds,
+      `${property} of ${selector} should be ${wanted}`,
+    );
+  }
+
+  async kept(): Promise<void> {
+    await this.page.waitForFunction(() =>
+      [...document.querySelectorAll('output')].some(it => it.textContent === 'All kept'),
+    );
+  }
+
+  text(): Promise<string> {
+    return this.page.evaluate(() => document.body.textContent ?? '');
+  }
+
+  async says(words: string): Promise<void> {
+    await until(
+      () => this.text(),
+      text => text.includes(words),
+      `the page should say “${words}”`,
+    );
+  }
+}

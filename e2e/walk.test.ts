@@ -1,0 +1,429 @@
+import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import axe from 'axe-core';
+import type { Browser, Frame } from 'puppeteer-core';
+import { launch } from './support/browser.ts';
+import { PROGRAM, SITES, until, Walker } from './support/program.ts';
+
+jest.setTimeout(40_000);
+
+let browser: Browser;
+let walker: Walker;
+const errors: string[] = [];
+beforeAll(async () => {
+  browser = await launch();
+  const page = await browser.newPage();
+  page.on('pageerror', error => errors.push(String(error)));
+  page.on('console', message => {
+    if (message.type() === 'error' && !message.text().includes('401')) errors.push(message.text());
+  });
+  walker = new Walker(page);
+  await walker.enterDemo();
+});
+afterAll(() => browser.close());
+
+const pressOn = async (frame: Frame, selector: string, key: 'Enter' | 'ArrowRight' | 'ArrowDown') => {
+  await frame.$eval(selector, element => element instanceof HTMLElement && element.focus());
+  await walker.page.keyboard.press(key);
+};
+
+/** axe-core on what is open; serious and lesser findings alike. */
+async function violations(): Promise<string[]> {
+  await walker.page.evaluate(axe.source);
+  return walker.page.evaluate(async () => {
+    const { violations } = await (globalThis as unknown as { axe: typeof import('axe-core') }).axe.run(
+      document,
+      { iframes: false },
+    );
+    return violations.map(it => `${it.id}: ${it.nodes.map(node => node.target.join(' ')).join(', ')}`);
+  });
+}
+
+describe('the guide', () => {
+  let sheet: Frame;
+  const button = '[data-row=button][data-column=daymark] .button-box';
+  beforeAll(async () => {
+    sheet = await walker.frame('Specimen');
+  });
+
+  it('shows every element on every scheme, then across widths and states', async () => {
+    const rows = await sheet.$$eval('.name', names => names.map(name => name.firstChild?.textContent));
+    for (const row of [
+      'Heading 1',
+      'Heading 2',
+      'Heading 3',
+      'Text',
+      'Button',
+      'Outlined',
+      'Picture',
+      'Feature',
+      'Divider',
+    ])
+      expect(rows).toContain(row);
+    expect(
+      await sheet.$$eval('[role=columnheader]', heads =>
+        heads.map(head => head.firstChild?.textContent).filter(Boolean),
+      ),
+    ).toEqual(['Daymark', 'Fog bank', 'Heather', 'Night run']);
+    await walker.click('Widths', 'radio');
+    await until(
+      () => sheet.$$eval('[role=columnheader]', heads => heads.length),
+      n => n === 4,
+      'three widths and the corner',
+    );
+    expect(
+      await walker.style(sheet, '[data-row="heading.look-h1"][data-column=narrow] h2', 'font-size'),
+    ).not.toBe(await walker.style(sheet, '[data-row="heading.look-h1"][data-column=wide] h2', 'font-size'));
+    await walker.click('States', 'radio');
+    await sheet.waitForSelector('[data-column=hover]');
+    expect(
+      await walker.style(sheet, '[data-row=button][data-column=hover] .button-box', 'background-color'),
+    ).not.toBe(
+      await walker.style(sheet, '[data-row=button][data-column=rest] .button-box', 'background-color'),
+    );
+    await walker.click('Schemes', 'radio');
+    await sheet.waitForSelector(button);
+  });
+
+  it.each([
+    ['oklch(0.5 0.1 200)', 'oklch(0.5 0.1 200)'],
+    ['rgb(10 120 90)', 'rgb(10, 120, 90)'],
+    ['hsl(200 60% 40%)', 'rgb(41, 122, 163)'],
+    ['rebeccapurple', 'rgb(102, 51, 153)'],
+    ['#6f3b8c', 'rgb(111, 59, 140)'],
+  ])('a swatch typed as %s changes all that depends on it', async (typed, shown) => {
+    await walker.click('Swatch Rope');
+    await walker.type('Value', typed);
+    await walker.styleIs(sheet, button, 'background-color', shown);
+    await walker.page.keyboard.press('Escape');
+  });
+
+  it('a wrong value keeps what was typed, says what was expected, and changes nothing', async () => {
+    await walker.click('Swatch Rope');
+    await walker.type('Value', 'mauvish');
+    await walker.says('a colour: #2a3d66, rgb(), hsl(), oklch() or a name');
+    expect(
+      await walker.page.$eval('[aria-invalid=true]', element =>
+        element instanceof HTMLInputElement ? element.value : '',
+      ),
+    ).toBe('mauvish');
+    expect(await walker.style(sheet, button, 'background-color')).toBe('rgb(111, 59, 140)');
+    await walker.page.keyboard.press('Escape');
+    await walker.page.keyboard.press('Escape');
+  });
+
+  it('a swatch dragged changes things under the hand, also one derived from it', async () => {
+    const derived = () => walker.style(sheet, '.cell', '--t-rope-deep');
+    const before = await derived();
+    await walker.click('Swatch Rope');
+    const slider = await walker.page.waitForSelector('::-p-aria([name="Lightness"][role="slider"])');
+    const box = await slider?.boundingBox();
+    if (!box) throw new Error('no slider');
+    await walker.page.mouse.move(box.x + box.width * 0.45, box.y + box.height / 2);
+    await walker.page.mouse.down();
+    await walker.page.mouse.move(box.x + box.width * 0.7, box.y + box.height / 2, { steps: 4 });
+    await until(
+      derived,
+      value => value !== before,
+      'the derived swatch should follow while the slider moves',
+    );
+    await walker.page.mouse.up();
+    await walker.page.keyboard.press('Escape');
+    await walker.kept();
+    await walker.click('Undo');
+    await until(derived, value => value === before, 'undo should bring the derived swatch back');
+  });
+
+  it('a voice, the base size and the ratio change the whole sheet', async () => {
+    const heading = '[data-row="heading.look-h1"][data-column=daymark] h2';
+    await walker.choose('Family of Heading', 'Fraunces');
+    await walker.styleIs(sheet, heading, 'font-family', value => value.startsWith('Fraunces'));
+    const size = await walker.style(sheet, heading, 'font-size');
+    await walker.type('Ratio', '1.4');
+    const larger = await walker.styleIs(sheet, heading, 'font-size', value => value !== size);
+    expect(Number.parseFloat(larger)).toBeGreaterThan(Number.parseFloat(size));
+    await walker.type('Base size', '20px');
+    await walker.styleIs(sheet, heading, 'font-size', value => value !== larger);
+    for (let i = 0; i < 3; i++) await walker.click('Undo');
+    await walker.styleIs(sheet, heading, 'font-size', size);
+  });
+
+  it('a click on a cell opens the bench, where a default is set for all', async () => {
+    await walker.page.goto(`${PROGRAM}/sites/tolvane/guide`);
+    sheet = await walker.frame('Specimen');
+    await pressOn(sheet, '[data-row=button][data-column=daymark]', 'Enter');
+    await walker.says('Elements');
+    await walker.type('Padding left', '3rem');
+    await walker.styleIs(sheet, button, 'padding-left', '48px');
+    await walker.kept();
+  });
+
+  it('has nothing that axe-core finds wrong', async () => {
+    expect(await violations()).toEqual([]);
+  });
+});
+
+describe('the pages', () => {
+  let canvas: Frame;
+  beforeAll(async () => {
+    await walker.open('pages/home');
+    canvas = await walker.frame('Page');
+  });
+  const pick = async (label: RegExp) => {
+    const rows = await walker.page.$$('[role=treeitem]');
+    for (const row of rows)
+      if (label.test((await row.evaluate(it => it.textContent)) ?? '')) return row.click();
+    throw new Error(`no row ${label}`);
+  };
+  const rows = () =>
+    walker.page.$$eval('[role=treeitem]', items => items.map(item => item.textContent ?? ''));
+  const undo = () => walker.click('Undo');
+
+  it('open at wide, medium and narrow', async () => {
+    for (const [name, width] of [
+      ['Medium', 780],
+      ['Narrow', 360],
+      ['Wide', 1280],
+    ] as const) {
+      await walker.click(name, 'radio');
+      await until(
+        () => canvas.evaluate(() => innerWidth),
+        value => value === width,
+        `the page should be ${width} px wide`,
+      );
+    }
+  });
+
+  it('a section takes another scheme and padding step', async () => {
+    await pick(/^Before you sail, Section/);
+    await walker.choose('Scheme', 'Night run');
+    await walker.styleIs(canvas, '[data-node=before]', 'background-color', 'rgb(20, 28, 48)');
+    await walker.choose('Padding', 'Roomy');
+    await walker.styleIs(canvas, '[data-node=before]', 'padding-top', '112px');
+    await undo();
+    await undo();
+    await walker.styleIs(canvas, '[data-node=before]', 'background-color', 'rgb(245, 251, 255)');
+  });
+
+  it('a value set on a widget is a knot; its thread tells what won and what it hides, and leads there', async () => {
+    await pick(/^Book a crossing, Button/);
+    await walker.type('Padding left', '5rem');
+    await walker.styleIs(canvas, '[data-node=book]', 'padding-left', '80px');
+    expect((await rows()).find(it => it.startsWith('Book a crossing'))).toContain('1 knot');
+    await walker.click('Knot of Padding left: where its value comes from');
+    await walker.says('own: Book a crossing');
+    await walker.says('variant Large');
+    await walker.says('a nearer origin won');
+    await walker.click('Reset');
+    await walker.styleIs(canvas, '[data-node=book]', 'padding-left', value => value !== '80px');
+  });
+
+  it('a state chosen on the bench shows in the canvas, and is set for itself', async () => {
+    await pick(/^Today’s sailings, Button/);
+    await walker.click('Hover', 'radio');
+    await walker.styleIs(canvas, '[data-node=today]', 'background-color', 'rgb(42, 58, 95)');
+    await walker.find('see-through');
+    await walker.type('Opacity', '0.5');
+    await walker.styleIs(canvas, '[data-node=today]', 'opacity', '0.5');
+    await walker.click('Rest', 'radio');
+    await walker.styleIs(canvas, '[data-node=today]', 'opacity', '1');
+    await undo();
+  });
+
+  it('words are edited where they stand', async () => {
+    await walker.clickOnCanvas('[data-node=welcome-title]');
+    await walker.says('Home›Welcome');
+    await walker.clickOnCanvas('[data-node=welcome-title]', 2);
+    await walker.page.keyboard.down('Control');
+    await walker.page.keyboard.press('a');
+    await walker.page.keyboard.up('Control');
+    await walker.page.keyboard.type('The late boat is fine <b>too</b>');
+    await walker.page.keyboard.press('Enter');
+    await until(
+      () => canvas.$eval('[data-node=welcome-title]', it => it.innerHTML),
+      text => text === 'The late boat is fine &lt;b&gt;too&lt;/b&gt;',
+      'the title should be what was typed, as text',
+    );
+    await undo();
+    await until(
+      () => canvas.$eval('[data-node=welcome-title]', it => it.textContent),
+      text => text === 'The early boat is worth it',
+      'undo should bring the words back',
+    );
+  });
+
+  it('sections and widgets are added, moved, duplicated and deleted by keys, and all of it undone', async () => {
+    const start = await rows();
+    await pick(/^Before you sail, Section/);
+    await walker.choose('Add a widget', 'Button');
+    await until(rows, list => list.length === start.length + 1, 'a widget more');
+    const key = async (name: 'ArrowUp' | 'd' | 'Delete', modifier?: 'Alt' | 'Control') => {
+      if (modifier) await walker.page.keyboard.down(modifier);
+      await walker.page.keyboard.press(name);
+      if (modifier) await walker.page.keyboard.up(modifier);
+    };
+    const focus = async () => (await walker.row('Book, Button', true)).focus();
+    await focus();
+    await key('ArrowUp', 'Alt');
+    await until(
+      () => canvas.$eval('[data-node=before] > .section-inner > :nth-child(2)', it => it.className),
+      name => name.includes('button'),
+      'the button should stand second',
+    );
+    await focus();
+    await key('d', 'Control');
+    await until(rows, list => list.length === start.length + 2, 'a copy more');
+    await focus();
+    await key('Delete');
+    await until(rows, list => list.length === start.length + 1, 'one less');
+    await walker.click('Section', 'button');
+    await until(rows, list => list.length === start.length + 2, 'a section more');
+    for (let i = 0; i < 5; i++) await undo();
+    await until(rows, list => JSON.stringify(list) === JSON.stringify(start), 'all undone');
+    await walker.click('Redo');
+    await until(rows, list => list.length === start.length + 1, 'one done again');
+    await undo();
+  });
+
+  it('a row is dragged to another place in the outline', async () => {
+    const boxOf = async (label: string) => {
+      const box = await (await walker.row(label)).boundingBox();
+      if (!box) throw new Error(`${label} is not drawn`);
+      return box;
+    };
+    const order = () =>
+      canvas.$$eval('[data-node=before-row] > [data-node]', items =>
+        items.map(it => it.getAttribute('data-node')),
+      );
+    await (await walker.row('Dogs, Feature')).evaluate(it => it.scrollIntoView({ block: 'center' }));
+    const from = await boxOf('Cars, Feature');
+    const to = await boxOf('Bikes, Feature');
+    await walker.page.mouse.move(from.x + 60, from.y + 10);
+    await walker.page.mouse.down();
+    await walker.page.mouse.move(from.x + 60, from.y + 20, { steps: 3 });
+    await walker.page.mouse.move(to.x + 60, to.y + to.height - 3, { steps: 6 });
+    await walker.page.mouse.up();
+    await until(
+      order,
+      list => list.join() === 'feature-dogs,feature-bikes,feature-cars',
+      'Cars should stand last',
+    );
+    await undo();
+    await until(
+      order,
+      list => list.join() === 'feature-cars,feature-dogs,feature-bikes',
+      'Cars should stand first again',
+    );
+  });
+
+  it('a section is added at a seam by the pointer', async () => {
+    const before = await canvas.$$eval('main > [data-node]', it => it.length);
+    await canvas.evaluate(() => scrollTo(0, 0));
+    const border = await canvas.$eval('[data-node=welcome]', it => it.getBoundingClientRect().bottom);
+    const { x, y } = await walker.onCanvas(640, border - 4);
+    await walker.page.mouse.move(x, y - 60);
+    await walker.page.mouse.move(x, y, { steps: 3 });
+    await walker.click('Add a section here');
+    await until(
+      () => canvas.$$eval('main > [data-node]', it => it.length),
+      n => n === before + 1,
+      'a section more',
+    );
+    await undo();
+  });
+
+  it('a preset is made of what a widget has set, worn by another, switched off, turned and edited', async () => {
+    await pick(/^Dogs, Feature/);
+    await walker.click('Make a preset of what is set here');
+    await walker.type('Name of the preset', 'Wet dog');
+    await until(
+      rows,
+      list => list.some(it => it === 'Dogs, Feature'),
+      'what was set here is now in the preset',
+    );
+    await pick(/^Cars, Feature/);
+    await walker.choose('Wear a preset', 'Wet dog');
+    await walker.styleIs(canvas, '[data-node=feature-cars]', 'background-color', 'rgb(201, 213, 227)');
+    await walker.choose('Wear a preset', 'Low tide');
+    await walker.styleIs(canvas, '[data-node=feature-cars]', 'opacity', '0.92');
+    await walker.click('Low tide is worn', 'switch');
+    await walker.styleIs(canvas, '[data-node=feature-cars]', 'opacity', '1');
+    await walker.click('Low tide is worn', 'switch');
+    await walker.click('Move Low tide earlier');
+    const order = await walker.page.$$eval('ul[aria-label="Presets worn"] li > button:first-child', items =>
+      items.map(it => it.textContent),
+    );
+    expect(order).toEqual(['Low tide', 'Wet dog']);
+    await walker.click('Wet dog', 'button');
+    await walker.says('Worn by 2 on 1 page');
+    await walker.type('Fill', '#ffeedd');
+    await walker.kept();
+    await walker.open('pages/home');
+    canvas = await walker.frame('Page');
+    for (const node of ['feature-cars', 'feature-dogs'])
+      await walker.styleIs(canvas, `[data-node=${node}]`, 'background-color', 'rgb(255, 238, 221)');
+  });
+
+  it('has nothing that axe-core finds wrong', async () => {
+    await pick(/^Dogs, Feature/);
+    expect(await violations()).toEqual([]);
+  });
+});
+
+describe('a change that the server refuses', () => {
+  it('is taken back with a word', async () => {
+    await walker.page.setRequestInterception(true);
+    const refuse = (request: import('puppeteer-core').HTTPRequest) => {
+      if (request.method() === 'POST' && request.url().endsWith('/changes'))
+        void request.respond({
+          status: 422,
+          contentType: 'application/json',
+          body: JSON.stringify({
+            code: 'dangling',
+            message: 'welcome refers to nobody, which is not there.',
+          }),
+        });
+      else void request.continue();
+    };
+    walker.page.on('request', refuse);
+    await walker.open('pages/home?node=welcome&part=box');
+    const canvas = await walker.frame('Page');
+    await walker.choose('Scheme', 'Fog bank');
+    await walker.says('Taken back: welcome refers to nobody');
+    await walker.styleIs(canvas, '[data-node=welcome]', 'background-color', 'rgb(20, 28, 48)');
+    walker.page.off('request', refuse);
+    await walker.page.setRequestInterception(false);
+    errors.splice(0, errors.length, ...errors.filter(it => !it.includes('422')));
+  });
+});
+
+describe('releases', () => {
+  const title = async () =>
+    (await (await fetch(`${SITES}/tolvane/`)).text()).match(/<h1[^>]*>(.*?)<\/h1>/)?.[1];
+
+  it('publish with progress, show on a host of their own, and go back', async () => {
+    await walker.open('release');
+    await walker.says('Nothing is public yet');
+    expect((await fetch(`${SITES}/tolvane/`)).status).toBe(404);
+    await walker.type('What is new', 'The first one', null);
+    await walker.click('Publish');
+    await until(title, it => it === 'The early boat is worth it', 'the first release should be public');
+    await walker.open('pages/home?node=welcome-title');
+    await walker.frame('Page');
+    await walker.type('Words', 'The late boat');
+    await walker.kept();
+    expect(await title()).toBe('The early boat is worth it');
+    await walker.open('release');
+    await walker.says('1 change since the newest release');
+    await walker.click('Publish');
+    await until(title, it => it === 'The late boat', 'the second release should be public');
+    await walker.click('Go back to this release');
+    await until(title, it => it === 'The early boat is worth it', 'the first release should be public again');
+    expect(await violations()).toEqual([]);
+  });
+});
+
+describe('all the while', () => {
+  it('nothing went wrong in the browser', () => {
+    expect(errors).toEqual([]);
+  });
+});
