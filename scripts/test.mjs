@@ -21,7 +21,7 @@ const jest = project => [
 const STEPS = [
   [
     'types',
-    ...['packages/core', 'apps/server', 'apps/web', 'e2e'].map(project => [
+    ...['packages/core', 'apps/server', 'apps/web', 'e2e', 'bench'].map(project => [
       process.execPath,
       [tsc, '-p', project],
     ]),

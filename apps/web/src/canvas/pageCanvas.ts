@@ -27,6 +27,8 @@ export class PageCanvas {
   private readonly engine: StyleEngine;
   private site: Site | null = null;
   private forced: { node: Id; part: string; state: State } | null = null;
+  /** The element that bears the forced state. */
+  private showing: Element | null = null;
   private readonly options: MarkupOptions;
 
   constructor(
@@ -150,12 +152,13 @@ export class PageCanvas {
   }
 
   private applyForced(): void {
-    for (const element of this.document.querySelectorAll('[data-state]'))
-      element.removeAttribute('data-state');
+    this.showing?.removeAttribute('data-state');
+    this.showing = null;
     if (!this.forced || this.forced.state === 'rest' || !this.site) return;
     const record = getRecord(this.site, this.forced.node);
     if (!isNode(record)) return;
     const host = hostOf(elementOfNode(record), this.forced.part);
-    this.findPart(this.forced.node, host)?.setAttribute('data-state', this.forced.state);
+    this.showing = this.findPart(this.forced.node, host);
+    this.showing?.setAttribute('data-state', this.forced.state);
   }
 }

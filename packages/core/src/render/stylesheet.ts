@@ -1,5 +1,13 @@
 import { compareRanks, mergeRebinds, pageScope } from '../cascade/index.ts';
-import { getRecord, isNode, type NodeRecord, type PageRecord, type Site, subtree } from '../site/index.ts';
+import {
+  getRecord,
+  isNode,
+  type NodeRecord,
+  type PageRecord,
+  type SectionRecord,
+  type Site,
+  subtree,
+} from '../site/index.ts';
 import { sectionsIn } from './markup.ts';
 import {
   BASE_CSS,
@@ -65,6 +73,16 @@ export const schemeBlock = (site: Site, id: string): Block => ({
 export const schemeBlocks = (site: Site): Block[] =>
   [...site.kinds.scheme.keys()].map(id => schemeBlock(site, id));
 
+const rebindingSections = new WeakMap<Site['kinds']['section'], readonly SectionRecord[]>();
+function rebinding(site: Site): readonly SectionRecord[] {
+  let found = rebindingSections.get(site.kinds.section);
+  if (!found) {
+    found = [...site.kinds.section.values()].filter(({ rebind }) => Object.keys(rebind).length > 0);
+    rebindingSections.set(site.kinds.section, found);
+  }
+  return found;
+}
+
 /** Rebindings that hold on a page: its own, and those of its sections. */
 export function rebindBlocks(site: Site, page: PageRecord): Block[] {
   const { rebinds } = pageScope(site, page);
@@ -72,7 +90,9 @@ export function rebindBlocks(site: Site, page: PageRecord): Block[] {
     Object.keys(own).length === 0
       ? []
       : [{ selector: `.b-${id}`, declarations: rebindVariables(site, own, all) }];
-  const sections = nodesOn(site, page).filter(node => node.kind === 'section');
+  const sections = rebinding(site).filter(
+    section => section.area !== 'main' || section.at.parent === page.id,
+  );
   return [
     ...block(page.id, page.rebind, rebinds),
     ...sections.flatMap(({ id, rebind }) => block(id, rebind, mergeRebinds(rebinds, rebind))),

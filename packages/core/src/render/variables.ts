@@ -1,6 +1,6 @@
 import { literalContext, roleValue, type Scope, specimenScope } from '../cascade/index.ts';
 import { ROLES } from '../guide/roles.ts';
-import { allRecords, type Id, type Site, type Styles } from '../site/index.ts';
+import type { Id, Site, SiteRecord } from '../site/index.ts';
 import { boundValue, closure, NO_REBINDS, type Rebinds } from '../tokens/index.ts';
 import { printCss, type Value } from '../values/index.ts';
 import { elementNamed } from '../widgets/index.ts';
@@ -10,22 +10,26 @@ import { varContext } from './rules.ts';
 export type Declarations = (readonly [name: string, text: string])[];
 type Derived = Value & { type: 'derived' };
 
-const inStyles = new WeakMap<Styles, readonly Derived[]>();
-const derivedIn = (styles: Styles): readonly Derived[] => {
-  let found = inStyles.get(styles);
+const byKind = new WeakMap<ReadonlyMap<Id, SiteRecord>, readonly Derived[]>();
+
+/** Derivations in the styles of one kind of record; kept while no record of that kind changes. */
+function derivedIn(records: ReadonlyMap<Id, SiteRecord>): readonly Derived[] {
+  let found = byKind.get(records);
   if (!found) {
-    found = Object.values(styles).filter(value => value.type === 'derived');
-    inStyles.set(styles, found);
+    const styles = [...records.values()].flatMap(record =>
+      'styles' in record ? Object.values(record.styles) : [],
+    );
+    found = styles.filter(value => value.type === 'derived');
+    byKind.set(records, found);
   }
   return found;
-};
+}
 
 /** Derivations that are written in slots; each is a custom property beside the tokens. */
 export function slotDerivations(site: Site): Derived[] {
   const found = new Map<string, Derived>();
-  for (const record of allRecords(site))
-    if ('styles' in record)
-      for (const value of derivedIn(record.styles)) found.set(derivedName(value.derivation), value);
+  for (const records of Object.values(site.kinds))
+    for (const value of derivedIn(records)) found.set(derivedName(value.derivation), value);
   return [...found.values()];
 }
 

@@ -1,0 +1,198 @@
+import {
+  applyChange,
+  type Edit,
+  type PublishedSite,
+  pagesInOrder,
+  parseDeclarations,
+  propertyByCss,
+  publishSite,
+  type Site,
+} from '@cove/core';
+import { tolvane } from '@cove/core/starters';
+import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import axe from 'axe-core';
+import { HtmlValidate } from 'html-validate';
+import { parse, serialize } from 'parse5';
+import type { Browser, Page } from 'puppeteer-core';
+import { launch } from './support/browser.ts';
+
+jest.setTimeout(60_000);
+
+const demo = tolvane(() => 'abcdef0123456789.webp');
+const HOST = 'http://published.invalid';
+let browser: Browser;
+let page: Page;
+let site: PublishedSite = publishSite(demo);
+/** What the page asked of anyone but its own host. */
+let strayed: string[] = [];
+
+const TYPES: Record<string, string> = { html: 'text/html; charset=utf-8', css: 'text/css; charset=utf-8' };
+beforeAll(async () => {
+  browser = await launch();
+  page = await browser.newPage();
+  await page.setRequestInterception(true);
+  page.on('request', request => {
+    const { origin, pathname } = new URL(request.url());
+    if (origin !== HOST) {
+      strayed.push(request.url());
+      return void request.abort();
+    }
+    const path = pathname.slice(1) + (pathname.endsWith('/') ? 'index.html' : '');
+    const body = site.files.get(path);
+    return void request.respond(
+      body === undefined
+        ? { status: 404, body: '' }
+        : { status: 200, contentType: TYPES[path.split('.').pop() ?? ''] ?? 'text/plain', body },
+    );
+  });
+  page.on('dialog', dialog => {
+    strayed.push(`dialog ${dialog.message()}`);
+    void dialog.dismiss();
+  });
+});
+afterAll(() => browser.close());
+
+function edited(...edits: Edit[]): Site {
+  const applied = applyChange(demo, { edits });
+  if (!applied.ok) throw new Error(applied.problem.message);
+  return applied.value.site;
+}
+async function open(published: PublishedSite, path = ''): Promise<void> {
+  site = published;
+  strayed = [];
+  await page.goto(`${HOST}/${path}`);
+}
+
+describe('published pages', () => {
+  const published = publishSite(demo);
+  const html = [...published.files].filter(([path]) => path.endsWith('.html'));
+
+  it('are valid HTML, as html-validate’s standard rules have it', async () => {
+    const validator = new HtmlValidate({
+      extends: ['html-validate:standard'],
+      rules: { 'no-inline-style': 'error', 'long-title': 'off' },
+    });
+    for (const [path, text] of html) {
+      const report = await validator.validateString(text);
+      expect({
+        path,
+        messages: report.results.flatMap(result =>
+          result.messages.map(it => `${it.ruleId} ${it.line}: ${it.message}`),
+        ),
+      }).toEqual({ path, messages: [] });
+    }
+  });
+
+  it('are what parse5 makes of them, there and back', () => {
+    for (const [, text] of html) {
+      const once = serialize(parse(text));
+      expect(serialize(parse(once))).toBe(once);
+    }
+  });
+
+  it.each(pagesInOrder(demo).map(it => [it.title, it.path ? `${it.path}/` : '']))(
+    'axe-core finds nothing on %s',
+    async (_, path) => {
+      for (const width of [1280, 360]) {
+        await page.setViewport({ width, height: 900 });
+        await open(published, path);
+        await page.evaluate(axe.source);
+        const found = await page.evaluate(async () => {
+          const { violations } = await (
+            globalThis as unknown as { axe: typeof import('axe-core') }
+          ).axe.run();
+          return violations.map(
+            it =>
+              `${it.id}: ${it.nodes.map(node => `${node.target.join(' ')} ${node.failureSummary}`).join('; ')}`,
+          );
+        });
+        expect(found).toEqual([]);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth > innerWidth)).toBe(false);
+      }
+    },
+  );
+
+  it('ask nothing of any other host, and run nothing', async () => {
+    for (const it of pagesInOrder(demo)) {
+      await open(published, it.path ? `${it.path}/` : '');
+      expect(strayed).toEqual([]);
+      expect(await page.$$eval('script', scripts => scripts.length)).toBe(0);
+    }
+  });
+
+  it('can be walked by keyboard: the first stop skips to the content', async () => {
+    await page.setViewport({ width: 1280, height: 900 });
+    await open(published);
+    await page.keyboard.press('Tab');
+    expect(await page.evaluate(() => document.activeElement?.textContent)).toBe('Skip to content');
+    await page.keyboard.press('Tab');
+    expect(await page.evaluate(() => document.activeElement?.textContent)).toBe('Tolvane Ferries');
+    expect(
+      await page.evaluate(() => getComputedStyle(document.activeElement ?? document.body).outlineStyle),
+    ).toBe('solid');
+  });
+});
+
+/** Markup, script addresses, quotes, braces and CSS escapes of our own making, in every place that takes what is typed. */
+describe('what people type reaches the published page only as harmless text or not at all', () => {
+  const NASTY = [
+    '<script>alert(1)</script>',
+    '"><img src=x onerror=alert(1)>',
+    "'><svg onload=alert(1)>",
+    '</style><script>alert(1)</script>',
+    '</title><script>alert(1)</script>',
+    '{}} body{display:none} /*',
+    '\\3c script\\3e alert(1)\\3c/script\\3e',
+    'javascript:alert(1)',
+    '&lt;script&gt;alert(1)&lt;/script&gt;',
+    '<!--',
+    ']]><script>alert(1)</script>',
+    '\u2028\u202e<b>',
+  ];
+
+  it.each(NASTY)('%j as words, names, titles and descriptions', async text => {
+    await open(
+      publishSite(
+        edited(
+          { op: 'set', id: 'welcome-title', path: ['content', 'text'], value: text },
+          { op: 'set', id: 'welcome-lead', path: ['content', 'text'], value: [[{ text, strong: true }]] },
+          { op: 'set', id: 'book', path: ['content', 'label'], value: text },
+          { op: 'set', id: 'welcome-picture', path: ['content', 'alt'], value: text },
+          { op: 'set', id: 'head-nav', path: ['content', 'label'], value: text },
+          { op: 'set', id: 'sailings', path: ['title'], value: text },
+          { op: 'set', id: 'home', path: ['description'], value: text },
+          { op: 'set', id: 'settings', path: ['name'], value: text },
+          { op: 'set', id: 'hull', path: ['name'], value: text.slice(0, 80) },
+          { op: 'set', id: 'ticket', path: ['name'], value: text.slice(0, 80) },
+        ),
+      ),
+    );
+    expect(strayed).toEqual([]);
+    expect(await page.$eval('h1', it => it.textContent)).toBe(text);
+    expect(await page.$eval('.picture-picture', it => it.getAttribute('alt'))).toBe(text);
+    expect((await page.title()).trim()).toBe(text.trim());
+    expect(
+      await page.$$eval('script, svg, style, h1 *, [onerror], [onload]', found =>
+        found.map(it => it.outerHTML),
+      ),
+    ).toEqual([]);
+    expect(await page.evaluate(() => getComputedStyle(document.body).display)).toBe('block');
+  });
+
+  it.each(NASTY)('%j as a link, a value, a family, or own declarations is refused', text => {
+    const refused = (edit: Edit) => expect(applyChange(demo, { edits: [edit] }).ok).toBe(false);
+    refused({ op: 'set', id: 'book', path: ['content', 'link'], value: { type: 'url', href: text } });
+    refused({ op: 'set', id: 'book', path: ['content', 'link'], value: { type: 'mail', address: text } });
+    refused({
+      op: 'set',
+      id: 'book',
+      path: ['styles', 'box/color'],
+      value: { type: 'keyword', value: text },
+    });
+    refused({ op: 'set', id: 'display', path: ['value'], value: { type: 'fontFamily', value: [text] } });
+    refused({ op: 'set', id: 'book', path: ['styles', `box/${text}`], value: { type: 'number', value: 1 } });
+    refused({ op: 'set', id: 'home', path: ['path'], value: text });
+    refused({ op: 'put', record: { id: text, kind: 'preset', name: 'x', order: 'V', styles: {} } });
+    expect(parseDeclarations(`color: ${text}`, demo.kinds.token, propertyByCss).ok).toBe(false);
+  });
+});
