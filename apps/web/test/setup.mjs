@@ -1,1 +1,9 @@
-export default async () => {};
+import { TextDecoder, TextEncoder } from 'node:util';
+
+// jsdom has none of these.
+Object.assign(globalThis, { TextEncoder, TextDecoder });
+globalThis.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};

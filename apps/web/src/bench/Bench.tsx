@@ -37,6 +37,7 @@ import { NodeChoices } from './NodeChoices.tsx';
 import { noEffect } from './noEffect.ts';
 import { PropertyRow } from './PropertyRow.tsx';
 import { PART_KINDS, type Resolved, resolveSubject, type Subject } from './subject.ts';
+import { TextStyleChoice } from './TextStyleChoice.tsx';
 import { WornPresets } from './WornPresets.tsx';
 
 const FACET_NAMES: Record<Facet, string> = {
@@ -292,6 +293,14 @@ function Opened({
                   </>
                 )}
               </h3>
+              {subject.type !== 'preset' && part !== 'picture' && (
+                <TextStyleChoice
+                  site={site}
+                  target={target}
+                  slot={printSlot({ ...asked, property: 'textStyle' })}
+                  styles={styles}
+                />
+              )}
               {rows.here.length === 0 ? (
                 <p className="text-muted">
                   Nothing in this part, state and width. Find a property above, or change a value below.

@@ -48,39 +48,42 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
   const loose = knot && value !== null && isLoose(value);
   return (
     <li data-property={row.name}>
-      <div className="grid grid-cols-[108px_14px_1fr_auto_24px] items-center gap-x-1.5">
+      <div className="grid grid-cols-[104px_minmax(0,1fr)_auto_24px] items-center gap-x-1">
         <span className={`truncate ${knot ? '' : 'text-muted'}`} title={`${row.label} (${row.css})`}>
           {row.label}
         </span>
-        <span className="flex items-center">
-          {row.accepts.includes('color') && (
-            <ColourControl site={site} scope={scope} row={row} value={value} onShow={show} onCommit={set} />
+        <div className="flex min-w-0 items-center gap-0.5">
+          <span className="flex items-center">
+            {row.accepts.includes('color') && (
+              <ColourControl site={site} scope={scope} row={row} value={value} onShow={show} onCommit={set} />
+            )}
+          </span>
+          {row.accepts.length === 0 && row.keywords ? (
+            <select
+              aria-label={row.label}
+              value={text}
+              onChange={event => set({ type: 'keyword', value: event.target.value })}
+              className="h-6 min-w-0 flex-1 rounded-sm border border-transparent bg-transparent font-mono text-[12px] hover:border-hair"
+            >
+              {text === '' && <option value="">not set</option>}
+              {row.keywords.map(word => (
+                <option key={word}>{word}</option>
+              ))}
+            </select>
+          ) : (
+            <TypedField
+              label={row.label}
+              hideLabel
+              className="flex-1"
+              text={text}
+              display={short(text)}
+              parse={typed => parsePropertyValue(typed, row, site.kinds.token)}
+              onCommit={set}
+              onFocus={() => onBox?.(row.box ?? null)}
+              onBlur={() => onBox?.(null)}
+            />
           )}
-        </span>
-        {row.accepts.length === 0 && row.keywords ? (
-          <select
-            aria-label={row.label}
-            value={text}
-            onChange={event => set({ type: 'keyword', value: event.target.value })}
-            className="h-6 min-w-0 rounded-sm border border-transparent bg-transparent font-mono text-[12px] hover:border-hair"
-          >
-            {text === '' && <option value="">not set</option>}
-            {row.keywords.map(word => (
-              <option key={word}>{word}</option>
-            ))}
-          </select>
-        ) : (
-          <TypedField
-            label={row.label}
-            hideLabel
-            text={text}
-            display={short(text)}
-            parse={typed => parsePropertyValue(typed, row, site.kinds.token)}
-            onCommit={set}
-            onFocus={() => onBox?.(row.box ?? null)}
-            onBlur={() => onBox?.(null)}
-          />
-        )}
+        </div>
         {loose ? (
           <span className="text-small text-madder" title="This value comes from no token of the guide">
             loose

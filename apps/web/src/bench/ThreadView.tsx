@@ -59,7 +59,11 @@ export function ThreadView({
   const typed = (value: Value) => printTyped(value, site.kinds.token);
   const link = (record: Id | null, text: string) =>
     record !== null && getRecord(site, record) ? (
-      <button type="button" className="text-left hover:text-teal hover:underline" onClick={() => go(record)}>
+      <button
+        type="button"
+        className="text-left hover:text-teal hover:underline [s_&]:line-through"
+        onClick={() => go(record)}
+      >
         {text}
       </button>
     ) : (
@@ -103,10 +107,10 @@ export function ThreadView({
       {thread.via.map((via, i) => (
         <div
           key={'role' in via ? `role ${via.role}` : `${via.token} ${i}`}
-          className="flex flex-wrap items-center gap-x-1 pl-3"
+          className="flex items-start gap-x-1.5 pl-3"
         >
           <Chip color={colourOf(site, scope, via.value)} />
-          <span>{step(via)}</span>
+          <span className="min-w-0">{step(via)}</span>
         </div>
       ))}
       {thread.css !== null && (

@@ -165,7 +165,7 @@ export class SiteSession {
     }
     const change: Change = { id: newId('c'), edits };
     this.pending.push(change);
-    this.writers.note(change);
+    this.writers.note(change, past.change);
     to.push({ change: change.id, inverse: applied.value.inverse, label: past.label });
     this.publish(applied.value.site, new Set(applied.value.after.keys()));
     this.notice(

@@ -1,0 +1,86 @@
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer from 'puppeteer-core';
+import { build } from './lib/build.mjs';
+import { ROOT } from './lib/paths.mjs';
+import { freePort, startPostgres } from './lib/postgres.mjs';
+import { startServer } from './lib/server.mjs';
+
+/** One picture of each main view, from the demo as it is laid. */
+build();
+const folder = mkdtempSync(join(tmpdir(), 'cove-shots-'));
+const database = await startPostgres(folder, { durable: false });
+const [port, sitesPort] = [await freePort(), await freePort()];
+const server = await startServer({
+  COVE_DATA: folder,
+  COVE_DATABASE_URL: database.url,
+  COVE_PORT: String(port),
+  COVE_SITES_PORT: String(sitesPort),
+  COVE_LOG_LEVEL: 'warn',
+});
+const browser = await puppeteer.launch({
+  executablePath: process.env.COVE_CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+  defaultViewport: { width: 1280, height: 800 },
+});
+const page = await browser.newPage();
+const program = `http://localhost:${port}`;
+const into = join(ROOT, 'docs/screenshots');
+mkdirSync(into, { recursive: true });
+const named = (name, role) => page.locator(`::-p-aria([name="${name}"]${role ? `[role="${role}"]` : ''})`);
+const rest = () => new Promise(resolve => setTimeout(resolve, 900));
+const shot = async name => {
+  await page.mouse.move(640, 20);
+  await rest();
+  await page.screenshot({ path: join(into, `${name}.png`) });
+};
+const frame = async title => (await page.waitForSelector(`iframe[title="${title}"]`)).contentFrame();
+
+try {
+  await page.goto(program);
+  await named('Enter the demo').wait();
+  await shot('welcome');
+  await named('Enter the demo').click();
+  const sheet = await frame('Specimen');
+  await (await sheet.waitForSelector('[data-row=button][data-column=night-run]')).focus();
+  await page.keyboard.press('Enter');
+  await named('Thread of Fill: where its value comes from').click();
+  await shot('guide');
+  await named('States', 'radio').click();
+  await shot('guide-states');
+  await named('Schemes', 'radio').click();
+  await named('Swatch Rope deep').click();
+  await shot('guide-swatch');
+  await page.goto(`${program}/sites/tolvane/pages/home?node=feature-dogs&part=box`);
+  await frame('Page');
+  await named('Knot of Fill: where its value comes from').click();
+  await shot('pages');
+  await page.goto(`${program}/sites/tolvane/pages/islands`);
+  await frame('Page');
+  await named('Narrow', 'radio').click();
+  await shot('pages-narrow');
+  await page.goto(`${program}/sites/tolvane/guide?preset=ticket`);
+  await frame('Specimen');
+  await shot('preset');
+  await page.goto(`${program}/sites/tolvane/release`);
+  await named('Publish').click();
+  await page.waitForSelector('iframe[title="Release 1"]', { timeout: 15_000 });
+  await shot('release');
+  await page.goto(`http://127.0.0.1:${sitesPort}/tolvane/`);
+  await shot('published');
+} finally {
+  await browser.close();
+  await server.stop();
+  database.stop();
+  rmSync(folder, { recursive: true, force: true });
+}
