@@ -30,6 +30,8 @@ const TYPES: Record<string, string> = { html: 'text/html; charset=utf-8', css: '
 beforeAll(async () => {
   browser = await launch();
   page = await browser.newPage();
+  // axe would else measure a colour halfway through a change.
+  await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
   await page.setRequestInterception(true);
   page.on('request', request => {
     const { origin, pathname } = new URL(request.url());

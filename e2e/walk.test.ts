@@ -395,6 +395,29 @@ describe('a change that the server refuses', () => {
   });
 });
 
+describe('somebody else at the same site', () => {
+  it.each(['another tab', 'another browser'])('in %s sees an edit within a second', async kind => {
+    const context =
+      kind === 'another tab' ? browser.defaultBrowserContext() : await browser.createBrowserContext();
+    const other = new Walker(await context.newPage());
+    if (kind === 'another browser') await other.enterDemo();
+    await other.open('pages/fares');
+    const theirs = await other.frame('Page');
+    await walker.page.bringToFront();
+    await walker.open('pages/fares?node=fares-title');
+    await walker.frame('Page');
+    await walker.type('Words', `Fares for ${kind}`);
+    const began = Date.now();
+    await until(
+      () => theirs.$eval('[data-node=fares-title]', it => it.textContent),
+      text => text === `Fares for ${kind}`,
+      'the title should follow',
+    );
+    expect(Date.now() - began).toBeLessThan(1000);
+    await other.page.close();
+  });
+});
+
 describe('releases', () => {
   const title = async () =>
     (await (await fetch(`${SITES}/tolvane/`)).text()).match(/<h1[^>]*>(.*?)<\/h1>/)?.[1];

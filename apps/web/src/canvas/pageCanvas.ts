@@ -123,24 +123,20 @@ export class PageCanvas {
     if (fresh) element.replaceWith(fresh);
   }
 
+  /** The outermost element of a node, which is the first of its parts. */
   find(node: Id): Element | null {
     return this.document.querySelector(`[data-node="${CSS.escape(node)}"]`);
   }
 
-  /** The element of a part of a node, not of a node inside it. */
+  /** The first element of a part of a node. */
   findPart(node: Id, part: string): Element | null {
-    const root = this.find(node);
-    if (!root || root.getAttribute('data-part') === part) return root;
-    for (const candidate of root.querySelectorAll(`[data-part="${CSS.escape(part)}"]`))
-      if (candidate.closest('[data-node]') === root) return candidate;
-    return null;
+    return this.document.querySelector(`[data-node="${CSS.escape(node)}"][data-part="${CSS.escape(part)}"]`);
   }
 
   /** What stands at an element: the node, and the part of it. */
   static hit(element: Element | null): { node: Id; part: string } | null {
-    const part = element?.closest('[data-part]');
-    const node = part?.closest('[data-node]');
-    const id = node?.getAttribute('data-node');
+    const part = element?.closest('[data-node][data-part]');
+    const id = part?.getAttribute('data-node');
     const name = part?.getAttribute('data-part');
     return id && name ? { node: id, part: name } : null;
   }

@@ -14,6 +14,8 @@ import {
 } from '@cove/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { RequestProblem, request } from '../api/request.ts';
+import { openChangeStream } from './changeStream.ts';
+import type { Accepted } from './streamMessages.ts';
 
 /** Where the edits made here are: on the server, on their way, or waiting for it to come back. */
 export type SyncState = 'kept' | 'sending' | 'away';
@@ -33,15 +35,12 @@ interface Past {
   label: string;
 }
 
-interface Accepted extends Change {
-  seq: number;
-  by?: string;
-}
-
 /** What is told after each step: the site, and the ids that it touched; null when anything may have changed. */
 export type TouchListener = (site: Site, touched: ReadonlySet<Id> | null) => void;
 export type Notice = (message: string, kind: 'info' | 'problem') => void;
 
+/** How long, in ms, a missing change is waited for. */
+const GAP = 1500;
 const RETRY = [500, 1000, 2000, 5000];
 
 /**
@@ -62,7 +61,8 @@ export class SiteSession {
   private sending = false;
   private failures = 0;
   private timer: ReturnType<typeof setTimeout> | undefined;
-  private events: EventSource | null = null;
+  private gap: ReturnType<typeof setTimeout> | undefined;
+  private endStream: (() => void) | null = null;
   private closed = false;
 
   private constructor(
@@ -93,7 +93,8 @@ export class SiteSession {
   close(): void {
     this.closed = true;
     clearTimeout(this.timer);
-    this.events?.close();
+    clearTimeout(this.gap);
+    this.endStream?.();
   }
 
   get site(): Site {
@@ -259,6 +260,7 @@ export class SiteSession {
       return;
     }
     this.ahead.set(accepted.seq, accepted);
+    if (accepted.seq > this.confirmedSeq + 1) this.waitForGap();
     for (
       let next = this.ahead.get(this.confirmedSeq + 1);
       next;
@@ -294,6 +296,14 @@ export class SiteSession {
     }
   }
 
+  /** Changes between may be on their way; where they do not come, the site is read anew. */
+  private waitForGap(): void {
+    clearTimeout(this.gap);
+    this.gap = setTimeout(() => {
+      if (this.ahead.size > 0 && !this.closed) void this.reload();
+    }, GAP);
+  }
+
   private settle(id: string): void {
     if (!this.pending.some(change => change.id === id)) return;
     this.pending = this.pending.filter(change => change.id !== id);
@@ -318,13 +328,12 @@ export class SiteSession {
   }
 
   private listen(): void {
-    const events = new EventSource(`/api/sites/${this.id}/events?after=${this.confirmedSeq}`);
-    events.addEventListener('change', event => this.receive(JSON.parse(event.data)));
-    events.addEventListener('reset', () => void this.reload());
-    events.addEventListener('open', () => {
-      if (this.failures > 0) void this.send();
+    this.endStream = openChangeStream(this.id, this.confirmedSeq, message => {
+      if (this.closed) return;
+      if (message.type === 'change') this.receive(message.change);
+      else if (message.type === 'reset') void this.reload();
+      else if (this.failures > 0) void this.send();
     });
-    this.events = events;
   }
 }
 

@@ -86,8 +86,10 @@ function dress(
     const own = it.part === undefined ? null : [classText(it.part), ...binding].join(' ');
     const attrs: Record<string, string | number | true | null | undefined> = { class: own, ...it.attrs };
     if (isRoot && node?.kind === 'section' && isLinked(site, node.id)) attrs.id = `s-${node.id}`;
-    if (options.marks && it.part !== undefined) attrs['data-part'] = it.part;
-    if (options.marks && isRoot && node) attrs['data-node'] = node.id;
+    if (options.marks && it.part !== undefined) {
+      attrs['data-part'] = it.part;
+      if (node) attrs['data-node'] = node.id;
+    }
     return {
       tag: it.tag,
       attrs,
