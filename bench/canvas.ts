@@ -1,23 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import puppeteer from 'puppeteer-core';
+import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { median, row } from './statistics.ts';
 
 /** From a swatch's edit to the repainted canvas, beside the bare floor on the same document, run by run in turn. */
-const browser = await puppeteer.launch({
-  executablePath: process.env.COVE_CHROMIUM ?? '/usr/bin/chromium',
-  args: [
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-  defaultViewport: { width: 1320, height: 940 },
-});
+const browser = await launchBrowser({ width: 1320, height: 940 });
 const page = await browser.newPage();
 await page.setContent('<!doctype html><body></body>');
 await page.addScriptTag({ content: readFileSync(join(import.meta.dirname, 'inCanvas.js'), 'utf8') });

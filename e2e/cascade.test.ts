@@ -15,7 +15,7 @@ import {
 import { tolvane } from '@cove/core/starters';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Browser, CDPSession, Page } from 'puppeteer-core';
-import { launch } from './support/browser.ts';
+import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { compareColumn, comparePage, withPointer } from './support/comparison.ts';
 import { generatedSite } from './support/generatedSite.ts';
 
@@ -28,7 +28,7 @@ let browser: Browser;
 let page: Page;
 let cdp: CDPSession;
 beforeAll(async () => {
-  browser = await launch();
+  browser = await launchBrowser();
   page = await browser.newPage();
   await page.setRequestInterception(true);
   page.on('request', request => (request.url().startsWith('https:') ? request.abort() : request.continue()));

@@ -14,7 +14,7 @@ import axe from 'axe-core';
 import { HtmlValidate } from 'html-validate';
 import { parse, serialize } from 'parse5';
 import type { Browser, Page } from 'puppeteer-core';
-import { launch } from './support/browser.ts';
+import { launchBrowser } from '../scripts/lib/browser.mjs';
 
 jest.setTimeout(60_000);
 
@@ -28,7 +28,7 @@ let strayed: string[] = [];
 
 const TYPES: Record<string, string> = { html: 'text/html; charset=utf-8', css: 'text/css; charset=utf-8' };
 beforeAll(async () => {
-  browser = await launch();
+  browser = await launchBrowser();
   page = await browser.newPage();
   // axe would else measure a colour halfway through a change.
   await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import axe from 'axe-core';
 import type { Browser, Frame } from 'puppeteer-core';
-import { launch } from './support/browser.ts';
+import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { PROGRAM, SITES, until, Walker } from './support/program.ts';
 
 jest.setTimeout(40_000);
@@ -10,7 +10,7 @@ let browser: Browser;
 let walker: Walker;
 const errors: string[] = [];
 beforeAll(async () => {
-  browser = await launch();
+  browser = await launchBrowser();
   const page = await browser.newPage();
   page.on('pageerror', error => errors.push(String(error)));
   page.on('console', message => {
@@ -168,11 +168,9 @@ describe('the pages', () => {
     await walker.open('pages/home');
     canvas = await walker.frame('Page');
   });
-  const pick = async (label: RegExp) => {
-    const rows = await walker.page.$$('[role=treeitem]');
-    for (const row of rows)
-      if (label.test((await row.evaluate(it => it.textContent)) ?? '')) return row.click();
-    throw new Error(`no row ${label}`);
+  const pick = async (label: string) => {
+    await (await walker.row(label)).click();
+    await walker.row(label, true);
   };
   const rows = () =>
     walker.page.$$eval('[role=treeitem]', items => items.map(item => item.textContent ?? ''));
@@ -194,7 +192,7 @@ describe('the pages', () => {
   });
 
   it('a section takes another scheme and padding step', async () => {
-    await pick(/^Before you sail, Section/);
+    await pick('Before you sail, Section');
     await walker.choose('Scheme', 'Night run');
     await walker.styleIs(canvas, '[data-node=before]', 'background-color', 'rgb(20, 28, 48)');
     await walker.choose('Padding', 'Roomy');
@@ -205,7 +203,7 @@ describe('the pages', () => {
   });
 
   it('a value set on a widget is a knot; its thread tells what won and what it hides, and leads there', async () => {
-    await pick(/^Book a crossing, Button/);
+    await pick('Book a crossing, Button');
     await walker.type('Padding left', '5rem');
     await walker.styleIs(canvas, '[data-node=book]', 'padding-left', '80px');
     expect((await rows()).find(it => it.startsWith('Book a crossing'))).toContain('1 knot');
@@ -218,7 +216,7 @@ describe('the pages', () => {
   });
 
   it('a state chosen on the bench shows in the canvas, and is set for itself', async () => {
-    await pick(/^Today’s sailings, Button/);
+    await pick('Today’s sailings, Button');
     await walker.click('Hover', 'radio');
     await walker.styleIs(canvas, '[data-node=today]', 'background-color', 'rgb(42, 58, 95)');
     await walker.find('see-through');
@@ -251,9 +249,39 @@ describe('the pages', () => {
     );
   });
 
+  it('running text is edited on the bench, with emphasis and links', async () => {
+    await walker.clickOnCanvas('[data-node=crossing-small]');
+    await walker.row('Times are those', true);
+    await walker.clickOnCanvas('[data-node=crossing-small][data-part=paragraph]', 2);
+    await walker.page.waitForSelector('[contenteditable=true]:focus');
+    await walker.page.keyboard.down('Control');
+    await walker.page.keyboard.press('a');
+    await walker.page.keyboard.up('Control');
+    await walker.page.keyboard.type('Tides permitting');
+    await walker.page.keyboard.down('Control');
+    await walker.page.keyboard.press('a');
+    await walker.page.keyboard.up('Control');
+    await walker.click('Strong', 'button');
+    await walker.choose('Link the selected words', 'Fares');
+    const html = () => canvas.$eval('[data-node=crossing-small][data-part=paragraph]', it => it.innerHTML);
+    await until(
+      html,
+      it => /<a [^>]*data-part="link"[^>]*><strong>Tides permitting<\/strong><\/a>/.test(it),
+      'the words should be strong and a link',
+    );
+    await walker.choose('Link the selected words', 'Somewhere else …');
+    await walker.type('Address of the link', 'javascript:alert(1)');
+    await walker.says('Write an address that begins with https://');
+    await walker.page.keyboard.press('Escape');
+    while ((await html()) !== 'Times are those of the outer harbour.') {
+      await undo();
+      await new Promise(resolve => setTimeout(resolve, 50));
+    }
+  });
+
   it('sections and widgets are added, moved, duplicated and deleted by keys, and all of it undone', async () => {
     const start = await rows();
-    await pick(/^Before you sail, Section/);
+    await pick('Before you sail, Section');
     await walker.choose('Add a widget', 'Button');
     await until(rows, list => list.length === start.length + 1, 'a widget more');
     const key = async (name: 'ArrowUp' | 'd' | 'Delete', modifier?: 'Alt' | 'Control') => {
@@ -332,7 +360,7 @@ describe('the pages', () => {
   });
 
   it('a preset is made of what a widget has set, worn by another, switched off, turned and edited', async () => {
-    await pick(/^Dogs, Feature/);
+    await pick('Dogs, Feature');
     await walker.click('Make a preset of what is set here');
     await walker.type('Name of the preset', 'Wet dog');
     await until(
@@ -340,7 +368,7 @@ describe('the pages', () => {
       list => list.some(it => it === 'Dogs, Feature'),
       'what was set here is now in the preset',
     );
-    await pick(/^Cars, Feature/);
+    await pick('Cars, Feature');
     await walker.choose('Wear a preset', 'Wet dog');
     await walker.styleIs(canvas, '[data-node=feature-cars]', 'background-color', 'rgb(201, 213, 227)');
     await walker.choose('Wear a preset', 'Low tide');
@@ -364,7 +392,7 @@ describe('the pages', () => {
   });
 
   it('has nothing that axe-core finds wrong', async () => {
-    await pick(/^Dogs, Feature/);
+    await pick('Dogs, Feature');
     expect(await violations()).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import puppeteer from 'puppeteer-core';
+import { launchBrowser } from './lib/browser.mjs';
 import { build } from './lib/build.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { freePort, startPostgres } from './lib/postgres.mjs';
@@ -19,20 +19,7 @@ const server = await startServer({
   COVE_SITES_PORT: String(sitesPort),
   COVE_LOG_LEVEL: 'warn',
 });
-const browser = await puppeteer.launch({
-  executablePath: process.env.COVE_CHROMIUM ?? '/usr/bin/chromium',
-  args: [
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-  defaultViewport: { width: 1280, height: 800 },
-});
+const browser = await launchBrowser();
 const page = await browser.newPage();
 const program = `http://localhost:${port}`;
 const into = join(ROOT, 'docs/screenshots');

@@ -2,6 +2,8 @@ import { type LinkTarget, parseLink, type RichText, type TextRun } from '@cove/c
 import { type Editor, EditorContent, type JSONContent, useEditor } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { useEffect, useRef } from 'react';
+import { useSite } from '../session/context.tsx';
+import { RichToolbar } from './RichToolbar.tsx';
 
 /** A link as the editor keeps it: our own target, written as JSON in its address. */
 const hrefOf = (link: LinkTarget): string =>
@@ -86,6 +88,7 @@ export function RichField({
   value: RichText;
   onChange(value: RichText): void;
 }) {
+  const site = useSite();
   const written = useRef(JSON.stringify(value));
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const change = useRef(onChange);
@@ -124,6 +127,7 @@ export function RichField({
   return (
     <div>
       <p className="label-line mb-0.5">{label}</p>
+      {editor && <RichToolbar site={site} editor={editor} hrefOf={hrefOf} />}
       <EditorContent editor={editor} />
     </div>
   );

@@ -31,6 +31,8 @@ interface Props {
   box: PropertyRow['box'] | null;
   onPick(picked: Picked | null): void;
   onAddSection(index: number): void;
+  /** Words with emphasis and links were double-clicked; they are edited on the bench. */
+  onRich(): void;
 }
 
 interface Rect {
@@ -50,7 +52,7 @@ const same = (a: Rect | null, b: Rect | null) =>
   (a !== null && b !== null && a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height);
 
 /** The page itself, in a window of its own width, with marks drawn over it. */
-export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAddSection }: Props) {
+export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAddSection, onRich }: Props) {
   const session = useSession();
   const commit = useCommit();
   const area = useRef<HTMLDivElement>(null);
@@ -63,8 +65,8 @@ export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAdd
   });
   const [seam, setSeam] = useState<{ y: number; index: number } | null>(null);
   const hovered = useRef<Picked | null>(null);
-  const now = useRef({ picked, state, onPick, page });
-  now.current = { picked, state, onPick, page };
+  const now = useRef({ picked, state, onPick, onRich });
+  now.current = { picked, state, onPick, onRich };
 
   const scale = Math.min(1, (room.width - ROOM * 2) / width);
   const height = Math.max(200, (room.height - ROOM) / scale);
@@ -139,7 +141,11 @@ export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAdd
     (hit: Picked, element: HTMLElement) => {
       const record = getRecord(session.site, hit.node);
       const field = isNode(record) ? partOf(elementOfNode(record), hit.part)?.shows : undefined;
-      if (record?.kind !== 'widget' || field === undefined) return;
+      if (record?.kind !== 'widget') return;
+      if (field === undefined) {
+        now.current.onRich();
+        return;
+      }
       const before = element.textContent;
       element.contentEditable = 'plaintext-only';
       element.focus();

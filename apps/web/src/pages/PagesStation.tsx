@@ -305,6 +305,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           box={box}
           onPick={pickOnPage}
           onAddSection={addSectionAt}
+          onRich={() => document.querySelector<HTMLElement>('aside [contenteditable=true]')?.focus()}
         />
       </section>
       <aside aria-label="Bench" className="min-h-0 border-l border-hair bg-paper">

@@ -1,7 +1,7 @@
-import puppeteer, { type Browser } from 'puppeteer-core';
+import puppeteer from 'puppeteer-core';
 
 /** Debian's Chromium, without a monitor and without asking anything of the network. */
-export const launch = (): Promise<Browser> =>
+export const launchBrowser = (viewport = { width: 1280, height: 800 }) =>
   puppeteer.launch({
     executablePath: process.env.COVE_CHROMIUM ?? '/usr/bin/chromium',
     args: [
@@ -14,5 +14,5 @@ export const launch = (): Promise<Browser> =>
       '--disable-component-update',
       '--disable-sync',
     ],
-    defaultViewport: { width: 1280, height: 800 },
+    defaultViewport: viewport,
   });

@@ -1,0 +1,105 @@
+import { type LinkTarget, pagesInOrder, parseLink, type Site } from '@cove/core';
+import type { Editor } from '@tiptap/react';
+import { useEditorState } from '@tiptap/react';
+import { Bold, Code, Italic } from 'lucide-react';
+import { useState } from 'react';
+import { Button } from '../ui/Button.tsx';
+
+interface Props {
+  site: Site;
+  editor: Editor;
+  hrefOf(link: LinkTarget): string;
+}
+
+/** Emphasis, code and links for the words that are selected. */
+export function RichToolbar({ site, editor, hrefOf }: Props) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [problem, setProblem] = useState(false);
+  const active = useEditorState({
+    editor,
+    selector: ({ editor: it }) => ({
+      bold: it.isActive('bold'),
+      italic: it.isActive('italic'),
+      code: it.isActive('code'),
+      link: it.isActive('link'),
+    }),
+  });
+  const link = (target: LinkTarget) =>
+    editor
+      .chain()
+      .focus()
+      .extendMarkRange('link')
+      .setLink({ href: hrefOf(target) })
+      .run();
+  const choose = (value: string) => {
+    if (value === 'none') editor.chain().focus().extendMarkRange('link').unsetLink().run();
+    else if (value === 'away') setTyped('');
+    else link({ type: 'page', page: value });
+  };
+  const finish = () => {
+    const target = parseLink(typed ?? '');
+    setProblem(!target);
+    if (!target) return;
+    link(target);
+    setTyped(null);
+  };
+  const mark = (label: string, on: boolean, icon: React.ReactNode, run: () => void) => (
+    <Button
+      aria-label={label}
+      aria-pressed={on}
+      title={label}
+      onClick={run}
+      className={`w-7 justify-center px-0! ${on ? 'bg-wash text-teal!' : ''}`}
+    >
+      {icon}
+    </Button>
+  );
+  return (
+    <div>
+      <div role="toolbar" aria-label="Emphasis and links" className="flex items-center gap-0.5 pb-1">
+        {mark('Strong', active.bold, <Bold size={13} />, () => editor.chain().focus().toggleBold().run())}
+        {mark('Emphasis', active.italic, <Italic size={13} />, () =>
+          editor.chain().focus().toggleItalic().run(),
+        )}
+        {mark('Code', active.code, <Code size={13} />, () => editor.chain().focus().toggleCode().run())}
+        <select
+          aria-label="Link the selected words"
+          value=""
+          onChange={event => choose(event.target.value)}
+          className="ml-1 h-6 min-w-0 flex-1 rounded-sm border border-hair bg-paper px-1"
+        >
+          <option value="">{active.link ? 'Change the link …' : 'Link to …'}</option>
+          {pagesInOrder(site).map(page => (
+            <option key={page.id} value={page.id}>
+              {page.title}
+            </option>
+          ))}
+          <option value="away">Somewhere else …</option>
+          {active.link && <option value="none">No link</option>}
+        </select>
+      </div>
+      {typed !== null && (
+        <div className="pb-1">
+          <input
+            ref={element => element?.focus()}
+            aria-label="Address of the link"
+            aria-invalid={problem}
+            placeholder="https://, a mail address or a telephone number"
+            value={typed}
+            onChange={event => setTyped(event.target.value)}
+            onKeyDown={event => {
+              if (event.key === 'Enter') finish();
+              if (event.key === 'Escape') setTyped(null);
+            }}
+            className={`h-7 w-full rounded border bg-paper px-2 ${problem ? 'border-madder' : 'border-hair'}`}
+          />
+          {problem && (
+            <p role="alert" className="text-small text-madder">
+              Write an address that begins with https://, a mail address, or a telephone number.
+            </p>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}
