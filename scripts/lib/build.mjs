@@ -23,6 +23,7 @@ function buildOne(name, workspace, product, command) {
     return;
   const result = spawnSync('npx', ['--no-install', ...command], {
     cwd: join(ROOT, workspace),
+    env: { ...process.env, NODE_ENV: 'production' },
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'pipe'],
   });

@@ -62,10 +62,12 @@ interface Props {
   /** The way down to the subject, which can be climbed. */
   path: readonly { id: string; label: string; onSelect?: () => void }[];
   onBox?(box: Row['box'] | null): void;
+  /** How often words were asked to be edited; the editor takes the focus each time. */
+  askedForWords?: number;
 }
 
 /** The panel where the selected thing's styles are set: what is set here, what its presets say, what the guide says. */
-export function Bench({ subject, onSubject, path, onBox }: Props) {
+export function Bench({ subject, onSubject, path, onBox, askedForWords = 0 }: Props) {
   const site = useSite();
   const resolved = useMemo(() => resolveSubject(site, subject), [site, subject]);
   if (!resolved) return <p className="p-4 text-muted">What was selected is no longer there.</p>;
@@ -77,6 +79,7 @@ export function Bench({ subject, onSubject, path, onBox }: Props) {
       resolved={resolved}
       onSubject={onSubject}
       path={path}
+      askedForWords={askedForWords}
       {...(onBox && { onBox })}
     />
   );
@@ -89,6 +92,7 @@ function Opened({
   onSubject,
   path,
   onBox,
+  askedForWords = 0,
 }: Props & { site: Site; resolved: Resolved }) {
   const [search, setSearch] = useState('');
   const words = useDeferredValue(search).toLowerCase().split(/\s+/).filter(Boolean);
@@ -224,7 +228,7 @@ function Opened({
             {node.kind === 'widget' && element && Object.keys(element.content).length > 0 && (
               <details open={Object.keys(element.content).length <= 2}>
                 <summary className="label-line mb-1 cursor-pointer">Words and links</summary>
-                <ContentFields site={site} widget={node} />
+                <ContentFields site={site} widget={node} askedForWords={askedForWords} />
               </details>
             )}
           </section>

@@ -11,10 +11,13 @@ import {
   type Site,
   type WidgetRecord,
 } from '@cove/core';
+import { lazy, Suspense } from 'react';
 import { useCommit } from '../session/context.tsx';
 import { Select } from '../ui/Select.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
-import { RichField } from './RichField.tsx';
+
+/** The editor is the heaviest part of the bench, so it comes when words are there to be edited. */
+const RichField = lazy(async () => ({ default: (await import('./RichField.tsx')).RichField }));
 
 const printLink = (link: LinkTarget | null): string => {
   switch (link?.type) {
@@ -84,7 +87,15 @@ function LinkField({
 }
 
 /** What a widget says and shows. */
-export function ContentFields({ site, widget }: { site: Site; widget: WidgetRecord }) {
+export function ContentFields({
+  site,
+  widget,
+  askedForWords,
+}: {
+  site: Site;
+  widget: WidgetRecord;
+  askedForWords: number;
+}) {
   const commit = useCommit();
   const { content: fields, label } = elementNamed(widget.widget);
   const set = (field: string, value: Content) =>
@@ -108,12 +119,17 @@ export function ContentFields({ site, widget }: { site: Site; widget: WidgetReco
             );
           case 'rich':
             return (
-              <RichField
+              <Suspense
                 key={`${widget.id} ${name}`}
-                label={field.label}
-                value={isRichText(value) ? value : []}
-                onChange={text => set(name, text)}
-              />
+                fallback={<p className="text-muted">Opening the words …</p>}
+              >
+                <RichField
+                  askedFor={askedForWords}
+                  label={field.label}
+                  value={isRichText(value) ? value : []}
+                  onChange={text => set(name, text)}
+                />
+              </Suspense>
             );
           case 'link':
             return (

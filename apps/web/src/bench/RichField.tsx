@@ -82,14 +82,18 @@ const EXTENSIONS = [
 export function RichField({
   label,
   value,
+  askedFor,
   onChange,
 }: {
   label: string;
   value: RichText;
+  /** Takes the focus whenever this grows. */
+  askedFor: number;
   onChange(value: RichText): void;
 }) {
   const site = useSite();
   const written = useRef(JSON.stringify(value));
+  const asked = useRef(0);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const change = useRef(onChange);
   change.current = onChange;
@@ -124,6 +128,11 @@ export function RichField({
     written.current = text;
     editor.commands.setContent(toEditor(value), { emitUpdate: false });
   }, [editor, value]);
+  useEffect(() => {
+    if (!editor || askedFor === asked.current) return;
+    asked.current = askedFor;
+    editor.commands.focus('end');
+  }, [editor, askedFor]);
   return (
     <div>
       <p className="label-line mb-0.5">{label}</p>

@@ -119,12 +119,15 @@ export function ThreadView({
         </div>
       )}
       {thread.overridden.map(it => (
-        <div key={`${it.record} ${it.slot} ${it.why} ${it.origin}`} className="relative text-muted">
+        <div
+          key={`${it.node} ${it.element} ${it.part} ${it.record} ${it.slot} ${it.why}`}
+          className="relative text-muted"
+        >
           <span className="absolute top-1.5 -left-[20px] size-1.5 rounded-full border border-hair bg-paper" />
           <s>
             {link(it.record, originName(site, it.origin, it.record))}: <code>{typed(it.value)}</code>
           </s>{' '}
-          ({WHY[it.why]})
+          ({it.why === 'inherited' ? `would come from ${it.element}, ${it.part}` : WHY[it.why]})
         </div>
       ))}
       {own !== null && kept.length > 0 && thread.from && (

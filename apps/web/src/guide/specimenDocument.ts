@@ -143,8 +143,10 @@ export class SpecimenDocument {
   choose(row: string | null, column: string | null): void {
     for (const cell of this.document.querySelectorAll<HTMLElement>('.cell')) {
       const match = cell.dataset.row === row && cell.dataset.column === column;
-      if (match) cell.dataset.chosen = '';
-      else delete cell.dataset.chosen;
+      if (match) {
+        cell.dataset.chosen = '';
+        cell.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+      } else delete cell.dataset.chosen;
     }
   }
 }

@@ -56,6 +56,8 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
     state: 'rest',
     width: 'wide',
   });
+  /** How often words were asked to be edited on the bench. */
+  const [askedForWords, setAskedForWords] = useState(0);
   const [box, setBox] = useState<PropertyRow['box'] | null>(null);
 
   const nodeId = params.get('node');
@@ -81,6 +83,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
     );
   };
   const pick = (next: Picked | null) => {
+    if (next?.node !== picked?.node) setAskedForWords(0);
     setParams(next ? { node: next.node, part: next.part } : {}, { replace: true });
     const target = next && getRecord(site, next.node);
     if (
@@ -305,7 +308,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           box={box}
           onPick={pickOnPage}
           onAddSection={addSectionAt}
-          onRich={() => document.querySelector<HTMLElement>('aside [contenteditable=true]')?.focus()}
+          onRich={() => setAskedForWords(count => count + 1)}
         />
       </section>
       <aside aria-label="Bench" className="min-h-0 border-l border-hair bg-paper">
@@ -320,6 +323,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
             }}
             path={path}
             onBox={it => setBox(it ?? null)}
+            askedForWords={askedForWords}
           />
         ) : (
           <p className="p-4 text-muted">

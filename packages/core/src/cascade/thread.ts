@@ -17,6 +17,10 @@ export interface Hidden {
   slot: Slot;
   value: Value;
   why: Why;
+  /** Where it was said: the node, or null for the page itself or a cell of the specimen, and its element and part. */
+  node: Id | null;
+  element: string;
+  part: string;
 }
 
 export type Via =
@@ -65,12 +69,15 @@ function whyLost(it: Contribution, won: Contribution): Why {
   return it.origin === won.origin ? 'order' : 'origin';
 }
 
-const hidden = ({ origin, record, slot, value }: Contribution, why: Why): Hidden => ({
+const hidden = ({ origin, record, slot, value }: Contribution, why: Why, { scope, part }: Spot): Hidden => ({
   origin,
   record,
   slot,
   value,
   why,
+  node: scope.node?.id ?? null,
+  element: scope.element.name,
+  part,
 });
 
 interface Spot {
@@ -171,14 +178,11 @@ export function threadOf(site: Site, scope: Scope, asked: Asked): Thread {
     );
     const best = winner(list, state, width);
     if (best && !won) won = { it: best, scope: here, part };
-    for (const it of list.toReversed())
-      if (it !== won?.it)
-        overridden.push(
-          hidden(
-            it,
-            won && best !== null && won.it === best ? whyLost(it, best) : it.on ? 'inherited' : 'off',
-          ),
-        );
+    for (const it of list.toReversed()) {
+      if (it === won?.it) continue;
+      const why = best && won?.it === best ? whyLost(it, best) : it.on ? 'inherited' : 'off';
+      overridden.push(hidden(it, why, at));
+    }
     at = row.inherited ? outside(at) : null;
   }
   if (!won) return { property, value: null, css: null, from: null, via: [], overridden };
