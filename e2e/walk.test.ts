@@ -420,6 +420,7 @@ describe('a change that the server refuses', () => {
     await other.says('Taken back: welcome refers to nobody');
     await other.styleIs(canvas, '[data-node=welcome]', 'background-color', 'rgb(20, 28, 48)');
     await page.close();
+    await walker.page.bringToFront();
   });
 });
 
@@ -443,6 +444,36 @@ describe('somebody else at the same site', () => {
     );
     expect(Date.now() - began).toBeLessThan(1000);
     await other.page.close();
+    await walker.page.bringToFront();
+  });
+});
+
+describe('a server that is away', () => {
+  it('holds nobody up: what is made is kept in the browser, over a reload, and sent when it is back', async () => {
+    const page = await browser.newPage();
+    const other = new Walker(page);
+    let away = false;
+    await page.setRequestInterception(true);
+    page.on('request', request =>
+      away && request.url().endsWith('/changes') ? request.abort() : request.continue(),
+    );
+    await other.open('pages/fares?node=fare-foot-title');
+    await other.frame('Page');
+    away = true;
+    await other.type('Words', 'By foot');
+    await other.says('1 not on the server yet; kept in this browser');
+    await other.open('pages/fares?node=fare-foot-title');
+    const canvas = await other.frame('Page');
+    await until(
+      () => canvas.$eval('[data-node=fare-foot-title]', it => it.textContent),
+      text => text === 'By foot',
+      'the words should be there after a reload',
+    );
+    away = false;
+    await other.kept();
+    await page.close();
+    await walker.page.bringToFront();
+    errors.splice(0, errors.length, ...errors.filter(it => !it.includes('ERR_FAILED')));
   });
 });
 

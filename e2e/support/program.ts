@@ -89,7 +89,8 @@ export class Walker {
         [...document.querySelectorAll<HTMLElement>('[role=treeitem]')].find(
           it => it.textContent.startsWith(start) && (!mustBePicked || it.ariaSelected === 'true'),
         ) ?? false,
-      {},
+      // Frames are not drawn for a tab in the background, so they are no clock.
+      { polling: 50 },
       label,
       picked,
     );
@@ -146,9 +147,8 @@ export class Walker {
   }
 
   async kept(): Promise<void> {
-    await this.page.waitForFunction(() =>
-      [...document.querySelectorAll('output')].some(it => it.textContent === 'All kept'),
-    );
+    const words = () => this.page.$$eval('output', all => all.map(it => it.textContent));
+    await until(words, all => all.includes('All kept'), 'all should be kept');
   }
 
   text(): Promise<string> {

@@ -10,9 +10,12 @@ class FakeServer {
   away = false;
   refuse: string | null = null;
   readonly notices: string[] = [];
+  /** What was sent and did not arrive. */
+  readonly attempts: Change[] = [];
   private events: FakeEvents | null = null;
 
   readonly fetch = async (path: string, init: { method: string; body?: string }): Promise<Response> => {
+    if (this.away && init.body) this.attempts.push(JSON.parse(init.body));
     if (this.away) throw new TypeError('Failed to fetch');
     const answer = (status: number, body: unknown) =>
       ({ ok: status < 400, status, text: async () => JSON.stringify(body) }) as Response;
@@ -108,6 +111,19 @@ describe('an edit', () => {
   });
 });
 
+describe('the stream', () => {
+  it('can tell of an edit before its own answer comes; then it is kept all the same', async () => {
+    server.away = true;
+    session.commit([rename('hull', 'A')], 'Rename');
+    await settle();
+    const [sent] = server.attempts;
+    if (!sent) throw new Error('nothing was sent');
+    server.other(sent.id, [...sent.edits]);
+    expect(session.store.getState()).toMatchObject({ sync: 'kept', waiting: 0 });
+    expect(nameOf(session.site, 'hull')).toBe('A');
+  });
+});
+
 describe('what somebody else does', () => {
   it('shows here, below what was made here since', async () => {
     server.away = true;
@@ -124,6 +140,44 @@ describe('what somebody else does', () => {
     expect(nameOf(session.site, 'hull')).toBe('Theirs');
     expect(nameOf(session.site, 'lamp')).toBe('Lamp');
     expect(server.notices.at(-1)).toContain('1 part stayed');
+  });
+});
+
+describe('closing the browser', () => {
+  it('forgets nothing that was not sent, and sends it once when the site is opened again', async () => {
+    let kept: readonly Change[] = [];
+    const store = {
+      load: async () => kept,
+      save(pending: readonly Change[]) {
+        kept = pending;
+      },
+    };
+    const first = await SiteSession.open('tolvane', () => {}, store);
+    server.away = true;
+    first.commit([rename('hull', 'A')], 'Rename');
+    first.commit([rename('lamp', 'B')], 'Rename');
+    await settle();
+    first.close();
+    expect(kept).toHaveLength(2);
+
+    server.away = false;
+    const second = await SiteSession.open('tolvane', () => {}, store);
+    expect(nameOf(second.site, 'hull')).toBe('A');
+    await settle();
+    expect(second.store.getState()).toMatchObject({ sync: 'kept', waiting: 0 });
+    expect(server.accepted.map(({ edits }) => edits[0])).toEqual([rename('hull', 'A'), rename('lamp', 'B')]);
+    expect(kept).toEqual([]);
+    second.close();
+  });
+  it('does no harm where the server had it already and only its answer was lost', async () => {
+    const sent: Change = { id: 'sent-before', edits: [rename('hull', 'A')] };
+    server.accepted.push(sent);
+    server.seq = 2;
+    const again = await SiteSession.open('tolvane', () => {}, { load: async () => [sent], save: () => {} });
+    await settle();
+    expect(again.store.getState()).toMatchObject({ sync: 'kept', waiting: 0 });
+    expect(server.accepted).toHaveLength(1);
+    again.close();
   });
 });
 

@@ -15,6 +15,7 @@ import {
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { RequestProblem, request } from '../api/request.ts';
 import { openChangeStream } from './changeStream.ts';
+import { NO_STORE, type PendingStore } from './pendingStore.ts';
 import type { Accepted } from './streamMessages.ts';
 
 /** Where the edits made here are: on the server, on their way, or waiting for it to come back. */
@@ -53,6 +54,8 @@ export class SiteSession {
   private confirmedSeq: number;
   private pending: Change[] = [];
   private ahead = new Map<number, Accepted>();
+  /** What was last written to the browser's own store. */
+  private saved: readonly Change[] | null = null;
   private preview: readonly Edit[] | null = null;
   private readonly undoStack: Past[] = [];
   private redoStack: Past[] = [];
@@ -70,6 +73,7 @@ export class SiteSession {
     site: Site,
     seq: number,
     private readonly notice: Notice,
+    private readonly kept: PendingStore,
   ) {
     this.confirmed = site;
     this.confirmedSeq = seq;
@@ -83,11 +87,24 @@ export class SiteSession {
     }));
   }
 
-  static async open(id: string, notice: Notice): Promise<SiteSession> {
-    const { seq, records } = await request<{ seq: number; records: SiteRecord[] }>('GET', `/api/sites/${id}`);
-    const session = new SiteSession(id, siteOf(records), seq, notice);
+  /** Opens a site as the server has it, with what this browser has not been able to send yet on top. */
+  static async open(id: string, notice: Notice, store: PendingStore = NO_STORE): Promise<SiteSession> {
+    const [{ seq, records }, pending] = await Promise.all([
+      request<{ seq: number; records: SiteRecord[] }>('GET', `/api/sites/${id}`),
+      store.load(),
+    ]);
+    const session = new SiteSession(id, siteOf(records), seq, notice, store);
+    session.resume(pending);
     session.listen();
     return session;
+  }
+
+  private resume(pending: readonly Change[]): void {
+    if (pending.length === 0) return;
+    this.pending = [...pending];
+    for (const change of pending) this.writers.note(change);
+    this.publish(this.draft(), null);
+    void this.send();
   }
 
   close(): void {
@@ -209,10 +226,14 @@ export class SiteSession {
   }
 
   private publish(site: Site, touched: ReadonlySet<Id> | null): void {
+    if (this.pending.at(-1) !== this.saved?.at(-1) || this.pending.length !== this.saved?.length) {
+      this.saved = this.pending.slice();
+      this.kept.save(this.saved);
+    }
     this.store.setState({
       site,
       seq: this.confirmedSeq,
-      sync: this.failures > 0 ? 'away' : this.pending.length > 0 ? 'sending' : 'kept',
+      sync: this.pending.length === 0 ? 'kept' : this.failures > 0 ? 'away' : 'sending',
       waiting: this.pending.length,
       undoLabel: this.undoStack.at(-1)?.label ?? null,
       redoLabel: this.redoStack.at(-1)?.label ?? null,
@@ -279,6 +300,8 @@ export class SiteSession {
       const draft = this.draftCache;
       this.confirmed = applied.value.site;
       if (own) {
+        // The stream can be faster than the answer: what it tells of us has arrived.
+        this.failures = 0;
         this.pending = this.pending.filter(change => change.id !== id);
         // Taking our own first change into the confirmed site leaves the draft as it is.
         if (first?.id === id && draft && draft.count === this.pending.length + 1)

@@ -1,12 +1,15 @@
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
-import { RequestProblem } from '../api/request.ts';
+import { RequestProblem, request } from '../api/request.ts';
 import { useSites } from '../api/useSites.ts';
 import { SessionProvider } from '../session/context.tsx';
+import { browserStore } from '../session/pendingStore.ts';
 import { SiteSession } from '../session/siteSession.ts';
 import { Button } from '../ui/Button.tsx';
 import { Shell } from './Shell.tsx';
+
+const signedIn = async (): Promise<string> => (await request<{ email: string }>('GET', '/api/session')).email;
 
 /** Opens the site of the address and keeps it open while its stations change. */
 export function OpenSite() {
@@ -22,9 +25,10 @@ export function OpenSite() {
     let gone = false;
     let opened: SiteSession | null = null;
     setFailure(null);
-    SiteSession.open(site, (message, kind) =>
-      kind === 'problem' ? toast.error(message) : toast(message),
-    ).then(
+    const notice = (message: string, kind: 'info' | 'problem') =>
+      kind === 'problem' ? toast.error(message) : toast(message);
+    const opening = async () => SiteSession.open(site, notice, browserStore(site, await signedIn()));
+    opening().then(
       it => {
         opened = it;
         if (gone) it.close();

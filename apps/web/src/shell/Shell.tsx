@@ -22,7 +22,7 @@ function SyncWords() {
       ? 'All kept'
       : sync === 'sending'
         ? 'Keeping …'
-        : `${waiting} not on the server yet; trying again`;
+        : `${waiting} not on the server yet; kept in this browser`;
   return (
     <output aria-live="polite" className={`min-w-16 px-1 ${sync === 'away' ? 'text-madder' : 'text-muted'}`}>
       {words}

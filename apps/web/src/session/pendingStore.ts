@@ -1,0 +1,49 @@
+import type { Change } from '@cove/core';
+import { createStore, delMany, entries, set, type UseStore } from 'idb-keyval';
+
+/** Keeps what is not on the server yet, so that closing the browser forgets nothing. */
+export interface PendingStore {
+  /** What was left waiting, oldest first; also by tabs that are gone. */
+  load(): Promise<readonly Change[]>;
+  save(pending: readonly Change[]): void;
+}
+
+interface Kept {
+  /** When the list was last written, in ms. */
+  at: number;
+  pending: readonly Change[];
+}
+
+/** Nothing is kept: for browsers without a database, and for tests. */
+export const NO_STORE: PendingStore = { load: async () => [], save: () => {} };
+
+let database: UseStore | undefined;
+
+/**
+ * A list for each tab. Whoever opens the site next takes over what other tabs have left; should one of them still be there,
+ * both send the same changes, which are accepted once.
+ */
+export function browserStore(site: string, account: string): PendingStore {
+  if (!('indexedDB' in globalThis)) return NO_STORE;
+  database ??= createStore('cove', 'pending');
+  const store = database;
+  const prefix = `${account} ${site} `;
+  const own = prefix + crypto.randomUUID();
+  return {
+    async load() {
+      const found = (await entries<string, Kept>(store)).filter(([key]) => key.startsWith(prefix));
+      const pending = found.sort(([, a], [, b]) => a.at - b.at).flatMap(([, kept]) => kept.pending);
+      if (pending.length > 0) await set(own, { at: Date.now(), pending } satisfies Kept, store);
+      await delMany(
+        found.map(([key]) => key),
+        store,
+      );
+      return pending;
+    },
+    save(pending) {
+      void (pending.length > 0
+        ? set(own, { at: Date.now(), pending } satisfies Kept, store)
+        : delMany([own], store));
+    },
+  };
+}
