@@ -9,6 +9,7 @@ class FakeServer {
   readonly accepted: Change[] = [];
   away = false;
   refuse: string | null = null;
+  refuseOnce = false;
   readonly notices: string[] = [];
   /** What was sent and did not arrive. */
   readonly attempts: Change[] = [];
@@ -22,7 +23,11 @@ class FakeServer {
     if (init.method === 'GET' && path.endsWith('/tolvane'))
       return answer(200, { seq: this.seq, records: [...allRecords(tolvane(() => 'abcdef0123456789.webp'))] });
     const change: Change = JSON.parse(init.body ?? '');
-    if (this.refuse) return answer(422, { code: 'dangling', message: this.refuse });
+    if (this.refuse) {
+      const message = this.refuse;
+      if (this.refuseOnce) this.refuse = null;
+      return answer(422, { code: 'dangling', message });
+    }
     const known = this.accepted.findIndex(it => it.id === change.id);
     if (known < 0) this.accepted.push(change);
     this.seq = known < 0 ? this.seq + 1 : this.seq;
@@ -108,6 +113,21 @@ describe('an edit', () => {
     await settle();
     expect(session.store.getState()).toMatchObject({ sync: 'kept', waiting: 0 });
     expect(server.accepted.map(({ edits }) => edits[0])).toEqual([rename('hull', 'A'), rename('hull', 'B')]);
+  });
+});
+
+describe('a refusal after a failure', () => {
+  it('does not hold up what waits behind it', async () => {
+    server.away = true;
+    session.commit([rename('hull', 'A')], 'Rename');
+    session.commit([rename('lamp', 'B')], 'Rename');
+    await jest.advanceTimersByTimeAsync(100);
+    server.away = false;
+    server.refuse = 'It cannot be.';
+    server.refuseOnce = true;
+    await settle();
+    expect(session.store.getState()).toMatchObject({ sync: 'kept', waiting: 0 });
+    expect(server.accepted.map(({ edits }) => edits[0])).toEqual([rename('lamp', 'B')]);
   });
 });
 

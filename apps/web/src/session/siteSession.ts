@@ -267,6 +267,8 @@ export class SiteSession {
   }
 
   private refuse(change: Change, problem: Problem): void {
+    // A refusal is an answer: the server is there.
+    this.failures = 0;
     this.pending = this.pending.filter(it => it !== change);
     const index = this.undoStack.findIndex(past => past.change === change.id);
     if (index >= 0) this.undoStack.splice(index, 1);
@@ -339,15 +341,22 @@ export class SiteSession {
     this.publish(shown?.ok ? shown.value.site : base, touched);
   }
 
+  /** Reads the site anew; where that fails, again after a while. */
   private async reload(): Promise<void> {
-    const { seq, records } = await request<{ seq: number; records: SiteRecord[] }>(
-      'GET',
-      `/api/sites/${this.id}`,
-    );
-    this.confirmed = siteOf(records);
-    this.confirmedSeq = seq;
-    this.ahead.clear();
-    this.publish(this.applyAll(this.confirmed), null);
+    clearTimeout(this.gap);
+    try {
+      const { seq, records } = await request<{ seq: number; records: SiteRecord[] }>(
+        'GET',
+        `/api/sites/${this.id}`,
+      );
+      if (this.closed || seq < this.confirmedSeq) return;
+      this.confirmed = siteOf(records);
+      this.confirmedSeq = seq;
+      for (const ahead of this.ahead.keys()) if (ahead <= seq) this.ahead.delete(ahead);
+      this.publish(this.applyAll(this.confirmed), null);
+    } catch {
+      if (!this.closed) this.gap = setTimeout(() => void this.reload(), GAP);
+    }
   }
 
   private listen(): void {
