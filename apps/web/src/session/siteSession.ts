@@ -284,6 +284,11 @@ export class SiteSession {
     }
     this.ahead.set(accepted.seq, accepted);
     if (accepted.seq > this.confirmedSeq + 1) this.waitForGap();
+    this.takeIn();
+  }
+
+  /** Applies what has come in, as far as there is no gap. */
+  private takeIn(): void {
     for (
       let next = this.ahead.get(this.confirmedSeq + 1);
       next;
@@ -354,6 +359,7 @@ export class SiteSession {
       this.confirmedSeq = seq;
       for (const ahead of this.ahead.keys()) if (ahead <= seq) this.ahead.delete(ahead);
       this.publish(this.applyAll(this.confirmed), null);
+      this.takeIn();
     } catch {
       if (!this.closed) this.gap = setTimeout(() => void this.reload(), GAP);
     }
