@@ -147,6 +147,22 @@ describe('the guide', () => {
     await walker.styleIs(sheet, heading, 'font-size', size);
   });
 
+  it('a scheme and a text style are edited beside the sheet', async () => {
+    await walker.click('Night run', 'button');
+    await walker.choose('Main button fill', 'Foam');
+    await walker.styleIs(
+      sheet,
+      '[data-row=button][data-column=night-run] .button-box',
+      'background-color',
+      'rgb(245, 251, 255)',
+    );
+    await walker.click('Undo');
+    await walker.click('Lead', 'button');
+    await walker.type('Size', '30px');
+    await walker.styleIs(sheet, '[data-row="text.look-lead"][data-column=daymark] p', 'font-size', '30px');
+    await walker.click('Undo');
+  });
+
   it('a click on a cell opens the bench, where a default is set for all', async () => {
     await walker.page.goto(`${PROGRAM}/sites/tolvane/guide`);
     sheet = await walker.frame('Specimen');

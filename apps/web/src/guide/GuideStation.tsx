@@ -17,8 +17,10 @@ import { nameOf } from '../shell/names.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
 import { PresetPanel } from './PresetPanel.tsx';
+import { SchemePanel } from './SchemePanel.tsx';
 import { type Across, columnsFor, Specimen } from './Specimen.tsx';
 import type { Hit } from './specimenDocument.ts';
+import { TextStylePanel } from './TextStylePanel.tsx';
 import { Tray } from './Tray.tsx';
 
 interface Selected {
@@ -39,6 +41,8 @@ export function GuideStation() {
 
   const rows = useMemo(() => specimenRows(site), [site]);
   const preset = params.get('preset');
+  const openScheme = site.kinds.scheme.get(params.get('scheme') ?? '');
+  const openStyle = site.kinds.textStyle.get(params.get('style') ?? '');
   const element = maybeElement(params.get('element') ?? '');
   const variants = params.get('variants')?.split(',').filter(Boolean) ?? [];
 
@@ -102,12 +106,7 @@ export function GuideStation() {
 
   return (
     <div className="grid h-full grid-cols-[232px_1fr_292px]">
-      <Tray
-        site={site}
-        open={params.get('token')}
-        onOpen={openToken}
-        openPreset={id => setParams({ preset: id })}
-      />
+      <Tray site={site} open={params.get('token')} onOpen={openToken} onPanel={panel => setParams(panel)} />
       <section aria-label="Specimen" className="flex min-w-0 flex-col">
         <div className="flex h-10 items-center gap-4 border-b border-hair px-3">
           <span className="text-muted">Across</span>
@@ -154,13 +153,17 @@ export function GuideStation() {
           scheme={scheme}
           filter={filter}
           zoom={Number(zoom)}
-          chosen={preset ? null : selected}
+          chosen={preset || openScheme || openStyle ? null : selected}
           onHit={onHit}
         />
       </section>
       <aside aria-label="Bench" className="flex min-h-0 flex-col border-l border-hair bg-paper">
         {preset && <PresetPanel key={preset} site={site} preset={preset} onGone={() => setParams({})} />}
-        {shown ? (
+        {openScheme ? (
+          <SchemePanel key={openScheme.id} site={site} scheme={openScheme} />
+        ) : openStyle ? (
+          <TextStylePanel key={openStyle.id} site={site} style={openStyle} />
+        ) : shown ? (
           <div className="min-h-0 flex-1">
             <Bench
               subject={shown}

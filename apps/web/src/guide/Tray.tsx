@@ -32,7 +32,8 @@ interface Props {
   /** Token whose editor is open. */
   open: Id | null;
   onOpen(id: Id | null): void;
-  openPreset(id: Id): void;
+  /** Opens a preset, scheme or text style beside the sheet. */
+  onPanel(panel: { preset: Id } | { scheme: Id } | { style: Id }): void;
 }
 
 const WHITE: Color = { space: 'srgb', coords: [1, 1, 1], alpha: 1 };
@@ -74,7 +75,7 @@ function Group({
 }
 
 /** Foundations, drawn as what they are; each opens where it stands and alters the whole sheet under the hand. */
-export function Tray({ site, open, onOpen, openPreset }: Props) {
+export function Tray({ site, open, onOpen, onPanel }: Props) {
   const commit = useCommit();
   const tokens = [...site.kinds.token.values()].sort(byOrder);
   const ofType = (type: TokenType) => tokens.filter(token => token.type === type);
@@ -316,26 +317,24 @@ export function Tray({ site, open, onOpen, openPreset }: Props) {
         </Group>
       )}
 
+      <Group label="Schemes" note={String(site.kinds.scheme.size)}>
+        <Names items={[...site.kinds.scheme.values()].sort(byOrder)} onOpen={id => onPanel({ scheme: id })} />
+      </Group>
+      <Group label="Text styles" note={String(site.kinds.textStyle.size)}>
+        <Names
+          items={[...site.kinds.textStyle.values()].sort(byOrder)}
+          onOpen={id => onPanel({ style: id })}
+        />
+      </Group>
       <Group label="Presets" note={String(site.kinds.preset.size)}>
-        <p className="leading-relaxed">
-          {[...site.kinds.preset.values()].sort(byOrder).map((preset, i) => (
-            <span key={preset.id}>
-              {i > 0 && ', '}
-              <button
-                type="button"
-                className="hover:text-teal hover:underline"
-                onClick={() => openPreset(preset.id)}
-              >
-                {preset.name}
-              </button>
-            </span>
-          ))}
-          {site.kinds.preset.size === 0 && (
-            <span className="text-muted">
-              None yet. Make one on the Pages station from what a widget has set.
-            </span>
-          )}
-        </p>
+        {site.kinds.preset.size === 0 ? (
+          <p className="text-muted">None yet. Make one on the Pages station from what a widget has set.</p>
+        ) : (
+          <Names
+            items={[...site.kinds.preset.values()].sort(byOrder)}
+            onOpen={id => onPanel({ preset: id })}
+          />
+        )}
       </Group>
     </aside>
   );
@@ -344,4 +343,19 @@ export function Tray({ site, open, onOpen, openPreset }: Props) {
 function colourOf(site: Site, id: Id): Color {
   const end = literalOf(site.kinds.token, NO_REBINDS, { type: 'token', token: id });
   return end?.type === 'color' ? end.value : WHITE;
+}
+
+/** Names in a row, each of which opens. */
+function Names({ items, onOpen }: { items: readonly { id: Id; name: string }[]; onOpen(id: Id): void }) {
+  return (
+    <ul className="flex flex-wrap gap-x-2.5 leading-relaxed">
+      {items.map(({ id, name }) => (
+        <li key={id}>
+          <button type="button" className="hover:text-teal hover:underline" onClick={() => onOpen(id)}>
+            {name}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
 }
