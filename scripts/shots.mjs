@@ -48,6 +48,9 @@ try {
   await named('Schemes', 'radio').click();
   await named('Swatch Rope deep').click();
   await shot('guide-swatch');
+  await page.goto(`${program}/sites/tolvane/guide?scheme=heather-moor`);
+  await frame('Specimen');
+  await shot('guide-scheme');
   await page.goto(`${program}/sites/tolvane/pages/home?node=feature-dogs&part=box`);
   await frame('Page');
   await named('Knot of Fill: where its value comes from').click();
