@@ -26,7 +26,7 @@ const STEPS = [
       [tsc, '-p', project],
     ]),
   ],
-  ['lint', [bin('biome'), ['ci', '--error-on-warnings', '.']]],
+  ['lint', [bin('biome'), ['ci', '--colors=off', '--error-on-warnings', '.']]],
   ['core', jest('core')],
   ['server', jest('server')],
   ['web', jest('web')],
