@@ -207,6 +207,23 @@ describe('the pages', () => {
     }
   });
 
+  it('are dragged to any width, by pointer and by keys', async () => {
+    const width = () => canvas.evaluate(() => innerWidth);
+    const handle = await walker.page.waitForSelector('button[aria-label^="Width of the page"]');
+    const box = await handle?.boundingBox();
+    if (!box) throw new Error('no handle');
+    await walker.page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await walker.page.mouse.down();
+    await walker.page.mouse.move(box.x - 60, box.y + box.height / 2, { steps: 5 });
+    await walker.page.mouse.up();
+    const dragged = await until(width, it => it < 1250, 'the page should be narrower');
+    await handle?.focus();
+    await walker.page.keyboard.press('ArrowLeft');
+    await until(width, it => it === dragged - 20, 'a key should take 20 px');
+    await walker.click('Wide', 'radio');
+    await until(width, it => it === 1280, 'the page should be wide again');
+  });
+
   it('a section takes another scheme and padding step', async () => {
     await pick('Before you sail, Section');
     await walker.choose('Scheme', 'Night run');

@@ -83,6 +83,20 @@ describe('published HTML', () => {
     expect(published.files.get('sailings/index.html')).toContain('href="../fares/"');
     expect(published.files.get('index.html')).toContain('href="fares/"');
   });
+  it('names a section only where a link leads into it', () => {
+    const link = { type: 'section', page: 'home', section: 'before' } as const;
+    const files = publishSite(
+      edit(
+        demoSite(),
+        { op: 'set', id: 'book', path: ['content', 'link'], value: link },
+        { op: 'set', id: 'sailings-book', path: ['content', 'link'], value: link },
+      ),
+    ).files;
+    expect(files.get('index.html')).toContain('href="#s-before"');
+    expect(files.get('sailings/index.html')).toContain('href="../#s-before"');
+    expect(files.get('index.html')?.match(/ id="s-[^"]*"/g)).toEqual([' id="s-before"']);
+    expect(published.files.get('index.html')).not.toContain(' id="s-');
+  });
   it('ships only the fonts in use', () => {
     expect(published.fonts).toEqual([
       'bricolage-grotesque-latin-wght-normal.woff2',

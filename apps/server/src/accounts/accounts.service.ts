@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { hash, verify } from '@node-rs/argon2';
 import { parseCookie } from 'cookie';
+import type { Response } from 'express';
 import { LessThan, Repository } from 'typeorm';
 import type { Caller, Membership } from '../common/access';
 import { Config } from '../config/config';
@@ -51,7 +52,20 @@ export class AccountsService {
     return this.config.COVE_ORIGIN.startsWith('https:');
   }
 
-  async openSession(account: string): Promise<{ token: string; maxAge: number }> {
+  /** Signs an account in: a new session, its cookie on the answer, and who it is. */
+  async admit(account: Account, response: Response): Promise<{ email: string; name: string }> {
+    const { token, maxAge } = await this.openSession(account.id);
+    response.cookie(this.cookieName, token, {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: this.secure,
+      path: '/',
+      maxAge,
+    });
+    return { email: account.email, name: account.name };
+  }
+
+  private async openSession(account: string): Promise<{ token: string; maxAge: number }> {
     const token = randomBytes(32).toString('base64url');
     await this.sessions.delete({ expiresAt: LessThan(new Date()) });
     await this.sessions.insert({

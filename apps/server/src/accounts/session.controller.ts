@@ -19,15 +19,7 @@ export class SessionController {
     const account = await this.accounts.check(body.email, body.password);
     if (!account)
       throw new ProblemException({ code: 'bad-credentials', message: 'Address or password is wrong.' });
-    const { token, maxAge } = await this.accounts.openSession(account.id);
-    response.cookie(this.accounts.cookieName, token, {
-      httpOnly: true,
-      sameSite: 'strict',
-      secure: this.accounts.secure,
-      path: '/',
-      maxAge,
-    });
-    return { email: account.email, name: account.name };
+    return this.accounts.admit(account, response);
   }
 
   @Get()

@@ -26,14 +26,6 @@ export class DemoController {
   async enter(@Res({ passthrough: true }) response: Response) {
     const account = await this.accounts.byEmail(DEMO.email);
     if (!account) throw notFound('demo');
-    const { token, maxAge } = await this.accounts.openSession(account.id);
-    response.cookie(this.accounts.cookieName, token, {
-      httpOnly: true,
-      sameSite: 'strict',
-      secure: this.accounts.secure,
-      path: '/',
-      maxAge,
-    });
-    return { email: account.email, name: account.name };
+    return this.accounts.admit(account, response);
   }
 }

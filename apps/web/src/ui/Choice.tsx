@@ -35,6 +35,8 @@ export function Choice<T extends string>({
         <RadioGroup.Item
           key={option.value}
           value={option.value}
+          // Choosing again what is chosen brings back what it stands for, such as a width that was dragged since.
+          onClick={() => option.value === value && onChange(option.value)}
           className="border-b-[1.5px] border-transparent py-0.5 text-muted hover:text-ink data-[state=checked]:border-teal data-[state=checked]:font-semibold data-[state=checked]:text-teal"
         >
           {option.label}

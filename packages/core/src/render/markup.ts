@@ -7,6 +7,7 @@ import {
   type Id,
   isNode,
   type NodeRecord,
+  referencesOf,
   SETTINGS,
   type Site,
   settingsOf,
@@ -107,11 +108,9 @@ function isLinked(site: Site, section: Id): boolean {
   let targets = linked.get(site.kinds.widget);
   if (!targets) {
     targets = new Set();
-    for (const { content } of site.kinds.widget.values()) {
-      const text = JSON.stringify(content);
-      if (text.includes('"section"'))
-        for (const match of text.matchAll(/"section":"([^"]+)"/g)) targets.add(match[1] ?? '');
-    }
+    for (const widget of site.kinds.widget.values())
+      for (const { path, to, kinds } of referencesOf(widget))
+        if (path.startsWith('content.') && kinds.includes('section')) targets.add(to);
     linked.set(site.kinds.widget, targets);
   }
   return targets.has(section);
