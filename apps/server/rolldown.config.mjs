@@ -9,9 +9,16 @@ const isOurs = id =>
   id.startsWith('@oxc-project/runtime');
 
 export default defineConfig({
-  input: 'src/main.ts',
+  input: { main: 'src/main.ts', 'render.worker': 'src/releases/render.worker.ts' },
   platform: 'node',
   external: id => !isOurs(id),
   tsconfig: './tsconfig.json',
-  output: { file: 'dist/main.mjs', format: 'esm', sourcemap: true },
+  output: {
+    dir: 'dist',
+    entryFileNames: '[name].mjs',
+    chunkFileNames: '[name]-[hash].mjs',
+    cleanDir: true,
+    format: 'esm',
+    sourcemap: true,
+  },
 });

@@ -31,8 +31,11 @@ function buildOne(name, workspace, product, command) {
     throw new Error(`The ${name} could not be built:\n${result.stdout}\n${result.stderr}`);
 }
 
+export const buildServer = () =>
+  buildOne('server', 'apps/server', 'dist/main.mjs', ['rolldown', '-c', 'rolldown.config.mjs']);
+
 /** Builds server and interface where their sources are newer than what was built. */
 export function build() {
-  buildOne('server', 'apps/server', 'dist/main.mjs', ['rolldown', '-c', 'rolldown.config.mjs']);
+  buildServer();
   buildOne('interface', 'apps/web', 'dist/index.html', ['vite', 'build', '--logLevel', 'warn']);
 }

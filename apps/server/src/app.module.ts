@@ -11,6 +11,8 @@ import { dataSourceOptions } from './database/dataSource';
 import { DemoController } from './demo/demo.controller';
 import { DemoService } from './demo/demo.service';
 import { HealthController } from './health/health.controller';
+import { OutboxModule } from './outbox/outbox.module';
+import { PeopleModule } from './people/people.module';
 import { ReleasesModule } from './releases/releases.module';
 import { SitesModule } from './sites/sites.module';
 import { DiskStorage } from './storage/diskStorage';
@@ -49,7 +51,9 @@ export class AppModule {
           },
         }),
         AccountsModule,
+        OutboxModule,
         SitesModule,
+        PeopleModule,
         ReleasesModule,
         ViewsModule,
       ],

@@ -4,13 +4,18 @@ import { ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
-import type { NextFunction, Request, Response } from 'express';
+import compression from 'compression';
+import { json, type NextFunction, type Request, type Response } from 'express';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module';
 import { Config } from './config/config';
 
 const CSP =
   "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; worker-src 'self' blob:; frame-src 'self' blob: http:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+/** A stream of events must not wait in a compressor. */
+const isCompressed = (request: Request, response: Response): boolean =>
+  response.getHeader('content-type') !== 'text/event-stream' && compression.filter(request, response);
 
 /** The whole server, not yet listening. */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
@@ -20,7 +25,10 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   });
   app.useLogger(app.get(Logger));
   app.disable('x-powered-by');
-  app.useBodyParser('json', { limit: '20mb' });
+  app.set('trust proxy', config.COVE_PROXIES);
+  app.use(compression({ filter: isCompressed }));
+  app.use('/api/sites/:site/changes', json({ limit: '20mb' }));
+  app.useBodyParser('json', { limit: '64kb' });
   app.useGlobalPipes(new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true }));
   app.enableShutdownHooks();
   app.use((_: Request, response: Response, next: NextFunction) => {

@@ -20,13 +20,9 @@ import {
   isNode,
   keyBetween,
   keysBetween,
-  mayEdit,
-  newId,
   readRecord,
   referencesOf,
-  rightFor,
   type Site,
-  Writers,
 } from '../src/site/index.ts';
 import { demoSite } from './support/demo.ts';
 import { type Random, seeded } from './support/random.ts';
@@ -283,61 +279,5 @@ describe('moving by keys', () => {
   });
   it('does not go where nothing is', () => {
     expect(nudge(demoSite(), 'welcome', 'up')).toMatchObject({ ok: false, problem: { code: 'nowhere' } });
-  });
-});
-
-describe('undo', () => {
-  it('leaves alone what somebody else has changed since', () => {
-    const writers = new Writers();
-    const site = demoSite();
-    const mine = {
-      id: 'mine',
-      edits: [
-        { op: 'set', id: 'hull', path: ['name'], value: 'A' },
-        { op: 'set', id: 'lamp', path: ['name'], value: 'B' },
-      ],
-    } as const;
-    writers.note(mine);
-    writers.note({ id: 'theirs', edits: [{ op: 'set', id: 'lamp', path: ['name'], value: 'C' }] });
-    const { inverse } = must(applyChange(site, mine));
-    const { edits, skipped } = writers.undoable(inverse, 'mine', id => getRecord(site, id));
-    expect(edits).toEqual([{ op: 'set', id: 'hull', path: ['name'], value: 'Hull' }]);
-    expect(skipped).toBe(1);
-  });
-});
-
-describe('rights', () => {
-  const kindOf = (id: string) => getRecord(demoSite(), id)?.kind;
-  it.each<[Edit, string]>([
-    [{ op: 'set', id: 'book', path: ['content', 'label'], value: 'x' }, 'content'],
-    [{ op: 'set', id: 'book', path: ['variants', 'size'], value: 'size-small' }, 'choice'],
-    [{ op: 'set', id: 'book', path: ['styles', 'box/color'], value: {} }, 'style'],
-    [{ op: 'set', id: 'home', path: ['rebind', 'hull'], value: {} }, 'style'],
-    [{ op: 'set', id: 'hull', path: ['value'], value: {} }, 'guide'],
-    [{ op: 'set', id: 'settings', path: ['name'], value: 'x' }, 'guide'],
-    [{ op: 'remove', id: 'hull' }, 'guide'],
-  ])('%j needs %s', (edit, right) => {
-    expect(rightFor(edit, kindOf)).toBe(right);
-  });
-  it('a widget put with styles of its own needs the right to style', () => {
-    const book = demoSite().kinds.widget.get('book');
-    if (!book) throw new Error('no such widget');
-    expect(rightFor({ op: 'put', record: { ...book, id: newId('w') } }, kindOf)).toBe('choice');
-    expect(
-      rightFor(
-        {
-          op: 'put',
-          record: { ...book, id: newId('w'), styles: { 'box/color': { type: 'role', role: 'text' } } },
-        },
-        kindOf,
-      ),
-    ).toBe('style');
-  });
-  it('a reviewer may change nothing, a keeper what was given, a designer all', () => {
-    expect(mayEdit('reviewer', 'style', 'content')).toBe(false);
-    expect(mayEdit('keeper', 'content', 'content')).toBe(true);
-    expect(mayEdit('keeper', 'content', 'choice')).toBe(false);
-    expect(mayEdit('keeper', 'style', 'guide')).toBe(false);
-    expect(mayEdit('designer', 'content', 'guide')).toBe(true);
   });
 });

@@ -1,15 +1,19 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { OutboxModule } from '../outbox/outbox.module';
 import { Member } from '../sites/entities/member.entity';
+import { AccountController } from './account.controller';
 import { AccountsService } from './accounts.service';
+import { AttemptsService } from './attempts.service';
 import { Account } from './entities/account.entity';
 import { Session } from './entities/session.entity';
+import { LinksService } from './links.service';
 import { SessionController } from './session.controller';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Account, Session, Member])],
-  providers: [AccountsService],
-  controllers: [SessionController],
+  imports: [TypeOrmModule.forFeature([Account, Session, Member]), OutboxModule],
+  providers: [AccountsService, AttemptsService, LinksService],
+  controllers: [SessionController, AccountController],
   exports: [AccountsService],
 })
 export class AccountsModule {}

@@ -1,11 +1,11 @@
-import { createHash, randomBytes } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { hash, verify } from '@node-rs/argon2';
 import { parseCookie } from 'cookie';
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
 import { LessThan, Repository } from 'typeorm';
 import type { Caller, Membership } from '../common/access';
+import { hashOf, newSecret } from '../common/secret';
 import { Config } from '../config/config';
 import { Member } from '../sites/entities/member.entity';
 import { Account } from './entities/account.entity';
@@ -13,12 +13,14 @@ import { Session } from './entities/session.entity';
 
 const DAYS = 24 * 60 * 60 * 1000;
 const SESSION_AGE = 14 * DAYS;
-const hashOf = (token: string) => createHash('sha256').update(token).digest();
+
+/** Told to all processes when sessions of an account end, so that its open streams end too. */
+export const SESSIONS_CHANNEL = 'sessions_ended';
 
 @Injectable()
 export class AccountsService {
   /** Checked where no account has the address, so that both answers take as long. */
-  private readonly noOne = hash(randomBytes(16).toString('hex'));
+  private readonly noOne = hash(newSecret());
 
   constructor(
     @InjectRepository(Account) private readonly accounts: Repository<Account>,
@@ -44,6 +46,16 @@ export class AccountsService {
     return account && right ? account : null;
   }
 
+  async rename(account: string, name: string): Promise<void> {
+    await this.accounts.update(account, { name });
+  }
+
+  /** Sets another password. Every session but the one given ends: whoever knew the old one is out. */
+  async setPassword(account: string, password: string, keep: string | undefined): Promise<void> {
+    await this.accounts.update(account, { passwordHash: await hash(password) });
+    await this.endOthers(account, keep);
+  }
+
   get cookieName(): string {
     return this.secure ? '__Host-cove-session' : 'cove-session';
   }
@@ -53,46 +65,74 @@ export class AccountsService {
   }
 
   /** Signs an account in: a new session, its cookie on the answer, and who it is. */
-  async admit(account: Account, response: Response): Promise<{ email: string; name: string }> {
-    const { token, maxAge } = await this.openSession(account.id);
-    response.cookie(this.cookieName, token, {
+  async admit(
+    account: Account,
+    request: Request,
+    response: Response,
+  ): Promise<{ email: string; name: string }> {
+    const secret = newSecret();
+    await this.sessions.delete({ expiresAt: LessThan(new Date()) });
+    await this.sessions.insert({
+      tokenHash: hashOf(secret),
+      accountId: account.id,
+      agent: (request.headers['user-agent'] ?? '').slice(0, 200),
+      expiresAt: new Date(Date.now() + SESSION_AGE),
+    });
+    response.cookie(this.cookieName, secret, {
       httpOnly: true,
       sameSite: 'strict',
       secure: this.secure,
       path: '/',
-      maxAge,
+      maxAge: SESSION_AGE,
     });
     return { email: account.email, name: account.name };
   }
 
-  private async openSession(account: string): Promise<{ token: string; maxAge: number }> {
-    const token = randomBytes(32).toString('base64url');
-    await this.sessions.delete({ expiresAt: LessThan(new Date()) });
-    await this.sessions.insert({
-      tokenHash: hashOf(token),
-      accountId: account,
-      expiresAt: new Date(Date.now() + SESSION_AGE),
-    });
-    return { token, maxAge: SESSION_AGE };
-  }
-
-  async closeSession(cookies: string | undefined): Promise<void> {
-    const token = this.tokenIn(cookies);
-    if (token) await this.sessions.delete({ tokenHash: hashOf(token) });
-  }
-
-  private tokenIn(cookies: string | undefined): string | null {
+  private secretIn(cookies: string | undefined): string | null {
     return (cookies && parseCookie(cookies)[this.cookieName]) || null;
   }
 
+  /** Who a cookie belongs to; null where there is none, or its session has ended. */
   async callerOf(cookies: string | undefined): Promise<Caller | null> {
-    const token = this.tokenIn(cookies);
-    if (!token) return null;
-    const rows: Caller[] = await this.sessions.query(
-      'select a.id as account, a.email, a.name from sessions s join accounts a on a.id = s.account_id where s.token_hash = $1 and s.expires_at > now()',
-      [hashOf(token)],
+    const secret = this.secretIn(cookies);
+    if (!secret) return null;
+    const rows: (Caller & { stale: boolean })[] = await this.sessions.query(
+      `select a.id as account, a.email, a.name, s.id as session, s.seen_at < now() - interval '10 minutes' as stale
+       from sessions s join accounts a on a.id = s.account_id where s.token_hash = $1 and s.expires_at > now()`,
+      [hashOf(secret)],
     );
-    return rows[0] ?? null;
+    const [row] = rows;
+    if (!row) return null;
+    const { stale, ...caller } = row;
+    if (stale) await this.sessions.update({ id: caller.session }, { seenAt: new Date() });
+    return caller;
+  }
+
+  sessionsOf(account: string): Promise<Session[]> {
+    return this.sessions.find({
+      select: { id: true, agent: true, createdAt: true, seenAt: true },
+      where: { accountId: account },
+      order: { seenAt: 'DESC' },
+    });
+  }
+
+  async endSession(account: string, session: string): Promise<boolean> {
+    const { affected } = await this.sessions.delete({ accountId: account, id: session });
+    await this.tellEnded(account);
+    return (affected ?? 0) > 0;
+  }
+
+  /** Ends every session of an account but one. */
+  async endOthers(account: string, keep: string | undefined): Promise<void> {
+    await this.sessions.query('delete from sessions where account_id = $1 and id is distinct from $2::uuid', [
+      account,
+      keep ?? null,
+    ]);
+    await this.tellEnded(account);
+  }
+
+  private async tellEnded(account: string): Promise<void> {
+    await this.sessions.query('select pg_notify($1, $2)', [SESSIONS_CHANNEL, account]);
   }
 
   async membershipOf(account: string, site: string): Promise<Membership | null> {

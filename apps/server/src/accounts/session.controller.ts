@@ -4,22 +4,32 @@ import type { Request, Response } from 'express';
 import { Allow, type Caller, CurrentCaller } from '../common/access';
 import { ProblemException } from '../common/problem';
 import { AccountsService } from './accounts.service';
+import { AttemptsService } from './attempts.service';
 import { SignInDto } from './dto/signIn.dto';
 
 @ApiTags('session')
 @Controller('api/session')
 export class SessionController {
-  constructor(private readonly accounts: AccountsService) {}
+  constructor(
+    private readonly accounts: AccountsService,
+    private readonly attempts: AttemptsService,
+  ) {}
 
   @Post()
   @Allow('anyone')
   @HttpCode(200)
   @ApiOperation({ summary: 'Sign in; answers with a session cookie' })
-  async signIn(@Body() body: SignInDto, @Res({ passthrough: true }) response: Response) {
-    const account = await this.accounts.check(body.email, body.password);
+  async signIn(
+    @Body() { email, password }: SignInDto,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ) {
+    const account = await this.attempts.ofPassword(email, request.ip ?? '', () =>
+      this.accounts.check(email, password),
+    );
     if (!account)
       throw new ProblemException({ code: 'bad-credentials', message: 'Address or password is wrong.' });
-    return this.accounts.admit(account, response);
+    return this.accounts.admit(account, request, response);
   }
 
   @Get()
@@ -33,8 +43,11 @@ export class SessionController {
   @Allow('signed-in')
   @HttpCode(204)
   @ApiOperation({ summary: 'Sign out' })
-  async signOut(@Req() request: Request, @Res({ passthrough: true }) response: Response) {
-    await this.accounts.closeSession(request.headers.cookie);
+  async signOut(
+    @CurrentCaller() { account, session }: Caller,
+    @Res({ passthrough: true }) response: Response,
+  ) {
+    await this.accounts.endSession(account, session);
     response.clearCookie(this.accounts.cookieName, { path: '/' });
   }
 }

@@ -18,6 +18,8 @@ export interface Caller {
   account: string;
   email: string;
   name: string;
+  /** Id of the session, as sessions are listed. */
+  session: string;
 }
 
 export type CallerRequest = Request & { caller?: Caller; membership?: Membership };

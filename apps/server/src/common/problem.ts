@@ -12,6 +12,10 @@ const STATUS: Record<string, number> = {
   'in-use': 409,
   'id-taken': 409,
   busy: 409,
+  'last-designer': 409,
+  'spent-link': 410,
+  'too-many-tries': 429,
+  'database-away': 503,
 };
 
 /** An expected failure on its way to the answer: its code decides the status. */

@@ -1,5 +1,5 @@
 import { plainToInstance, Transform } from 'class-transformer';
-import { IsInt, IsNotEmpty, IsString, IsUrl, Max, Min, validateSync } from 'class-validator';
+import { IsIn, IsInt, IsNotEmpty, IsString, IsUrl, Max, Min, validateSync } from 'class-validator';
 
 /** What the server is told by environment variables. */
 export class Config {
@@ -37,8 +37,27 @@ export class Config {
   @IsString()
   COVE_WEB = '';
 
+  /** Program of the thread that renders sites; the one beside the built server where empty. */
+  @IsString()
+  COVE_RENDERER = '';
+
   @IsString()
   COVE_LOG_LEVEL = 'info';
+
+  /**
+   * Who may read the simulated mail. `members`: each the letters to their own address, and designers those of their
+   * sites. `open`: whoever can reach the program, for one’s own machine, where a new account’s link could not be read
+   * otherwise.
+   */
+  @IsIn(['members', 'open'])
+  COVE_OUTBOX: 'members' | 'open' = 'members';
+
+  /** How many proxies stand before the server, so that the address a request comes from can be told. */
+  @Transform(({ value }) => Number(value))
+  @IsInt()
+  @Min(0)
+  @Max(10)
+  COVE_PROXIES = 0;
 }
 
 /** Reads and checks the environment; throws with every fault named. */

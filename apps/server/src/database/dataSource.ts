@@ -5,12 +5,13 @@ import { Release } from '../releases/entities/release.entity';
 import { Member } from '../sites/entities/member.entity';
 import { SiteEntity } from '../sites/entities/site.entity';
 import { Foundation1700000000000 } from './migrations/1700000000000-Foundation';
+import { People1700000001000 } from './migrations/1700000001000-People';
 
 export const dataSourceOptions = (url: string): DataSourceOptions => ({
   type: 'postgres',
   url,
   entities: [Account, Session, SiteEntity, Member, Release],
-  migrations: [Foundation1700000000000],
+  migrations: [Foundation1700000000000, People1700000001000],
   migrationsRun: true,
   synchronize: false,
   poolSize: 12,

@@ -1,6 +1,6 @@
-import { Controller, Get, HttpCode, Post, Res } from '@nestjs/common';
+import { Controller, Get, HttpCode, Post, Req, Res } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
 import { AccountsService } from '../accounts/accounts.service';
 import { Allow } from '../common/access';
 import { notFound } from '../common/problem';
@@ -23,9 +23,9 @@ export class DemoController {
   @Allow('anyone')
   @HttpCode(200)
   @ApiOperation({ summary: 'Enter the demo; answers with a session cookie' })
-  async enter(@Res({ passthrough: true }) response: Response) {
+  async enter(@Req() request: Request, @Res({ passthrough: true }) response: Response) {
     const account = await this.accounts.byEmail(DEMO.email);
     if (!account) throw notFound('demo');
-    return this.accounts.admit(account, response);
+    return this.accounts.admit(account, request, response);
   }
 }

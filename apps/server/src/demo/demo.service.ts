@@ -44,12 +44,13 @@ export class DemoService {
       account.id,
     ]);
     const edits = [...allRecords(site)].map((record): Edit => ({ op: 'put', record }));
-    const result = await this.changes.accept(
-      { site: id, role: 'designer', keeperMay: 'content' },
-      account.id,
-      `demo-${id}-${Date.now()}`,
+    const result = await this.changes.accept({
+      site: id,
+      account: account.id,
+      id: `demo-${id}-${Date.now()}`,
+      base: 0,
       edits,
-    );
+    });
     if (!result.ok) throw new Error(result.problem.message);
   }
 

@@ -4,11 +4,13 @@ import { SitesModule } from '../sites/sites.module';
 import { Release } from './entities/release.entity';
 import { ReleasesController } from './releases.controller';
 import { ReleasesService } from './releases.service';
+import { Renderer } from './renderer.service';
 import { SitesHost } from './sitesHost.service';
 
 @Module({
   imports: [TypeOrmModule.forFeature([Release]), SitesModule],
-  providers: [ReleasesService, SitesHost],
+  providers: [ReleasesService, Renderer, SitesHost],
   controllers: [ReleasesController],
+  exports: [Renderer],
 })
 export class ReleasesModule {}

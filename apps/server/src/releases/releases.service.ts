@@ -1,14 +1,15 @@
-import { type PublishedSite, publishSite } from '@cove/core';
+import type { PublishedSite } from '@cove/core';
 import { Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { InjectDataSource, InjectRepository } from '@nestjs/typeorm';
 import PgBoss from 'pg-boss';
 import { DataSource, Repository } from 'typeorm';
 import { notFound, ProblemException } from '../common/problem';
 import { Config } from '../config/config';
-import { SiteCache } from '../sites/siteCache.service';
+import { SiteCache } from '../sites/siteCache';
 import { readFont } from '../storage/fonts';
 import { assetPath, releaseFolder, Storage } from '../storage/storage';
 import { Release } from './entities/release.entity';
+import { Renderer } from './renderer.service';
 
 const QUEUE = 'publish';
 interface Job {
@@ -25,6 +26,7 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
     @InjectRepository(Release) private readonly releases: Repository<Release>,
     @InjectDataSource() private readonly database: DataSource,
     private readonly cache: SiteCache,
+    private readonly renderer: Renderer,
     private readonly storage: Storage,
     config: Config,
   ) {
@@ -49,7 +51,7 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
       this.releases.find({ where: { siteId: site }, order: { number: 'DESC' }, take: 200 }),
       this.liveOf(site),
     ]);
-    const { seq } = await this.cache.at(site);
+    const seq = await this.cache.seqOf(site);
     return {
       /** Changes made since the newest finished release. */
       unpublished: seq - (releases.find(it => it.state === 'done')?.seq ?? 0),
@@ -78,7 +80,7 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
 
   /** Orders a release of the site as it is now. */
   async publish(site: string, account: string, note: string): Promise<{ id: string; number: number }> {
-    const { seq } = await this.cache.at(site);
+    const seq = await this.cache.seqOf(site);
     const rows: { id: string; number: number }[] = await this.database.query(
       `insert into releases (site_id, number, seq, note, created_by)
        select id, 1 + coalesce((select max(number) from releases where site_id = s.id), 0), $2, $3, $4 from sites s where id = $1
@@ -96,8 +98,7 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
     const release = await this.releases.findOneBy({ id });
     if (!release || release.state === 'done') return;
     try {
-      const { site, seq } = await this.cache.at(release.siteId);
-      const published = publishSite(site);
+      const { seq, published } = await this.renderer.render(release.siteId);
       const total = published.files.size + published.assets.length + published.fonts.length;
       await this.releases.update(id, { state: 'making', seq, total, done: 0 });
       await this.writeFiles(release, published);

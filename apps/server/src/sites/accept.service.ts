@@ -1,8 +1,19 @@
-import { type Edit, fail, mayEdit, ok, type Result, rightFor, targetOf, work } from '@cove/core';
+import {
+  type Change,
+  type Edit,
+  fail,
+  type KeeperMay,
+  mayEdit,
+  ok,
+  type Result,
+  type RoleName,
+  rightsFor,
+  targetOf,
+  work,
+} from '@cove/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type QueryRunner } from 'typeorm';
-import type { Membership } from '../common/access';
 import { RowLookup, rowsOf } from './recordTable';
 
 export const CHANGES_CHANNEL = 'site_changes';
@@ -13,9 +24,28 @@ export interface Accepted {
   dropped: number[];
 }
 
+/** A change on its way in: `base` is the number of the last change that its maker had seen. */
+export interface Incoming extends Change {
+  site: string;
+  account: string;
+  base: number;
+}
+
+interface Locked {
+  seq: number;
+  keeperMay: KeeperMay;
+  /** Null for one who is no longer a member. */
+  role: RoleName | null;
+  knownSeq: number | null;
+  same: boolean | null;
+}
+
+/** Role and rights are read under the lock: who loses them has no edit accepted after that. */
 const LOCK = `
-  select s.seq, c.seq as "knownSeq", c.edits = $3::jsonb as same
-  from sites s left join changes c on c.site_id = s.id and c.id = $2
+  select s.seq, s.keeper_may as "keeperMay", m.role, c.seq as "knownSeq", c.edits = $3::jsonb as same
+  from sites s
+    left join members m on m.site_id = s.id and m.account_id = $4
+    left join changes c on c.site_id = s.id and c.id = $2
   where s.id = $1 for update of s`;
 
 /** All rows of a change in one statement: one journey to the database. */
@@ -34,7 +64,7 @@ const WRITE = `
     select site, u."from", u.path, u."to" from input, jsonb_to_recordset($6::jsonb) as u("from" text, path text, "to" text)
     on conflict do nothing),
   kept as (
-    insert into changes (site_id, seq, id, account_id, edits) select site, seq, $7, $8::uuid, $9::jsonb from input),
+    insert into changes (site_id, seq, id, account_id, edits, base) select site, seq, $7, $8::uuid, $9::jsonb, $10 from input),
   numbered as (update sites set seq = input.seq from input where id = site)
   select pg_notify('${CHANGES_CHANNEL}', site || ' ' || seq) from input`;
 
@@ -47,21 +77,17 @@ export class AcceptService {
    * Accepts a change or says why not. The lock on the site's row makes the order of numbers the order of commits; rows
    * are read only where an invariant asks for them. The same id again answers as it did; with other edits it is refused.
    */
-  async accept(
-    membership: Membership,
-    account: string,
-    id: string,
-    edits: readonly Edit[],
-  ): Promise<Result<Accepted>> {
+  async accept(change: Incoming): Promise<Result<Accepted>> {
     const runner = this.database.createQueryRunner();
     try {
       await runner.startTransaction();
-      const result = await this.within(runner, membership, account, id, edits);
+      const result = await this.within(runner, change);
       if (result.ok) await runner.commitTransaction();
       else await runner.rollbackTransaction();
       return result;
     } catch (error) {
-      if (runner.isTransactionActive) await runner.rollbackTransaction();
+      // Where the connection is gone there is nothing to roll back, and the first error is the one to tell.
+      if (runner.isTransactionActive) await runner.rollbackTransaction().catch(() => {});
       throw error;
     } finally {
       await runner.release();
@@ -70,17 +96,12 @@ export class AcceptService {
 
   private async within(
     runner: QueryRunner,
-    { site, role, keeperMay }: Membership,
-    account: string,
-    id: string,
-    edits: readonly Edit[],
+    { site, account, id, edits, base }: Incoming,
   ): Promise<Result<Accepted>> {
     const text = JSON.stringify(edits);
-    const [locked]: { seq: number; knownSeq: number | null; same: boolean | null }[] = await runner.query(
-      LOCK,
-      [site, id, text],
-    );
-    if (!locked) return fail({ code: 'not-found', message: 'There is no such site.' });
+    const [locked]: Locked[] = await runner.query(LOCK, [site, id, text, account]);
+    if (!locked?.role) return fail({ code: 'not-found', message: 'There is no such site.' });
+    const { role, keeperMay } = locked;
     if (locked.knownSeq !== null)
       return locked.same
         ? ok({ seq: locked.knownSeq, dropped: [] })
@@ -94,18 +115,9 @@ export class AcceptService {
     const lookup = new RowLookup(runner, site);
     for (const edit of edits) lookup.get(targetOf(edit));
     await lookup.load();
-    for (const edit of edits) {
-      const right = rightFor(edit, it => lookup.get(it)?.kind);
-      if (!mayEdit(role, keeperMay, right))
-        return fail({
-          code: 'forbidden',
-          message: `A ${role} may not change this: it needs the right to change ${right}.`,
-          record: targetOf(edit),
-          ...('path' in edit && { path: edit.path.join('.') }),
-          found: right,
-          expected: role === 'keeper' ? keeperMay : 'nothing',
-        });
-    }
+    let forbidden = this.firstForbidden(lookup, edits, role, keeperMay);
+    while (await lookup.load()) forbidden = this.firstForbidden(lookup, edits, role, keeperMay);
+    if (forbidden) return forbidden;
     let outcome = work(lookup, { edits });
     while (await lookup.load()) outcome = work(lookup, { edits });
     if (!outcome.ok) return outcome;
@@ -122,8 +134,26 @@ export class AcceptService {
       id,
       account,
       text,
+      Math.min(base, locked.seq),
     ]);
     const { dropped } = outcome.value;
     return ok({ seq, dropped: edits.flatMap((edit, i) => (dropped.includes(edit) ? [i] : [])) });
+  }
+
+  private firstForbidden(lookup: RowLookup, edits: readonly Edit[], role: RoleName, keeperMay: KeeperMay) {
+    if (role === 'designer') return null;
+    for (const [i, right] of rightsFor(edits, lookup).entries()) {
+      const edit = edits[i];
+      if (!edit || mayEdit(role, keeperMay, right)) continue;
+      return fail({
+        code: 'forbidden',
+        message: `A ${role} may not change this: it needs the right to change ${right}.`,
+        record: targetOf(edit),
+        ...('path' in edit && { path: edit.path.join('.') }),
+        found: right,
+        expected: role === 'keeper' ? keeperMay : 'nothing',
+      });
+    }
+    return null;
   }
 }

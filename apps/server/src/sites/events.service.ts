@@ -1,116 +1,147 @@
-import type { Edit } from '@cove/core';
 import { Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { Response } from 'express';
 import { Client } from 'pg';
 import { DataSource } from 'typeorm';
+import { SESSIONS_CHANNEL } from '../accounts/accounts.service';
 import { Config } from '../config/config';
+import { MEMBERS_CHANNEL } from '../people/members.service';
 import { CHANGES_CHANNEL } from './accept.service';
+import { PRESENCE_CHANNEL, PresenceService } from './presence.service';
+import { SiteFeed, type Stream } from './siteFeed';
 
 const BEAT = 20_000;
 const REPLAY = 1000;
 
-interface Stream {
-  site: string;
-  response: Response;
-  sent: number;
-  busy: boolean;
-  again: boolean;
-}
-
-/** Tells browsers of accepted changes: the database says which site and number, the rows are read here. */
+/** Tells browsers what happens at their sites. The database says to every process what there is to read. */
 @Injectable()
 export class EventsService implements OnModuleInit, OnModuleDestroy {
   private readonly logger = new Logger('Events');
-  private readonly streams = new Set<Stream>();
+  private readonly feeds = new Map<string, SiteFeed>();
   private listener: Client | null = null;
   private beat: NodeJS.Timeout | undefined;
+  private again: NodeJS.Timeout | undefined;
   private closed = false;
+
+  private readonly heard: Readonly<Record<string, (payload: string) => void>> = {
+    [CHANGES_CHANNEL]: payload => {
+      const [site = ''] = payload.split(' ');
+      this.guarded(this.feeds.get(site)?.pull());
+    },
+    [MEMBERS_CHANNEL]: site => {
+      this.guarded(this.letGo());
+      this.feeds.get(site)?.tell('members', {});
+    },
+    [SESSIONS_CHANNEL]: () => this.guarded(this.letGo()),
+    [PRESENCE_CHANNEL]: payload => {
+      const { site, told } = JSON.parse(payload);
+      this.feeds.get(site)?.tell('presence', [told]);
+    },
+  };
 
   constructor(
     @InjectDataSource() private readonly database: DataSource,
+    private readonly presence: PresenceService,
     private readonly config: Config,
   ) {}
 
   async onModuleInit(): Promise<void> {
     await this.listen();
     this.beat = setInterval(() => {
-      for (const { response } of this.streams) response.write(': beat\n\n');
+      for (const { response } of this.allStreams()) response.write(': beat\n\n');
+      this.guarded(this.letGo());
     }, BEAT);
   }
 
   async onModuleDestroy(): Promise<void> {
     this.closed = true;
     clearInterval(this.beat);
-    for (const { response } of this.streams) response.end();
+    clearTimeout(this.again);
+    for (const { response } of this.allStreams()) response.end();
     await this.listener?.end();
+  }
+
+  private *allStreams(): Generator<Stream> {
+    for (const feed of this.feeds.values()) yield* feed.streams;
+  }
+
+  private guarded(work: Promise<void> | undefined): void {
+    work?.catch((error: Error) => this.logger.warn(`Streams could not be fed: ${error.message}`));
   }
 
   private async listen(): Promise<void> {
     const client = new Client({ connectionString: this.config.COVE_DATABASE_URL });
-    client.on('notification', ({ payload = '' }) => {
-      const [site] = payload.split(' ');
-      for (const stream of this.streams) if (stream.site === site) void this.send(stream);
-    });
-    client.on('error', error => this.reconnect(error));
+    client.on('notification', ({ channel, payload = '' }) => this.heard[channel]?.(payload));
+    client.on('error', error => this.reconnect(client, error));
+    client.on('end', () => this.reconnect(client, new Error('the connection ended')));
     await client.connect();
-    await client.query(`listen ${CHANGES_CHANNEL}`);
+    for (const channel of Object.keys(this.heard)) await client.query(`listen ${channel}`);
     this.listener = client;
   }
 
-  private reconnect(error: Error): void {
-    if (this.closed) return;
-    this.logger.warn(`The database is away (${error.message}); trying again.`);
-    setTimeout(() => {
+  private reconnect(lost: Client, { message }: Error): void {
+    if (this.closed || this.listener !== lost) return;
+    this.listener = null;
+    this.logger.warn(`The database is away (${message}); trying again.`);
+    const attempt = () => {
       this.listen().then(
         () => {
-          for (const stream of this.streams) void this.send(stream);
+          for (const feed of this.feeds.values()) this.guarded(feed.pull());
         },
-        (again: Error) => this.reconnect(again),
+        () => {
+          if (!this.closed) this.again = setTimeout(attempt, 500);
+        },
       );
-    }, 1000);
+    };
+    this.again = setTimeout(attempt, 500);
   }
 
-  /** Begins a stream after the change numbered `after`, and keeps it until the browser leaves. */
-  open(site: string, after: number | null, current: number, response: Response): void {
+  /** Begins a stream after the change numbered `after`, and keeps it until the browser leaves or may stay no longer. */
+  async open(
+    site: string,
+    who: { account: string; session: string },
+    after: number | null,
+    current: number,
+    response: Response,
+  ): Promise<void> {
+    const here = await this.presence.at(site);
     response.writeHead(200, {
       'content-type': 'text/event-stream',
       'cache-control': 'no-store',
       'x-accel-buffering': 'no',
     });
-    const stream: Stream = { site, response, sent: after ?? current, busy: false, again: false };
+    const stream: Stream = { ...who, response, sent: after ?? current, busy: false };
     if (stream.sent > current || current - stream.sent > REPLAY) {
       response.write(`id: ${current}\nevent: reset\ndata: {"seq":${current}}\n\n`);
       stream.sent = current;
     } else response.write(': open\n\n');
-    this.streams.add(stream);
-    response.on('close', () => this.streams.delete(stream));
-    void this.send(stream);
+    response.write(`event: presence\ndata: ${JSON.stringify(here)}\n\n`);
+    let feed = this.feeds.get(site);
+    if (!feed) {
+      feed = new SiteFeed(site, this.database, current);
+      this.feeds.set(site, feed);
+    }
+    const joined = feed;
+    joined.streams.add(stream);
+    response.on('close', () => {
+      joined.streams.delete(stream);
+      if (joined.streams.size === 0 && this.feeds.get(site) === joined) this.feeds.delete(site);
+    });
+    this.guarded(joined.deliver(stream).then(() => joined.pull()));
   }
 
-  private async send(stream: Stream): Promise<void> {
-    if (stream.busy) {
-      stream.again = true;
-      return;
-    }
-    stream.busy = true;
-    try {
-      do {
-        stream.again = false;
-        const rows: { seq: number; id: string; edits: Edit[]; by: string }[] = await this.database.query(
-          'select c.seq, c.id, c.edits, a.name as by from changes c join accounts a on a.id = c.account_id where c.site_id = $1 and c.seq > $2 order by c.seq limit 500',
-          [stream.site, stream.sent],
-        );
-        for (const row of rows) {
-          stream.response.write(`id: ${row.seq}\nevent: change\ndata: ${JSON.stringify(row)}\n\n`);
-          stream.sent = row.seq;
-        }
-        if (rows.length === 500) stream.again = true;
-      } while (stream.again && this.streams.has(stream));
-    } catch (error) {
-      this.logger.warn(`A stream could not be fed: ${error instanceof Error ? error.message : error}`);
-    } finally {
-      stream.busy = false;
+  /** Ends the streams of those whose session has ended or who are no longer members. */
+  private async letGo(): Promise<void> {
+    for (const [site, feed] of this.feeds) {
+      const streams = [...feed.streams];
+      const rows: { session: string }[] = await this.database.query(
+        `select s.id as session from sessions s join members m on m.account_id = s.account_id and m.site_id = $1
+         where s.id = any($2::uuid[]) and s.expires_at > now()`,
+        [site, streams.map(it => it.session)],
+      );
+      const staying = new Set(rows.map(it => it.session));
+      for (const { session, response } of streams)
+        if (!staying.has(session)) response.end('event: gone\ndata: {}\n\n');
     }
   }
 }

@@ -1,22 +1,25 @@
 import type { Writable } from 'node:stream';
 import { finished } from 'node:stream/promises';
-import { publishSite, type Site } from '@cove/core';
 import { Injectable } from '@nestjs/common';
 import { ZipFile } from 'yazl';
+import { Renderer } from '../releases/renderer.service';
 import { readFont } from '../storage/fonts';
 import { assetPath, Storage } from '../storage/storage';
 
 @Injectable()
 export class ExportService {
-  constructor(private readonly storage: Storage) {}
+  constructor(
+    private readonly storage: Storage,
+    private readonly renderer: Renderer,
+  ) {}
 
   asset(site: string, file: string): Promise<Buffer | null> {
     return this.storage.read(assetPath(site, file));
   }
 
-  /** Writes the published site as one archive; compression runs outside the main thread. */
-  async zip(id: string, site: Site, into: Writable): Promise<void> {
-    const { files, assets, fonts } = publishSite(site);
+  /** Writes the published site as one archive; rendering and compression run outside the main thread. */
+  async zip(id: string, into: Writable): Promise<void> {
+    const { files, assets, fonts } = (await this.renderer.render(id)).published;
     const zip = new ZipFile();
     zip.outputStream.pipe(into);
     for (const [path, text] of files) zip.addBuffer(Buffer.from(text), path);

@@ -17,7 +17,7 @@ import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { Allow, MEMBERS } from '../common/access';
 import { notFound, ProblemException } from '../common/problem';
-import { SiteCache } from '../sites/siteCache.service';
+import { SiteCache } from '../sites/siteCache';
 import { ThreadQuery } from './dto/thread.dto';
 import { ExportService } from './export.service';
 
@@ -93,12 +93,11 @@ export class ViewsController {
   @Get('export.zip')
   @ApiOperation({ summary: 'The site as plain files' })
   async zip(@Param('site') id: string, @Res() response: Response): Promise<void> {
-    const { site } = await this.cache.at(id);
     response.writeHead(200, {
       'content-type': 'application/zip',
       'content-disposition': 'attachment; filename="site.zip"',
     });
-    await this.exports.zip(id, site, response);
+    await this.exports.zip(id, response);
   }
 
   @Get('assets/:file')

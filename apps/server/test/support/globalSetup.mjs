@@ -1,9 +1,14 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { buildServer } from '../../../../scripts/lib/build.mjs';
+import { ROOT } from '../../../../scripts/lib/paths.mjs';
 import { startPostgres } from '../../../../scripts/lib/postgres.mjs';
 
 export default async () => {
+  // Threads of the server run what was built, in tests too.
+  buildServer();
+  process.env.COVE_RENDERER = join(ROOT, 'apps/server/dist/render.worker.mjs');
   const folder = mkdtempSync(join(tmpdir(), 'cove-test-'));
   const database = await startPostgres(folder, { durable: false });
   process.env.COVE_TEST_DATABASE = database.url;

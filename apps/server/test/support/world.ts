@@ -23,7 +23,11 @@ export async function startWorld(name: string) {
   await admin.connect();
   await admin.query(`create database ${name}`);
   await admin.end();
-  const url = base.replace(/\/[^/]*$/, `/${name}`);
+  return startProcess(name, base.replace(/\/[^/]*$/, `/${name}`));
+}
+
+/** One server process at a database; several can serve the same one. */
+export async function startProcess(name: string, url: string, more: Record<string, string> = {}) {
   const config = readConfig({
     COVE_PORT: '0',
     COVE_SITES_PORT: '0',
@@ -32,12 +36,15 @@ export async function startWorld(name: string) {
     COVE_ORIGIN: ORIGIN,
     COVE_SITES_ORIGIN: 'http://127.0.0.1:4311',
     COVE_LOG_LEVEL: 'silent',
+    COVE_RENDERER: process.env.COVE_RENDERER,
+    ...more,
   });
   const app: NestExpressApplication = await createApp(config);
-  await app.init();
+  await app.listen(0, '127.0.0.1');
   await app.get(DemoService).layIfMissing();
   const http = app.getHttpServer();
   const database = app.get(DataSource);
+  const address: string = await app.getUrl();
   let made = 0;
 
   const signIn = async (email: string, password: string): Promise<string> => {
@@ -54,8 +61,10 @@ export async function startWorld(name: string) {
   return {
     app,
     config,
+    url,
     database,
     http,
+    address,
     /** Cookie of the demo's designer. */
     demo,
     signIn,

@@ -1,7 +1,7 @@
 export * from './apply.ts';
 export * from './change.ts';
 export * from './content.ts';
-export { Writers } from './history.ts';
+export * from './history.ts';
 export { newId } from './id.ts';
 export { byOrder, isOrderKey, keyBetween, keysBetween } from './order.ts';
 export { placedId } from './place.ts';

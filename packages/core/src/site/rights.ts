@@ -1,5 +1,6 @@
 import { type Edit, targetOf } from './change.ts';
 import type { Id, Kind, SiteRecord } from './records.ts';
+import { type Lookup, subtree } from './site.ts';
 
 export const ROLE_NAMES = ['designer', 'keeper', 'reviewer'] as const;
 export type RoleName = (typeof ROLE_NAMES)[number];
@@ -50,18 +51,32 @@ const FIELDS: Partial<Record<Kind, Readonly<Record<string, Right>>>> = {
   widget: { content: 'content', at: 'choice', variants: 'choice', wears: 'choice', styles: 'style' },
 };
 
-/** The right an edit needs. What has no row needs the most. */
-export function rightFor(edit: Edit, kindOf: (id: Id) => Kind | undefined): Right {
-  if (edit.op === 'put') return rightToPut(edit.record);
-  const kind = kindOf(targetOf(edit));
-  if (kind === undefined) return 'content';
-  if (edit.op === 'remove')
-    return kind === 'page' || kind === 'section' || kind === 'widget'
-      ? 'choice'
-      : kind === 'asset'
-        ? 'content'
-        : 'guide';
-  return FIELDS[kind]?.[edit.path[0]] ?? 'guide';
+const more = (a: Right, b: Right): Right => (RIGHTS.indexOf(a) >= RIGHTS.indexOf(b) ? a : b);
+
+/**
+ * The right that each edit of a change needs. What has no row needs the most. Taking something away needs the right to
+ * put it back, with all that stands in it, so that whoever did it can undo it.
+ */
+export function rightsFor(edits: readonly Edit[], lookup: Pick<Lookup, 'get' | 'childrenOf'>): Right[] {
+  const fresh = new Map<Id, SiteRecord>();
+  const moved: Id[] = [];
+  const get = (id: Id): SiteRecord | undefined => fresh.get(id) ?? lookup.get(id);
+  return edits.map(edit => {
+    const id = targetOf(edit);
+    if (edit.op === 'put') {
+      fresh.set(id, edit.record);
+      return rightToPut(edit.record);
+    }
+    const record = get(id);
+    // Such an edit is dropped where it is worked out.
+    if (!record) return 'content';
+    if (edit.op === 'remove')
+      return [...subtree(lookup, id), ...moved]
+        .map(get)
+        .reduce<Right>((most, it) => (it ? more(most, rightToPut(it)) : most), 'content');
+    if (edit.path[0] === 'at') moved.push(id);
+    return FIELDS[record.kind]?.[edit.path[0]] ?? 'guide';
+  });
 }
 
 export function mayEdit(role: RoleName, keeperMay: KeeperMay, right: Right): boolean {

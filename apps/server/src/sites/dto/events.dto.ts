@@ -1,6 +1,6 @@
 import { ApiPropertyOptional } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
-import { IsInt, IsOptional, Min } from 'class-validator';
+import { IsInt, IsOptional, Max, Min } from 'class-validator';
 
 export class EventsQuery {
   @ApiPropertyOptional({ description: 'The last change one has; those after it are sent first' })
@@ -9,4 +9,14 @@ export class EventsQuery {
   @IsInt()
   @Min(0)
   after?: number;
+}
+
+export class ChangesQuery extends EventsQuery {
+  @ApiPropertyOptional({ description: 'How many at most' })
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(1)
+  @Max(500)
+  limit?: number;
 }

@@ -1,7 +1,4 @@
-import { applyChange, type Edit, type Site, type SiteRecord, siteOf } from '@cove/core';
-import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource } from 'typeorm';
+import { applyChange, type Edit, type Site, siteOf } from '@cove/core';
 import { notFound } from '../common/problem';
 
 export interface SiteAt {
@@ -13,18 +10,26 @@ export interface SiteAt {
 const CATCH_UP = 200;
 const KEPT = 20;
 
+/** Asks the database; answers with rows. */
+export type Query = <Row>(sql: string, values: readonly unknown[]) => Promise<Row[]>;
+
 /** Whole sites in memory, keyed by the number of their last change; nothing is kept that the database could not give again. */
-@Injectable()
 export class SiteCache {
   private readonly sites = new Map<string, SiteAt>();
 
-  constructor(@InjectDataSource() private readonly database: DataSource) {}
+  constructor(private readonly query: Query) {}
+
+  /** Number of the last change. */
+  async seqOf(id: string): Promise<number> {
+    const rows = await this.query<{ seq: number }>('select seq from sites where id = $1', [id]);
+    const [row] = rows;
+    if (!row) throw notFound('site');
+    return row.seq;
+  }
 
   /** The site as it is now. */
   async at(id: string): Promise<SiteAt> {
-    const rows: { seq: number }[] = await this.database.query('select seq from sites where id = $1', [id]);
-    const seq = rows[0]?.seq;
-    if (seq === undefined) throw notFound('site');
+    const seq = await this.seqOf(id);
     const known = this.sites.get(id);
     const current =
       known?.seq === seq
@@ -39,7 +44,7 @@ export class SiteCache {
   }
 
   private async catchUp(id: string, known: SiteAt, seq: number): Promise<SiteAt | null> {
-    const rows: { edits: Edit[] }[] = await this.database.query(
+    const rows = await this.query<{ edits: Edit[] }>(
       'select edits from changes where site_id = $1 and seq > $2 and seq <= $3 order by seq',
       [id, known.seq, seq],
     );
@@ -55,17 +60,18 @@ export class SiteCache {
 
   /** Number and records come from one snapshot. */
   private async read(id: string): Promise<SiteAt> {
-    const { seq, records } = await this.records(id);
-    return { seq, site: siteOf(records) };
+    const { seq, records } = await this.text(id);
+    return { seq, site: siteOf(JSON.parse(records)) };
   }
 
-  async records(id: string): Promise<{ seq: number; records: SiteRecord[] }> {
-    const rows: { seq: number; records: SiteRecord[] | null }[] = await this.database.query(
-      'select seq, (select json_agg(body) from records where site_id = s.id) as records from sites s where id = $1',
+  /** A whole site as the database wrote it: its records are a JSON list that nobody here needs to read. */
+  async text(id: string): Promise<{ seq: number; records: string }> {
+    const rows = await this.query<{ seq: number; records: string | null }>(
+      'select seq, (select json_agg(body)::text from records where site_id = s.id) as records from sites s where id = $1',
       [id],
     );
     const [row] = rows;
     if (!row) throw notFound('site');
-    return { seq: row.seq, records: row.records ?? [] };
+    return { seq: row.seq, records: row.records ?? '[]' };
   }
 }

@@ -1,0 +1,37 @@
+import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
+import { IsEmail, IsOptional, IsString, Matches, MaxLength, MinLength } from 'class-validator';
+
+const SECRET = /^[\w-]{43}$/;
+
+export class LinkDto {
+  @ApiProperty({ example: 'ines@tolvane.example' })
+  @IsEmail({}, { message: 'Write an e-mail address.' })
+  @MaxLength(254)
+  email: string;
+
+  @ApiPropertyOptional({ description: 'An invitation to come back to' })
+  @IsOptional()
+  @Matches(SECRET)
+  invitation?: string;
+}
+
+export class SecretDto {
+  @ApiProperty({ description: 'What the link holds after its #' })
+  @IsString()
+  @Matches(SECRET, { message: 'This is no whole link.' })
+  secret: string;
+}
+
+export class UseLinkDto extends SecretDto {
+  @ApiProperty()
+  @IsString()
+  @MinLength(1, { message: 'Write your name.' })
+  @MaxLength(80)
+  name: string;
+
+  @ApiProperty()
+  @IsString()
+  @MinLength(10, { message: 'A password has ten characters or more.' })
+  @MaxLength(500)
+  password: string;
+}

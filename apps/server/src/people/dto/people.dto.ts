@@ -1,0 +1,24 @@
+import { type KeeperMay, ROLE_NAMES, type RoleName } from '@cove/core';
+import { ApiProperty } from '@nestjs/swagger';
+import { IsEmail, IsIn, MaxLength } from 'class-validator';
+
+export class RoleDto {
+  @ApiProperty({ enum: ROLE_NAMES })
+  @IsIn(ROLE_NAMES)
+  role: RoleName;
+}
+
+export class InviteDto extends RoleDto {
+  @ApiProperty({ example: 'ines@tolvane.example' })
+  @IsEmail({}, { message: 'Write an e-mail address.' })
+  @MaxLength(254)
+  email: string;
+}
+
+const KEEPER_MAY: readonly KeeperMay[] = ['content', 'choice', 'style'];
+
+export class KeeperDto {
+  @ApiProperty({ enum: KEEPER_MAY, description: 'The most a keeper of this site may change' })
+  @IsIn(KEEPER_MAY)
+  keeperMay: KeeperMay;
+}

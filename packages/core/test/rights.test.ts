@@ -1,0 +1,243 @@
+import { describe, expect, it } from '@jest/globals';
+import {
+  allRecords,
+  applyChange,
+  type Edit,
+  type Id,
+  KINDS,
+  type Kind,
+  lookupOf,
+  mayEdit,
+  must,
+  newId,
+  placedId,
+  type Right,
+  rightsFor,
+  type Site,
+  type SiteRecord,
+} from '../src/index.ts';
+import { demoSite } from './support/demo.ts';
+
+/** What each act on each kind of record needs. A kind or field without a line here fails the test. */
+const EXPECTED: Record<Kind, { put: Right; remove: Right; fields: Record<string, Right> }> = {
+  settings: {
+    put: 'guide',
+    remove: 'guide',
+    fields: Object.fromEntries(
+      [
+        'name',
+        'language',
+        'home',
+        'defaultScheme',
+        'mediumTo',
+        'narrowTo',
+        'fluidFrom',
+        'fluidTo',
+        'textBase',
+        'textRatio',
+      ].map(field => [field, 'guide']),
+    ),
+  },
+  token: {
+    put: 'guide',
+    remove: 'guide',
+    fields: { type: 'guide', name: 'guide', group: 'guide', order: 'guide', value: 'guide' },
+  },
+  scheme: {
+    put: 'guide',
+    remove: 'guide',
+    fields: { name: 'guide', face: 'guide', order: 'guide', roles: 'guide' },
+  },
+  textStyle: { put: 'guide', remove: 'guide', fields: { name: 'guide', order: 'guide', styles: 'guide' } },
+  default: { put: 'guide', remove: 'guide', fields: { element: 'guide', place: 'guide', styles: 'guide' } },
+  variant: {
+    put: 'guide',
+    remove: 'guide',
+    fields: { element: 'guide', axis: 'guide', name: 'guide', order: 'guide', styles: 'guide' },
+  },
+  variantRule: {
+    put: 'guide',
+    remove: 'guide',
+    fields: { variant: 'guide', place: 'guide', styles: 'guide' },
+  },
+  preset: { put: 'guide', remove: 'guide', fields: { name: 'guide', order: 'guide', styles: 'guide' } },
+  page: {
+    put: 'choice',
+    remove: 'choice',
+    fields: {
+      pageKind: 'choice',
+      title: 'content',
+      path: 'content',
+      description: 'content',
+      at: 'choice',
+      scheme: 'choice',
+      rebind: 'style',
+    },
+  },
+  section: {
+    put: 'choice',
+    remove: 'choice',
+    fields: {
+      area: 'guide',
+      name: 'content',
+      at: 'choice',
+      scheme: 'choice',
+      rebind: 'style',
+      variants: 'choice',
+      wears: 'choice',
+      styles: 'style',
+    },
+  },
+  widget: {
+    put: 'choice',
+    remove: 'choice',
+    fields: {
+      widget: 'guide',
+      content: 'content',
+      at: 'choice',
+      variants: 'choice',
+      wears: 'choice',
+      styles: 'style',
+    },
+  },
+  asset: {
+    put: 'content',
+    remove: 'content',
+    fields: {
+      name: 'content',
+      alt: 'content',
+      file: 'guide',
+      mime: 'guide',
+      width: 'guide',
+      height: 'guide',
+    },
+  },
+};
+
+/** The demo, with an empty page and a record of each kind that it has none of. */
+function siteOfAll(): Site {
+  const site = demoSite();
+  const [variant] = site.kinds.variant.keys();
+  const rule = {
+    kind: 'variantRule',
+    variant: variant ?? '',
+    place: { type: 'area', area: 'footer' },
+  } as const;
+  const home = site.kinds.page.get('home');
+  if (!home) throw new Error('the demo has no home');
+  const edits: Edit[] = [{ op: 'put', record: { ...home, id: 'empty', path: 'empty', rebind: {} } }];
+  if (!site.kinds.variantRule.has(placedId(rule)))
+    edits.push({ op: 'put', record: { id: placedId(rule), ...rule, styles: {} } });
+  return must(applyChange(site, { edits })).site;
+}
+
+const isPlain = (record: SiteRecord) =>
+  !('styles' in record && Object.keys(record.styles).length > 0) &&
+  !('rebind' in record && Object.keys(record.rebind).length > 0);
+
+const site = siteOfAll();
+const lookup = lookupOf(site);
+const rightOf = (...edits: Edit[]): Right | undefined => rightsFor(edits, lookup).at(-1);
+const samples = KINDS.map(kind => {
+  const all = [...site.kinds[kind].values()];
+  return {
+    kind,
+    record: all.find(it => isPlain(it) && (site.children.get(it.id) ?? []).length === 0) ?? all[0],
+  };
+});
+
+describe('the right an edit needs', () => {
+  it('is said here for every kind and field there is', () => {
+    for (const record of allRecords(site))
+      for (const field of Object.keys(record).filter(it => it !== 'id' && it !== 'kind'))
+        expect(`${record.kind}.${field}: ${EXPECTED[record.kind].fields[field]}`).not.toContain('undefined');
+    expect(samples.filter(it => !it.record)).toEqual([]);
+  });
+
+  it.each(
+    samples.flatMap(({ kind, record }) =>
+      Object.entries(EXPECTED[kind].fields).map(
+        ([field, right]) => [kind, field, right, record?.id ?? ''] as const,
+      ),
+    ),
+  )('to set or unset %s.%s is %s', (_, field, right, id) => {
+    expect(rightOf({ op: 'set', id, path: [field], value: 'x' })).toBe(right);
+    expect(rightOf({ op: 'set', id, path: [field, 'key'], value: 'x' })).toBe(right);
+    expect(rightOf({ op: 'unset', id, path: [field, 'key'] })).toBe(right);
+  });
+
+  it.each(samples.map(({ kind, record }) => [kind, record] as const))(
+    'to put and to remove %s',
+    (kind, record) => {
+      if (!record) throw new Error('no sample');
+      const plain = isPlain(record) ? record : null;
+      if (plain)
+        expect(rightOf({ op: 'put', record: { ...plain, id: newId('x') } })).toBe(EXPECTED[kind].put);
+      expect(rightOf({ op: 'remove', id: record.id })).toBe(EXPECTED[kind].remove);
+    },
+  );
+
+  it('for a field nobody has thought of is the highest', () => {
+    expect(rightOf({ op: 'set', id: 'book', path: ['more'], value: 1 })).toBe('guide');
+  });
+
+  it('to place what brings styles or rebindings of its own is that of styling', () => {
+    const book = site.kinds.widget.get('book');
+    const home = site.kinds.page.get('home');
+    if (!book || !home) throw new Error('not there');
+    const styles = { 'box/color': { type: 'role', role: 'text' } } as const;
+    expect(rightOf({ op: 'put', record: { ...book, id: newId('w'), styles } })).toBe('style');
+    const rebind = { hull: { type: 'token', token: 'rope' } } as const;
+    expect(rightOf({ op: 'put', record: { ...home, id: newId('p'), rebind } })).toBe('style');
+  });
+
+  it('to remove is that of putting back all that goes, so that an undo is never refused', () => {
+    for (const record of allRecords(site)) {
+      if (record.kind !== 'section' && record.kind !== 'widget') continue;
+      const gone: Id[] = [record.id];
+      for (const id of gone) gone.push(...lookup.childrenOf(id));
+      const styled = gone.some(id => {
+        const it = lookup.get(id);
+        return it && !isPlain(it);
+      });
+      expect(`${record.id} ${rightOf({ op: 'remove', id: record.id })}`).toBe(
+        `${record.id} ${styled ? 'style' : 'choice'}`,
+      );
+    }
+    expect(rightOf({ op: 'remove', id: 'feature-dogs' })).toBe('style');
+  });
+
+  it('cannot be lowered by putting a record first and altering it in the same change', () => {
+    const book = site.kinds.widget.get('book');
+    if (!book) throw new Error('not there');
+    const id = newId('w');
+    expect(
+      rightOf(
+        { op: 'put', record: { ...book, id, styles: {} } },
+        { op: 'set', id, path: ['styles', 'box/opacity'], value: { type: 'number', value: 0 } },
+      ),
+    ).toBe('style');
+  });
+
+  it('cannot be lowered by moving a thing first and removing what it was moved into', () => {
+    expect(
+      rightOf(
+        { op: 'set', id: 'feature-dogs', path: ['at'], value: { parent: 'crossing', order: 'V' } },
+        { op: 'remove', id: 'today' },
+      ),
+    ).toBe('style');
+  });
+});
+
+describe('who may', () => {
+  const rights: readonly Right[] = ['content', 'choice', 'style', 'guide'];
+  it.each([
+    ['designer', 'content', 4],
+    ['keeper', 'content', 1],
+    ['keeper', 'choice', 2],
+    ['keeper', 'style', 3],
+    ['reviewer', 'style', 0],
+  ] as const)('a %s of a site that gives keepers %s has the first %i rights', (role, keeperMay, count) => {
+    expect(rights.filter(right => mayEdit(role, keeperMay, right))).toEqual(rights.slice(0, count));
+  });
+});
