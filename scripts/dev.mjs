@@ -14,6 +14,7 @@ const environment = {
   COVE_PORT: port,
   COVE_ORIGIN: `http://localhost:${web}`,
   COVE_WEB: '',
+  COVE_OUTBOX: 'open',
 };
 let server = null;
 let queue = Promise.resolve();

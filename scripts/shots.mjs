@@ -1,27 +1,14 @@
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { launchBrowser } from './lib/browser.mjs';
-import { build } from './lib/build.mjs';
 import { ROOT } from './lib/paths.mjs';
-import { freePort, startPostgres } from './lib/postgres.mjs';
-import { startServer } from './lib/server.mjs';
+import { startScratch } from './lib/scratch.mjs';
 
 /** One picture of each main view, from the demo as it is laid. */
-build();
-const folder = mkdtempSync(join(tmpdir(), 'cove-shots-'));
-const database = await startPostgres(folder, { durable: false });
-const [port, sitesPort] = [await freePort(), await freePort()];
-const server = await startServer({
-  COVE_DATA: folder,
-  COVE_DATABASE_URL: database.url,
-  COVE_PORT: String(port),
-  COVE_SITES_PORT: String(sitesPort),
-  COVE_LOG_LEVEL: 'warn',
-});
+const scratch = await startScratch();
 const browser = await launchBrowser();
 const page = await browser.newPage();
-const program = `http://localhost:${port}`;
+const { address: program, sites } = scratch.program;
 const into = join(ROOT, 'docs/screenshots');
 mkdirSync(into, { recursive: true });
 const named = (name, role) => page.locator(`::-p-aria([name="${name}"]${role ? `[role="${role}"]` : ''})`);
@@ -66,11 +53,9 @@ try {
   await named('Publish').click();
   await page.waitForSelector('iframe[title="Release 1"]', { timeout: 15_000 });
   await shot('release');
-  await page.goto(`http://127.0.0.1:${sitesPort}/tolvane/`);
+  await page.goto(`${sites}/tolvane/`);
   await shot('published');
 } finally {
   await browser.close();
-  await server.stop();
-  database.stop();
-  rmSync(folder, { recursive: true, force: true });
+  await scratch.end();
 }

@@ -5,8 +5,10 @@ import { dataFolder } from './lib/paths.mjs';
 import { isFree, startPostgres } from './lib/postgres.mjs';
 import { startServer } from './lib/server.mjs';
 
-const fresh = process.argv.includes('--fresh');
-const unknown = process.argv.slice(2).filter(flag => flag !== '--fresh');
+const flags = process.argv.slice(2);
+const fresh = flags.includes('--fresh');
+const large = flags.includes('--large');
+const unknown = flags.filter(flag => flag !== '--fresh' && flag !== '--large');
 const port = Number(process.env.COVE_PORT ?? 4310);
 const sitesPort = Number(process.env.COVE_SITES_PORT ?? 4311);
 
@@ -16,7 +18,7 @@ const stopWith = message => {
   process.exit(1);
 };
 
-if (unknown.length > 0) stopWith(`./cove start takes --fresh, not ${unknown.join(' ')}.`);
+if (unknown.length > 0) stopWith(`./cove start takes --fresh and --large, not ${unknown.join(' ')}.`);
 
 async function answersAsUs() {
   try {
@@ -61,6 +63,9 @@ try {
     COVE_PORT: String(port),
     COVE_SITES_PORT: String(sitesPort),
     COVE_LOG_LEVEL: process.env.COVE_LOG_LEVEL ?? 'warn',
+    COVE_DEMO: large ? 'large' : (process.env.COVE_DEMO ?? 'small'),
+    // The letters of one’s own machine are read on it.
+    COVE_OUTBOX: process.env.COVE_OUTBOX ?? 'open',
   };
   const server = await startServer(environment).catch(error => {
     database.stop();
@@ -69,6 +74,7 @@ try {
   say(`\nCove Thread    http://localhost:${port}`);
   say(`Published at   http://127.0.0.1:${sitesPort}/`);
   say('Demo account   demo@tolvane.example, password ferries-at-dawn');
+  say(`Mail           http://localhost:${port}/outbox (simulated; it never leaves this machine)`);
   say('Stop with Ctrl+C.\n');
   let ending = false;
   const end = async code => {

@@ -1,24 +1,11 @@
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { build } from '../../scripts/lib/build.mjs';
-import { freePort, startPostgres } from '../../scripts/lib/postgres.mjs';
-import { startServer } from '../../scripts/lib/server.mjs';
+import { startScratch } from '../../scripts/lib/scratch.mjs';
 
-/** A whole program on ports and data of its own, for the tests that walk it in a browser. */
+/** A whole program for the tests that walk it in a browser, and a second process at the same database. */
 export default async () => {
-  build();
-  const folder = mkdtempSync(join(tmpdir(), 'cove-e2e-'));
-  const database = await startPostgres(folder, { durable: false });
-  const [port, sitesPort] = [await freePort(), await freePort()];
-  const server = await startServer({
-    COVE_DATA: folder,
-    COVE_DATABASE_URL: database.url,
-    COVE_PORT: String(port),
-    COVE_SITES_PORT: String(sitesPort),
-    COVE_LOG_LEVEL: 'warn',
-  });
-  process.env.COVE_TEST_PROGRAM = `http://localhost:${port}`;
-  process.env.COVE_TEST_SITES = `http://127.0.0.1:${sitesPort}`;
-  globalThis.coveProgram = { server, database, folder };
+  const scratch = await startScratch();
+  const second = await scratch.startOne();
+  process.env.COVE_TEST_PROGRAM = scratch.program.address;
+  process.env.COVE_TEST_SITES = scratch.program.sites;
+  process.env.COVE_TEST_SECOND = second.address;
+  globalThis.coveScratch = { scratch, second };
 };

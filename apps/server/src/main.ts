@@ -5,7 +5,9 @@ import { DemoService } from './demo/demo.service';
 
 const config = readConfig(process.env);
 const app = await createApp(config);
-if (process.env.COVE_DEMO !== 'off') await app.get(DemoService).layIfMissing();
+const demo = app.get(DemoService);
+if (config.COVE_DEMO !== 'off') await demo.layIfMissing();
+if (config.COVE_DEMO === 'large') await demo.layLargeIfMissing();
 // Browsers that look for localhost find it here; a name could resolve to an address nobody else expects.
 await app.listen(config.COVE_PORT, '127.0.0.1');
 process.send?.({ ready: true });

@@ -4,7 +4,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
-import { Welcome } from './welcome/Welcome.tsx';
+import { Welcome } from './front/Welcome.tsx';
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
 
@@ -35,6 +35,31 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./release/ReleaseStation.tsx')).ReleaseStation }),
       },
     ],
+  },
+  {
+    path: '/account',
+    lazy: async () => ({ Component: (await import('./front/AccountPage.tsx')).AccountPage }),
+    HydrateFallback: () => waiting,
+  },
+  {
+    path: '/account/ask',
+    lazy: async () => ({ Component: (await import('./front/AskLink.tsx')).AskLink }),
+    HydrateFallback: () => waiting,
+  },
+  {
+    path: '/account/link',
+    lazy: async () => ({ Component: (await import('./front/UseLink.tsx')).UseLink }),
+    HydrateFallback: () => waiting,
+  },
+  {
+    path: '/join',
+    lazy: async () => ({ Component: (await import('./front/Join.tsx')).Join }),
+    HydrateFallback: () => waiting,
+  },
+  {
+    path: '/outbox',
+    lazy: async () => ({ Component: (await import('./front/OutboxPage.tsx')).OutboxPage }),
+    HydrateFallback: () => waiting,
   },
   { path: '*', element: <Navigate to="/" replace /> },
 ]);

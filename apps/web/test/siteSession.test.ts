@@ -2,6 +2,7 @@ import { allRecords, type Change, type Edit, type Site } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { SiteSession } from '../src/session/siteSession.ts';
+import type { MadeChange } from '../src/session/streamMessages.ts';
 
 /** A server in a few lines: counts changes, refuses or stays away when told to. */
 class FakeServer {
@@ -165,14 +166,14 @@ describe('what somebody else does', () => {
 
 describe('closing the browser', () => {
   it('forgets nothing that was not sent, and sends it once when the site is opened again', async () => {
-    let kept: readonly Change[] = [];
+    let kept: readonly MadeChange[] = [];
     const store = {
       load: async () => kept,
-      save(pending: readonly Change[]) {
+      async save(pending: readonly MadeChange[]) {
         kept = pending;
       },
     };
-    const first = await SiteSession.open('tolvane', () => {}, store);
+    const first = await SiteSession.open('tolvane', () => {}, { pending: store });
     server.away = true;
     first.commit([rename('hull', 'A')], 'Rename');
     first.commit([rename('lamp', 'B')], 'Rename');
@@ -181,7 +182,7 @@ describe('closing the browser', () => {
     expect(kept).toHaveLength(2);
 
     server.away = false;
-    const second = await SiteSession.open('tolvane', () => {}, store);
+    const second = await SiteSession.open('tolvane', () => {}, { pending: store });
     expect(nameOf(second.site, 'hull')).toBe('A');
     await settle();
     expect(second.store.getState()).toMatchObject({ sync: 'kept', waiting: 0 });
@@ -190,10 +191,12 @@ describe('closing the browser', () => {
     second.close();
   });
   it('does no harm where the server had it already and only its answer was lost', async () => {
-    const sent: Change = { id: 'sent-before', edits: [rename('hull', 'A')] };
+    const sent = { id: 'sent-before', base: 1, edits: [rename('hull', 'A')] };
     server.accepted.push(sent);
     server.seq = 2;
-    const again = await SiteSession.open('tolvane', () => {}, { load: async () => [sent], save: () => {} });
+    const again = await SiteSession.open('tolvane', () => {}, {
+      pending: { load: async () => [sent], save: async () => {} },
+    });
     await settle();
     expect(again.store.getState()).toMatchObject({ sync: 'kept', waiting: 0 });
     expect(server.accepted).toHaveLength(1);

@@ -44,6 +44,10 @@ export class Config {
   @IsString()
   COVE_LOG_LEVEL = 'info';
 
+  /** Which demo sites are laid at the start, where they are missing. */
+  @IsIn(['off', 'small', 'large'])
+  COVE_DEMO: 'off' | 'small' | 'large' = 'small';
+
   /**
    * Who may read the simulated mail. `members`: each the letters to their own address, and designers those of their
    * sites. `open`: whoever can reach the program, for one’s own machine, where a new account’s link could not be read

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { allRecords, type Edit, type Site } from '@cove/core';
-import { drawings, tolvane } from '@cove/core/starters';
+import { drawings, tolvane, tolvaneLarge } from '@cove/core/starters';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import sharp from 'sharp';
@@ -14,6 +14,7 @@ export const DEMO = {
   password: 'ferries-at-dawn',
   name: 'Demo designer',
   site: 'tolvane',
+  large: 'tolvane-large',
 } as const;
 
 /** Lays the invented ferry line beside what is there. The account exists only together with it. */
@@ -26,11 +27,28 @@ export class DemoService {
     @InjectDataSource() private readonly database: DataSource,
   ) {}
 
-  async layIfMissing(): Promise<boolean> {
-    const rows: unknown[] = await this.database.query('select 1 from sites where id = $1', [DEMO.site]);
-    if (rows.length > 0) return false;
-    await this.lay(DEMO.site, 'Tolvane Ferries', await this.drawPictures(DEMO.site));
-    return true;
+  async layIfMissing(): Promise<void> {
+    await this.layOne(DEMO.site, 'Tolvane Ferries', tolvane);
+  }
+
+  /** The large one beside it, for measuring. */
+  async layLargeIfMissing(): Promise<void> {
+    await this.layOne(DEMO.large, 'Tolvane Ferries, large', tolvaneLarge);
+  }
+
+  private async layOne(
+    id: string,
+    name: string,
+    make: (file: (name: string) => string) => Site,
+  ): Promise<void> {
+    const rows: unknown[] = await this.database.query('select 1 from sites where id = $1', [id]);
+    if (rows.length > 0) return;
+    const files = await this.drawPictures(id);
+    await this.lay(
+      id,
+      name,
+      make(drawing => files.get(drawing) ?? ''),
+    );
   }
 
   /** Makes a site out of records: as one change, like any other. */
@@ -54,7 +72,7 @@ export class DemoService {
     if (!result.ok) throw new Error(result.problem.message);
   }
 
-  private async drawPictures(site: string): Promise<Site> {
+  private async drawPictures(site: string): Promise<ReadonlyMap<string, string>> {
     const files = new Map<string, string>();
     for (const { name, svg } of drawings()) {
       const data = await sharp(Buffer.from(svg)).webp({ quality: 82 }).toBuffer();
@@ -62,6 +80,6 @@ export class DemoService {
       await this.storage.write(assetPath(site, file), data);
       files.set(name, file);
     }
-    return tolvane(name => files.get(name) ?? '');
+    return files;
   }
 }

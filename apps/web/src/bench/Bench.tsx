@@ -29,6 +29,7 @@ import {
 } from '@cove/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useCommit, useSite } from '../session/context.tsx';
+import { Lock, useLocked, useMay } from '../session/rights.tsx';
 import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
@@ -97,6 +98,8 @@ function Opened({
   const [search, setSearch] = useState('');
   const words = useDeferredValue(search).toLowerCase().split(/\s+/).filter(Boolean);
   const commit = useCommit();
+  const right = subject.type === 'node' ? 'style' : 'guide';
+  const may = useMay(right);
   const { scope, element, target, record } = resolved;
   const { part, state, width } = subject;
   const node = getRecord(site, record);
@@ -224,11 +227,15 @@ function Opened({
       <div className="thin-scroll flex-1 overflow-auto">
         {subject.type === 'node' && isNode(node) && (
           <section className="grid gap-3 border-b border-hair px-3.5 py-3">
-            <NodeChoices site={site} node={node} />
+            <Lock unless="choice">
+              <NodeChoices site={site} node={node} />
+            </Lock>
             {node.kind === 'widget' && element && Object.keys(element.content).length > 0 && (
               <details open={Object.keys(element.content).length <= 2}>
                 <summary className="label-line mb-1 cursor-pointer">Words and links</summary>
-                <ContentFields site={site} widget={node} askedForWords={askedForWords} />
+                <Lock unless="content">
+                  <ContentFields site={site} widget={node} askedForWords={askedForWords} />
+                </Lock>
               </details>
             )}
           </section>
@@ -246,93 +253,96 @@ function Opened({
             />
           </section>
         )}
-        <div className="px-3.5 py-3">
-          <input
-            type="search"
-            aria-label="Find a property"
-            placeholder="Find a property"
-            value={search}
-            onChange={event => setSearch(event.target.value)}
-            className="h-7 w-full rounded border border-hair bg-paper px-2"
-          />
-        </div>
-        {found ? (
-          <section aria-label="Found" className="px-3.5 pb-4">
-            {found.length === 0 ? (
-              <Declarations
-                site={site}
-                source={search}
-                apply={pairs =>
-                  commit(
-                    pairs.flatMap(([row, value]) =>
-                      setSlot(site, target, printSlot({ ...asked, property: row.name }), value),
-                    ),
-                    'Set declarations',
-                  )
-                }
-              />
-            ) : (
-              <ul>{found.map(row => property(row, holds(row), isKnot(row)))}</ul>
-            )}
-          </section>
-        ) : (
-          <>
-            <section aria-label="Set here" className="border-b border-hair px-3.5 pb-3">
-              <h3 className="flex items-center pb-1">
-                <span className="label-line mr-auto">Set here</span>
-                {subject.type === 'node' && knots > 0 && (
-                  <>
-                    <span className="text-small text-madder">
-                      {knots} knot{knots > 1 ? 's' : ''}
-                    </span>
-                    {isNode(node) && (
-                      <Button
-                        kind="link"
-                        className="ml-2"
-                        onClick={() => commit(resetNode(site, node.id), 'Reset all that was set here')}
-                      >
-                        Reset all
-                      </Button>
-                    )}
-                  </>
-                )}
-              </h3>
-              {subject.type !== 'preset' && part !== 'picture' && (
-                <TextStyleChoice
+        <Lock unless={right}>
+          <div className="px-3.5 py-3">
+            <input
+              type="search"
+              aria-label="Find a property"
+              placeholder="Find a property"
+              value={search}
+              onChange={event => setSearch(event.target.value)}
+              className="h-7 w-full rounded border border-hair bg-paper px-2"
+            />
+          </div>
+          {found ? (
+            <section aria-label="Found" className="px-3.5 pb-4">
+              {found.length === 0 ? (
+                <Declarations
                   site={site}
-                  target={target}
-                  slot={printSlot({ ...asked, property: 'textStyle' })}
-                  styles={styles}
+                  source={search}
+                  apply={pairs =>
+                    commit(
+                      pairs.flatMap(([row, value]) =>
+                        setSlot(site, target, printSlot({ ...asked, property: row.name }), value),
+                      ),
+                      'Set declarations',
+                    )
+                  }
                 />
-              )}
-              {rows.here.length === 0 ? (
-                <p className="text-muted">
-                  Nothing in this part, state and width. Find a property above, or change a value below.
-                </p>
               ) : (
-                <ul>{rows.here.map(([row, value]) => property(row, value, true))}</ul>
+                <ul>{found.map(row => property(row, holds(row), isKnot(row)))}</ul>
               )}
             </section>
-            {subject.type === 'node' && isNode(node) && (
-              <section aria-label="From presets" className="border-b border-hair px-3.5 py-3">
-                <h3 className="label-line pb-1">From presets</h3>
-                <WornPresets site={site} node={node} />
-                <ul>{rows.presets.map(([row, { value }]) => property(row, value, false))}</ul>
+          ) : (
+            <>
+              <section aria-label="Set here" className="border-b border-hair px-3.5 pb-3">
+                <h3 className="flex items-center pb-1">
+                  <span className="label-line mr-auto">Set here</span>
+                  {subject.type === 'node' && knots > 0 && (
+                    <>
+                      <span className="text-small text-madder">
+                        {knots} knot{knots > 1 ? 's' : ''}
+                      </span>
+                      {isNode(node) && may && (
+                        <Button
+                          kind="link"
+                          className="ml-2"
+                          onClick={() => commit(resetNode(site, node.id), 'Reset all that was set here')}
+                        >
+                          Reset all
+                        </Button>
+                      )}
+                    </>
+                  )}
+                </h3>
+                {subject.type !== 'preset' && part !== 'picture' && (
+                  <TextStyleChoice
+                    site={site}
+                    target={target}
+                    slot={printSlot({ ...asked, property: 'textStyle' })}
+                    styles={styles}
+                  />
+                )}
+                {rows.here.length === 0 ? (
+                  <p className="text-muted">
+                    Nothing in this part, state and width.
+                    {may && ' Find a property above, or change a value below.'}
+                  </p>
+                ) : (
+                  <ul>{rows.here.map(([row, value]) => property(row, value, true))}</ul>
+                )}
               </section>
-            )}
-            {scope && (
-              <section aria-label="From the guide" className="px-3.5 py-3">
-                <h3 className="label-line pb-1">From the guide</h3>
-                {facets.map(({ facet, list }) => (
-                  <div key={facet} className="pb-2">
-                    <h4 className="text-small text-muted">{FACET_NAMES[facet]}</h4>
-                    <ul>{list.map(([row, value]) => property(row, value, false))}</ul>
-                  </div>
-                ))}
-              </section>
-            )}
-          </>
-        )}
+              {subject.type === 'node' && isNode(node) && (
+                <section aria-label="From presets" className="border-b border-hair px-3.5 py-3">
+                  <h3 className="label-line pb-1">From presets</h3>
+                  <WornPresets site={site} node={node} />
+                  <ul>{rows.presets.map(([row, { value }]) => property(row, value, false))}</ul>
+                </section>
+              )}
+              {scope && (
+                <section aria-label="From the guide" className="px-3.5 py-3">
+                  <h3 className="label-line pb-1">From the guide</h3>
+                  {facets.map(({ facet, list }) => (
+                    <div key={facet} className="pb-2">
+                      <h4 className="text-small text-muted">{FACET_NAMES[facet]}</h4>
+                      <ul>{list.map(([row, value]) => property(row, value, false))}</ul>
+                    </div>
+                  ))}
+                </section>
+              )}
+            </>
+          )}
+        </Lock>
       </div>
     </div>
   );
@@ -375,11 +385,12 @@ function Declarations({
   source: string;
   apply(pairs: readonly (readonly [Row, Value])[]): void;
 }) {
-  if (!source.includes(':'))
+  const locked = useLocked();
+  if (locked || !source.includes(':'))
     return (
       <p className="text-muted">
-        No property has that name. Try an everyday word, such as “space around”, or type CSS, such as
-        padding-top: 1rem.
+        No property has that name. Try an everyday word, such as “space around”
+        {locked ? '.' : ', or type CSS, such as padding-top: 1rem.'}
       </p>
     );
   const read = parseDeclarations(source, site.kinds.token, propertyByCss);

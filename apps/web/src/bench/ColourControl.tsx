@@ -16,6 +16,7 @@ import {
 } from '@cove/core';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
+import { useLocked } from '../session/rights.tsx';
 import { ColourSliders } from '../ui/ColourSliders.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 
@@ -55,6 +56,7 @@ interface Props {
 /** Swatches and roles first, then a colour of one's own. */
 export function ColourControl({ site, scope, row, value, onShow, onCommit }: Props) {
   const [open, setOpen] = useState(false);
+  const locked = useLocked();
   const color = colourOf(site, scope, value);
   const swatches = [...site.kinds.token.values()].filter(token => token.type === 'color').sort(byOrder);
   const groups = groupBy(swatches, token => token.group);
@@ -63,6 +65,7 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
     onCommit(next);
   };
   const roles = scope ? ROLES.filter(role => roleValue(site, scope.scheme, role.name)) : ROLES;
+  if (locked) return <Chip color={color} />;
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger aria-label={`Choose ${row.label.toLowerCase()}`} className="flex items-center">

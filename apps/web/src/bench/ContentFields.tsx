@@ -98,8 +98,12 @@ export function ContentFields({
 }) {
   const commit = useCommit();
   const { content: fields, label } = elementNamed(widget.widget);
-  const set = (field: string, value: Content) =>
-    commit([{ op: 'set', id: widget.id, path: ['content', field], value }], `Edit ${label.toLowerCase()}`);
+  const set = (field: string, value: Content, since?: number) =>
+    commit(
+      [{ op: 'set', id: widget.id, path: ['content', field], value }],
+      `Edit ${label.toLowerCase()}`,
+      since,
+    );
   return (
     <div className="grid gap-2">
       {Object.entries(fields).map(([name, field]) => {
@@ -127,7 +131,7 @@ export function ContentFields({
                   askedFor={askedForWords}
                   label={field.label}
                   value={isRichText(value) ? value : []}
-                  onChange={text => set(name, text)}
+                  onChange={(text, since) => set(name, text, since)}
                 />
               </Suspense>
             );

@@ -13,6 +13,7 @@ import {
 } from '@cove/core';
 import { useState } from 'react';
 import { useCommit, useSession } from '../session/context.tsx';
+import { useLocked } from '../session/rights.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 import { ColourControl } from './ColourControl.tsx';
 import { ThreadMark } from './ThreadMark.tsx';
@@ -39,6 +40,7 @@ const short = (text: string) => text.replace(/^\{\w+\.(.*)\}$/, '$1');
 export function PropertyRow({ site, scope, row, asked, target, value, knot, noEffect, onBox }: Props) {
   const [open, setOpen] = useState(false);
   const session = useSession();
+  const locked = useLocked();
   const commit = useCommit();
   const slot = printSlot({ ...asked, property: row.name });
   const set = (next: Value) =>
@@ -62,6 +64,7 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
             <select
               aria-label={row.label}
               value={text}
+              disabled={locked}
               onChange={event => set({ type: 'keyword', value: event.target.value })}
               className="h-6 min-w-0 flex-1 rounded-sm border border-transparent bg-transparent font-mono text-[12px] hover:border-hair"
             >

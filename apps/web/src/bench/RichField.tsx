@@ -2,7 +2,8 @@ import { type LinkTarget, parseLink, type RichText, type TextRun } from '@cove/c
 import { type Editor, EditorContent, type JSONContent, useEditor } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { useEffect, useRef } from 'react';
-import { useSite } from '../session/context.tsx';
+import { useSession, useSite } from '../session/context.tsx';
+import { useLocked } from '../session/rights.tsx';
 import { RichToolbar } from './RichToolbar.tsx';
 
 /** A link as the editor keeps it: our own target, written as JSON in its address. */
@@ -89,9 +90,14 @@ export function RichField({
   value: RichText;
   /** Takes the focus whenever this grows. */
   askedFor: number;
-  onChange(value: RichText): void;
+  /** `since` is the number of the last change that was seen when the writing began. */
+  onChange(value: RichText, since: number): void;
 }) {
   const site = useSite();
+  const session = useSession();
+  const locked = useLocked();
+  /** Number of the last change seen when what is not written down yet was begun; null where all is. */
+  const begun = useRef<number | null>(null);
   const written = useRef(JSON.stringify(value));
   const asked = useRef(0);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -99,14 +105,17 @@ export function RichField({
   change.current = onChange;
   const flush = (editor: Editor) => {
     clearTimeout(timer.current);
+    const since = begun.current ?? session.store.getState().seq;
+    begun.current = null;
     const text = fromEditor(editor.getJSON());
     if (JSON.stringify(text) === written.current) return;
     written.current = JSON.stringify(text);
-    change.current(text);
+    change.current(text, since);
   };
   const editor = useEditor({
     extensions: EXTENSIONS,
     content: toEditor(value),
+    editable: !locked,
     editorProps: {
       attributes: {
         'aria-label': label,
@@ -117,6 +126,7 @@ export function RichField({
       },
     },
     onUpdate: ({ editor: it }) => {
+      begun.current ??= session.store.getState().seq;
       clearTimeout(timer.current);
       timer.current = setTimeout(() => flush(it), 600);
     },
@@ -124,7 +134,8 @@ export function RichField({
   });
   useEffect(() => {
     const text = JSON.stringify(value);
-    if (!editor || text === written.current) return;
+    // Words that are being written stay; once they are written down, the later of the two holds and the other is told.
+    if (!editor || text === written.current || begun.current !== null) return;
     written.current = text;
     editor.commands.setContent(toEditor(value), { emitUpdate: false });
   }, [editor, value]);
@@ -136,7 +147,7 @@ export function RichField({
   return (
     <div>
       <p className="label-line mb-0.5">{label}</p>
-      {editor && <RichToolbar site={site} editor={editor} hrefOf={hrefOf} />}
+      {editor && !locked && <RichToolbar site={site} editor={editor} hrefOf={hrefOf} />}
       <EditorContent editor={editor} />
     </div>
   );

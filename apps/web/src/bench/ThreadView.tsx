@@ -18,6 +18,7 @@ import {
   type Via,
 } from '@cove/core';
 import { useCommit } from '../session/context.tsx';
+import { useLocked } from '../session/rights.tsx';
 import { useGo } from '../shell/go.ts';
 import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
@@ -54,6 +55,7 @@ export function ThreadView({
 }) {
   const go = useGo();
   const commit = useCommit();
+  const locked = useLocked();
   const thread = threadOf(site, scope, asked);
   const kept = keptElsewhere(site, scope, asked).filter(it => it.origin !== 'program');
   const typed = (value: Value) => printTyped(value, site.kinds.token);
@@ -145,22 +147,24 @@ export function ThreadView({
             return (
               <p key={`${it.record} ${it.slot}`}>
                 {situation} keeps <code>{typed(it.value)}</code>.{' '}
-                <Button
-                  kind="link"
-                  className="h-auto!"
-                  onClick={() =>
-                    thread.from &&
-                    commit(setSlot(site, target, slot, thread.from.value), `Set ${situation} too`)
-                  }
-                >
-                  Set it there too
-                </Button>
+                {!locked && (
+                  <Button
+                    kind="link"
+                    className="h-auto!"
+                    onClick={() =>
+                      thread.from &&
+                      commit(setSlot(site, target, slot, thread.from.value), `Set ${situation} too`)
+                    }
+                  >
+                    Set it there too
+                  </Button>
+                )}
               </p>
             );
           })}
         </div>
       )}
-      {own !== null && (
+      {own !== null && !locked && (
         <div className="mt-1 flex gap-3">
           <Button kind="link" onClick={() => commit(setSlot(site, target, own, null), 'Reset one value')}>
             Reset

@@ -13,6 +13,7 @@ import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useCommit } from '../session/context.tsx';
+import { useMay } from '../session/rights.tsx';
 import { useGo } from '../shell/go.ts';
 import { Button } from '../ui/Button.tsx';
 
@@ -20,6 +21,8 @@ import { Button } from '../ui/Button.tsx';
 export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
   const commit = useCommit();
   const go = useGo();
+  const mayChoose = useMay('choice');
+  const mayMake = useMay('guide');
   const [naming, setNaming] = useState<string | null>(null);
   const worn = Object.entries(node.wears)
     .map(([id, wear]) => ({ id, ...wear }))
@@ -46,48 +49,53 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
             >
               {nameOf(preset)}
             </button>
-            <Button
-              aria-label={`Move ${nameOf(preset)} earlier`}
-              disabled={i === 0}
-              className="w-6 justify-center px-0!"
-              onClick={() => commit(moveWear(site, node.id, id, -1), 'Move a preset')}
-            >
-              <ArrowUp size={13} />
-            </Button>
-            <Button
-              aria-label={`Move ${nameOf(preset)} later`}
-              disabled={i === worn.length - 1}
-              className="w-6 justify-center px-0!"
-              onClick={() => commit(moveWear(site, node.id, id, 1), 'Move a preset')}
-            >
-              <ArrowDown size={13} />
-            </Button>
-            <Button
-              aria-label={`Take off ${nameOf(preset)}`}
-              className="w-6 justify-center px-0!"
-              onClick={() => commit(takeOff(node.id, id), `Take off ${nameOf(preset)}`)}
-            >
-              <X size={13} />
-            </Button>
-            <Button
-              kind="link"
-              role="switch"
-              aria-checked={on}
-              aria-label={`${nameOf(preset)} is worn`}
-              className="w-7 justify-end"
-              onClick={() =>
-                commit(
-                  switchPreset(site, node.id, id),
-                  on ? `Switch off ${nameOf(preset)}` : `Switch on ${nameOf(preset)}`,
-                )
-              }
-            >
-              {on ? 'on' : 'off'}
-            </Button>
+            {mayChoose && (
+              <>
+                <Button
+                  aria-label={`Move ${nameOf(preset)} earlier`}
+                  disabled={i === 0}
+                  className="w-6 justify-center px-0!"
+                  onClick={() => commit(moveWear(site, node.id, id, -1), 'Move a preset')}
+                >
+                  <ArrowUp size={13} />
+                </Button>
+                <Button
+                  aria-label={`Move ${nameOf(preset)} later`}
+                  disabled={i === worn.length - 1}
+                  className="w-6 justify-center px-0!"
+                  onClick={() => commit(moveWear(site, node.id, id, 1), 'Move a preset')}
+                >
+                  <ArrowDown size={13} />
+                </Button>
+                <Button
+                  aria-label={`Take off ${nameOf(preset)}`}
+                  className="w-6 justify-center px-0!"
+                  onClick={() => commit(takeOff(node.id, id), `Take off ${nameOf(preset)}`)}
+                >
+                  <X size={13} />
+                </Button>
+                <Button
+                  kind="link"
+                  role="switch"
+                  aria-checked={on}
+                  aria-label={`${nameOf(preset)} is worn`}
+                  className="w-7 justify-end"
+                  onClick={() =>
+                    commit(
+                      switchPreset(site, node.id, id),
+                      on ? `Switch off ${nameOf(preset)}` : `Switch on ${nameOf(preset)}`,
+                    )
+                  }
+                >
+                  {on ? 'on' : 'off'}
+                </Button>
+              </>
+            )}
+            {!mayChoose && !on && <span className="text-muted">off</span>}
           </li>
         ))}
       </ul>
-      {others.length > 0 && (
+      {mayChoose && others.length > 0 && (
         <select
           aria-label="Wear a preset"
           value=""
@@ -106,7 +114,7 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
           ))}
         </select>
       )}
-      {naming === null ? (
+      {!mayMake ? null : naming === null ? (
         <Button
           kind="link"
           disabled={Object.keys(node.styles).length === 0}

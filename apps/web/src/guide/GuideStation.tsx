@@ -13,6 +13,7 @@ import { useSearchParams } from 'react-router';
 import { Bench } from '../bench/Bench.tsx';
 import type { Subject } from '../bench/subject.ts';
 import { useSite } from '../session/context.tsx';
+import { Lock } from '../session/rights.tsx';
 import { nameOf } from '../shell/names.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
@@ -106,7 +107,9 @@ export function GuideStation() {
 
   return (
     <div className="grid h-full grid-cols-[232px_1fr_292px]">
-      <Tray site={site} open={params.get('token')} onOpen={openToken} onPanel={panel => setParams(panel)} />
+      <Lock unless="guide">
+        <Tray site={site} open={params.get('token')} onOpen={openToken} onPanel={panel => setParams(panel)} />
+      </Lock>
       <section aria-label="Specimen" className="flex min-w-0 flex-col">
         <div className="flex h-10 items-center gap-4 border-b border-hair px-3">
           <span className="text-muted">Across</span>
@@ -158,40 +161,42 @@ export function GuideStation() {
         />
       </section>
       <aside aria-label="Bench" className="flex min-h-0 flex-col border-l border-hair bg-paper">
-        {preset && <PresetPanel key={preset} site={site} preset={preset} onGone={() => setParams({})} />}
-        {openScheme ? (
-          <SchemePanel key={openScheme.id} site={site} scheme={openScheme} />
-        ) : openStyle ? (
-          <TextStylePanel key={openStyle.id} site={site} style={openStyle} />
-        ) : shown ? (
-          <div className="min-h-0 flex-1">
-            <Bench
-              subject={shown}
-              onSubject={next =>
-                next.type === 'preset'
-                  ? setPresetSituation(next)
-                  : selected && setHit({ ...selected, subject: next })
-              }
-              path={
-                shown.type === 'element'
-                  ? [
-                      { id: 'elements', label: 'Elements' },
-                      { id: 'element', label: elementNamed(shown.element).label },
-                      { id: 'scheme', label: `on ${nameOf(site, shown.scheme)}` },
-                    ]
-                  : [
-                      { id: 'presets', label: 'Presets' },
-                      { id: 'preset', label: shown.type === 'preset' ? nameOf(site, shown.preset) : '' },
-                    ]
-              }
-            />
-          </div>
-        ) : (
-          <p className="p-4 text-muted">
-            Click a cell of the specimen, or walk to one with the arrow keys and press Enter: what you set
-            here holds for every such element.
-          </p>
-        )}
+        <Lock unless="guide">
+          {preset && <PresetPanel key={preset} site={site} preset={preset} onGone={() => setParams({})} />}
+          {openScheme ? (
+            <SchemePanel key={openScheme.id} site={site} scheme={openScheme} />
+          ) : openStyle ? (
+            <TextStylePanel key={openStyle.id} site={site} style={openStyle} />
+          ) : shown ? (
+            <div className="min-h-0 flex-1">
+              <Bench
+                subject={shown}
+                onSubject={next =>
+                  next.type === 'preset'
+                    ? setPresetSituation(next)
+                    : selected && setHit({ ...selected, subject: next })
+                }
+                path={
+                  shown.type === 'element'
+                    ? [
+                        { id: 'elements', label: 'Elements' },
+                        { id: 'element', label: elementNamed(shown.element).label },
+                        { id: 'scheme', label: `on ${nameOf(site, shown.scheme)}` },
+                      ]
+                    : [
+                        { id: 'presets', label: 'Presets' },
+                        { id: 'preset', label: shown.type === 'preset' ? nameOf(site, shown.preset) : '' },
+                      ]
+                }
+              />
+            </div>
+          ) : (
+            <p className="p-4 text-muted">
+              Click a cell of the specimen, or walk to one with the arrow keys and press Enter: what you set
+              here holds for every such element.
+            </p>
+          )}
+        </Lock>
       </aside>
     </div>
   );

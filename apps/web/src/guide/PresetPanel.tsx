@@ -1,5 +1,6 @@
 import { fail, type Id, ok, removePreset, type Site, wearersOf } from '@cove/core';
 import { useCommit } from '../session/context.tsx';
+import { useLocked } from '../session/rights.tsx';
 import { useGo } from '../shell/go.ts';
 import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
@@ -10,6 +11,7 @@ import { pagesOf } from './uses.ts';
 export function PresetPanel({ site, preset, onGone }: { site: Site; preset: Id; onGone(): void }) {
   const commit = useCommit();
   const go = useGo();
+  const locked = useLocked();
   const record = site.kinds.preset.get(preset);
   if (!record) return null;
   const wearers = wearersOf(site, preset);
@@ -42,13 +44,15 @@ export function PresetPanel({ site, preset, onGone }: { site: Site; preset: Id; 
           </li>
         ))}
       </ul>
-      <Button
-        kind="line"
-        className="justify-self-start"
-        onClick={() => commit(removePreset(site, preset), `Delete ${record.name}`) && onGone()}
-      >
-        Delete{wearers.length > 0 ? ' and take it off' : ''}
-      </Button>
+      {!locked && (
+        <Button
+          kind="line"
+          className="justify-self-start"
+          onClick={() => commit(removePreset(site, preset), `Delete ${record.name}`) && onGone()}
+        >
+          Delete{wearers.length > 0 ? ' and take it off' : ''}
+        </Button>
+      )}
     </div>
   );
 }

@@ -13,6 +13,7 @@ import {
 } from '@cove/core';
 import { Chip, colourOf } from '../bench/ColourControl.tsx';
 import { useCommit } from '../session/context.tsx';
+import { useLocked } from '../session/rights.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 
 /** What a role shows in a scheme, fallbacks followed. */
@@ -25,6 +26,7 @@ function shown(site: Site, scheme: Id, role: string) {
 /** A scheme: which swatch each role has, and how well it can be read on what it stands on. */
 export function SchemePanel({ site, scheme }: { site: Site; scheme: SchemeRecord }) {
   const commit = useCommit();
+  const locked = useLocked();
   const swatches = [...site.kinds.token.values()].filter(token => token.type === 'color').sort(byOrder);
   const bind = (role: string, token: string) =>
     commit(
@@ -66,6 +68,7 @@ export function SchemePanel({ site, scheme }: { site: Site; scheme: SchemeRecord
               <select
                 aria-label={role.label}
                 value={own?.type === 'token' ? own.token : ''}
+                disabled={locked}
                 onChange={event => bind(role.name, event.target.value)}
                 className={`h-6 min-w-0 rounded-sm border border-transparent bg-paper hover:border-hair ${own ? '' : 'text-muted'}`}
               >

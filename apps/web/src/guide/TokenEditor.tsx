@@ -17,6 +17,7 @@ import {
 } from '@cove/core';
 import { useMemo } from 'react';
 import { useCommit, useSession } from '../session/context.tsx';
+import { useLocked } from '../session/rights.tsx';
 import { useGo } from '../shell/go.ts';
 import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
@@ -49,6 +50,7 @@ export function TokenEditor({
   const session = useSession();
   const commit = useCommit();
   const go = useGo();
+  const locked = useLocked();
   const {
     kinds: { token: tokens },
   } = site;
@@ -130,6 +132,7 @@ export function TokenEditor({
                   max={share ? max : Math.min(max, 10)}
                   step={share ? 0.01 : 0.5}
                   value={at}
+                  disabled={locked}
                   onChange={event => session.show(edit(make(event.target.valueAsNumber)))}
                   onPointerUp={event => set(make(event.currentTarget.valueAsNumber))}
                   onKeyUp={event => set(make(event.currentTarget.valueAsNumber))}
@@ -141,19 +144,21 @@ export function TokenEditor({
               </label>
             );
           })}
-          <Button kind="link" className="justify-self-start" onClick={() => end && set(end)}>
-            Let go: keep the colour, follow nothing
-          </Button>
+          {!locked && (
+            <Button kind="link" className="justify-self-start" onClick={() => end && set(end)}>
+              Let go: keep the colour, follow nothing
+            </Button>
+          )}
         </div>
       )}
-      {!derived && color && (
+      {!locked && !derived && color && (
         <ColourSliders
           color={color}
           onShow={it => session.show(edit({ type: 'color', value: it }))}
           onCommit={it => set({ type: 'color', value: it })}
         />
       )}
-      {token.type === 'color' && (
+      {!locked && token.type === 'color' && (
         <Select
           label="Derive another from it"
           value=""
@@ -182,7 +187,7 @@ export function TokenEditor({
           ))}
         </ul>
       </div>
-      {users.length === 0 && (
+      {!locked && users.length === 0 && (
         <Button
           kind="line"
           className="justify-self-start"

@@ -23,6 +23,7 @@ import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { FACES } from '../canvas/styleEngine.ts';
 import { useCommit } from '../session/context.tsx';
+import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 import { lastOrder, TokenEditor } from './TokenEditor.tsx';
@@ -77,6 +78,7 @@ function Group({
 /** Foundations, drawn as what they are; each opens where it stands and alters the whole sheet under the hand. */
 export function Tray({ site, open, onOpen, onPanel }: Props) {
   const commit = useCommit();
+  const locked = useLocked();
   const tokens = [...site.kinds.token.values()].sort(byOrder);
   const ofType = (type: TokenType) => tokens.filter(token => token.type === type);
   const swatches = groupBy(ofType('color'), token => token.group);
@@ -134,7 +136,12 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
     >
       <style>{FACES}</style>
       {[...swatches].map(([group, list]) => (
-        <Group key={group} label={group} onAdd={() => addSwatch(group)} addLabel={`Add a swatch to ${group}`}>
+        <Group
+          key={group}
+          label={group}
+          {...(!locked && { onAdd: () => addSwatch(group) })}
+          addLabel={`Add a swatch to ${group}`}
+        >
           <div className="grid grid-cols-4 overflow-hidden border border-black/15">
             {list.map(token => {
               const end = literalOf(site.kinds.token, NO_REBINDS, token.value);
@@ -180,6 +187,7 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
                     <select
                       aria-label={`Family of ${token.name}`}
                       value={names[0] ?? ''}
+                      disabled={locked}
                       onChange={event => {
                         const family = familyNamed(event.target.value);
                         if (family)

@@ -30,9 +30,12 @@ interface Props {
   /** The box whose property is being set. */
   box: PropertyRow['box'] | null;
   onPick(picked: Picked | null): void;
-  onAddSection(index: number): void;
+  /** Null where no section may be added. */
+  onAddSection: ((index: number) => void) | null;
   /** Words with emphasis and links were double-clicked; they are edited on the bench. */
   onRich(): void;
+  /** Whether words may be edited where they stand. */
+  mayWrite: boolean;
 }
 
 interface Rect {
@@ -52,7 +55,18 @@ const same = (a: Rect | null, b: Rect | null) =>
   (a !== null && b !== null && a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height);
 
 /** The page itself, in a window of its own width, with marks drawn over it. */
-export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAddSection, onRich }: Props) {
+export function Canvas({
+  page,
+  width,
+  onWidth,
+  picked,
+  state,
+  box,
+  onPick,
+  onAddSection,
+  onRich,
+  mayWrite,
+}: Props) {
   const session = useSession();
   const commit = useCommit();
   const area = useRef<HTMLDivElement>(null);
@@ -65,8 +79,8 @@ export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAdd
   });
   const [seam, setSeam] = useState<{ y: number; index: number } | null>(null);
   const hovered = useRef<Picked | null>(null);
-  const now = useRef({ picked, state, onPick, onRich });
-  now.current = { picked, state, onPick, onRich };
+  const now = useRef({ picked, state, onPick, onRich, mayWrite });
+  now.current = { picked, state, onPick, onRich, mayWrite };
 
   const scale = Math.min(1, (room.width - ROOM * 2) / width);
   const height = Math.max(200, (room.height - ROOM) / scale);
@@ -141,12 +155,13 @@ export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAdd
     (hit: Picked, element: HTMLElement) => {
       const record = getRecord(session.site, hit.node);
       const field = isNode(record) ? partOf(elementOfNode(record), hit.part)?.shows : undefined;
-      if (record?.kind !== 'widget') return;
+      if (record?.kind !== 'widget' || !now.current.mayWrite) return;
       if (field === undefined) {
         now.current.onRich();
         return;
       }
       const before = element.textContent;
+      const since = session.store.getState().seq;
       element.contentEditable = 'plaintext-only';
       element.focus();
       element.ownerDocument.getSelection()?.selectAllChildren(element);
@@ -158,7 +173,7 @@ export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAdd
         element.removeAttribute('contenteditable');
         element.textContent = before;
         if (keep && text !== before)
-          commit([{ op: 'set', id: record.id, path: ['content', field], value: text }], 'Edit text');
+          commit([{ op: 'set', id: record.id, path: ['content', field], value: text }], 'Edit text', since);
         measure();
       };
       element.addEventListener('blur', () => end(true), { once: true });
@@ -282,7 +297,7 @@ export function Canvas({ page, width, onWidth, picked, state, box, onPick, onAdd
               }}
             />
           )}
-          {seam && seam.index <= sections && (
+          {seam && onAddSection && seam.index <= sections && (
             <div
               className="pointer-events-none absolute inset-x-6 flex -translate-y-1/2 items-center gap-3"
               style={{ top: Math.max(12, Math.min(height * scale - 12, seam.y * scale)) }}

@@ -33,7 +33,8 @@ interface Props {
   picked: Id | null;
   onPick(id: Id): void;
   onKey(id: Id, event: React.KeyboardEvent): void;
-  onMove(edits: Edit[]): void;
+  /** Null where nothing may be moved. */
+  onMove: ((edits: Edit[]) => void) | null;
 }
 
 /** Edits that bring a node before, into or after another; null where it cannot stand there. */
@@ -86,7 +87,7 @@ export function Outline({ site, page, picked, onPick, onKey, onMove }: Props) {
         const at = dropAt(event);
         setDrop(null);
         const edits = at && dropEdits(site, String(event.active.id), at);
-        if (edits) onMove(edits);
+        if (edits) onMove?.(edits);
       }}
     >
       <div ref={list} role="tree" aria-label="On this page">
@@ -96,6 +97,7 @@ export function Outline({ site, page, picked, onPick, onKey, onMove }: Props) {
             row={row}
             picked={row.node.id === picked}
             reachable={row.node.id === picked || (i === 0 && !rows.some(it => it.node.id === picked))}
+            fixed={onMove === null}
             drop={drop?.over === row.node.id ? drop.where : null}
             onPick={() => onPick(row.node.id)}
             onKeyDown={event => {
@@ -116,6 +118,7 @@ function Row({
   picked,
   reachable,
   drop,
+  fixed,
   onPick,
   onKeyDown,
 }: {
@@ -123,11 +126,12 @@ function Row({
   picked: boolean;
   reachable: boolean;
   drop: Where | null;
+  fixed: boolean;
   onPick(): void;
   onKeyDown(event: React.KeyboardEvent): void;
 }) {
   const { node, depth, label, kind, knots } = row;
-  const draggable = useDraggable({ id: node.id });
+  const draggable = useDraggable({ id: node.id, disabled: fixed });
   const droppable = useDroppable({ id: node.id });
   const line =
     drop === 'before'

@@ -26,6 +26,7 @@ import { toast } from 'sonner';
 import { Bench } from '../bench/Bench.tsx';
 import type { Subject } from '../bench/subject.ts';
 import { useCommit, useSession, useSite } from '../session/context.tsx';
+import { useMay } from '../session/rights.tsx';
 import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
@@ -50,6 +51,10 @@ const widthOf = (site: Site, px: number): Width => {
 function OpenPage({ site, page }: { site: Site; page: Id }) {
   const commit = useCommit();
   const session = useSession();
+  const mayChoose = useMay('choice');
+  const mayWrite = useMay('content');
+  const mayStyle = useMay('style');
+  const mayAll = useMay('guide');
   const [params, setParams] = useSearchParams();
   const [px, setPx] = useState(() => viewportOf(site).wide);
   const [situation, setSituation] = useState<Pick<Subject, 'state' | 'width'>>({
@@ -141,6 +146,17 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
     if (commit(made.edits, `Add a ${widget}`)) pickNode(made.id);
   };
 
+  /** What may be done with what is picked: taking a thing away or doubling it needs the right to all it brings. */
+  const acts = useMemo(() => {
+    if (!picked || picked.node === page) return { remove: false, duplicate: false };
+    if (mayAll) return { remove: true, duplicate: true };
+    const doubled = mayChoose ? duplicateNode(site, picked.node) : null;
+    return {
+      remove: session.mayMake([{ op: 'remove', id: picked.node }]),
+      duplicate: doubled?.ok === true && session.mayMake(doubled.value.edits),
+    };
+  }, [site, session, picked, page, mayAll, mayChoose]);
+
   const onKey = (
     id: Id,
     event: Pick<KeyboardEvent, 'key' | 'altKey' | 'ctrlKey' | 'metaKey' | 'preventDefault'>,
@@ -152,11 +168,13 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
       ArrowLeft: 'out',
     };
     const direction = directions[event.key];
-    if (event.altKey && direction)
+    if (event.altKey && direction && mayChoose)
       run(nudge(session.site, id, direction), `Move ${nameOf(session.site, id)}`);
-    else if (event.key === 'Delete' || event.key === 'Backspace') remove(id);
-    else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd') duplicate(id);
-    else return;
+    else if (event.key === 'Delete' || event.key === 'Backspace') {
+      if (acts.remove) remove(id);
+    } else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd') {
+      if (acts.duplicate) duplicate(id);
+    } else return;
     event.preventDefault();
   };
 
@@ -205,7 +223,6 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
     setPx(viewportOf(site)[width]);
     setSituation({ ...situation, width });
   };
-  const canRemove = picked !== null && picked.node !== page;
 
   return (
     <div className="grid h-full grid-cols-[212px_1fr_292px]">
@@ -233,42 +250,48 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
             picked={picked?.node ?? null}
             onPick={pickNode}
             onKey={onKey}
-            onMove={edits => commit(edits, 'Move')}
+            onMove={mayChoose ? edits => commit(edits, 'Move') : null}
           />
         </div>
-        <div className="grid gap-1 border-t border-hair px-3.5 py-2">
-          <div className="flex gap-1">
-            <select
-              aria-label="Add a widget"
-              value=""
-              onChange={event => addWidgetOf(event.target.value)}
-              className="h-7 min-w-0 flex-1 rounded border border-hair bg-paper px-1 text-teal"
-            >
-              <option value="">Add a widget …</option>
-              {WIDGETS.map(widget => (
-                <option key={widget.name} value={widget.name}>
-                  {widget.label}
-                </option>
-              ))}
-            </select>
-            <Button
-              kind="line"
-              className="text-teal!"
-              onClick={() => addSectionAt(childrenOf(site, page).length)}
-            >
-              Section
-            </Button>
+        {mayChoose && (
+          <div className="grid gap-1 border-t border-hair px-3.5 py-2">
+            <div className="flex gap-1">
+              <select
+                aria-label="Add a widget"
+                value=""
+                onChange={event => addWidgetOf(event.target.value)}
+                className="h-7 min-w-0 flex-1 rounded border border-hair bg-paper px-1 text-teal"
+              >
+                <option value="">Add a widget …</option>
+                {WIDGETS.map(widget => (
+                  <option key={widget.name} value={widget.name}>
+                    {widget.label}
+                  </option>
+                ))}
+              </select>
+              <Button
+                kind="line"
+                className="text-teal!"
+                onClick={() => addSectionAt(childrenOf(site, page).length)}
+              >
+                Section
+              </Button>
+            </div>
+            <div className="flex gap-1">
+              <Button
+                disabled={!acts.duplicate}
+                title="Ctrl+D"
+                onClick={() => picked && duplicate(picked.node)}
+              >
+                Duplicate
+              </Button>
+              <Button disabled={!acts.remove} title="Delete" onClick={() => picked && remove(picked.node)}>
+                Delete
+              </Button>
+            </div>
+            <p className="text-small text-muted">Alt and the arrow keys move what is picked.</p>
           </div>
-          <div className="flex gap-1">
-            <Button disabled={!canRemove} title="Ctrl+D" onClick={() => picked && duplicate(picked.node)}>
-              Duplicate
-            </Button>
-            <Button disabled={!canRemove} title="Delete" onClick={() => picked && remove(picked.node)}>
-              Delete
-            </Button>
-          </div>
-          <p className="text-small text-muted">Alt and the arrow keys move what is picked.</p>
-        </div>
+        )}
       </aside>
       <section aria-label="Page" className="flex min-w-0 flex-col">
         <div className="flex h-10 items-center gap-4 px-6">
@@ -307,8 +330,9 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           state={situation.state}
           box={box}
           onPick={pickOnPage}
-          onAddSection={addSectionAt}
+          onAddSection={mayChoose ? addSectionAt : null}
           onRich={() => setAskedForWords(count => count + 1)}
+          mayWrite={mayWrite}
         />
       </section>
       <aside aria-label="Bench" className="min-h-0 border-l border-hair bg-paper">
@@ -327,8 +351,10 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           />
         ) : (
           <p className="p-4 text-muted">
-            Click something on the page, or pick it in the outline: what you set here holds for that one
-            alone, and is kept as a knot. Double-click words to edit them.
+            {mayStyle
+              ? 'Click something on the page, or pick it in the outline: what you set here holds for that one alone, and is kept as a knot. '
+              : 'Click something on the page, or pick it in the outline, to see what it wears and why. '}
+            {mayWrite && 'Double-click words to edit them.'}
           </p>
         )}
       </aside>

@@ -1,15 +1,19 @@
+import { SiteEvents } from './siteEvents.ts';
 import type { FromStream, ToStream } from './streamMessages.ts';
 
 /**
- * Changes that the server accepted. One worker, shared by all tabs, holds the stream: browsers open few connections to one
- * host, and a stream for each tab would soon leave none for anything else. Answers with what ends it.
+ * What happens at a site. One worker, shared by all tabs, holds the stream: browsers open few connections to one host, and
+ * a stream for each tab would soon leave none for anything else. Answers with what ends it.
  */
 export function openChangeStream(
   site: string,
   after: number,
   hear: (message: FromStream) => void,
 ): () => void {
-  if (!('SharedWorker' in globalThis)) return openOwnStream(site, after, hear);
+  if (!('SharedWorker' in globalThis)) {
+    const events = new SiteEvents(site, after, hear);
+    return () => events.close();
+  }
   const { port } = new SharedWorker(new URL('./changes.worker.ts', import.meta.url), {
     type: 'module',
     name: 'cove changes',
@@ -25,13 +29,4 @@ export function openChangeStream(
     leave();
     port.close();
   };
-}
-
-/** Where browsers have no shared workers, each tab listens for itself. */
-function openOwnStream(site: string, after: number, hear: (message: FromStream) => void): () => void {
-  const events = new EventSource(`/api/sites/${site}/events?after=${after}`);
-  events.addEventListener('change', event => hear({ type: 'change', change: JSON.parse(event.data) }));
-  events.addEventListener('reset', () => hear({ type: 'reset' }));
-  events.addEventListener('open', () => hear({ type: 'open' }));
-  return () => events.close();
 }

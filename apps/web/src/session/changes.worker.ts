@@ -1,39 +1,31 @@
 /// <reference lib="webworker" />
+import { SiteEvents } from './siteEvents.ts';
 import type { FromStream, ToStream } from './streamMessages.ts';
 
-/** One stream of one site, for all tabs that have it open. */
+/** The events of one site, for all tabs that have it open. */
 interface Feed {
-  events: EventSource;
+  events: SiteEvents;
   ports: Set<MessagePort>;
-  /** Number of the last change heard. */
-  seq: number;
 }
 
 declare const self: SharedWorkerGlobalScope;
 const feeds = new Map<string, Feed>();
 
 function open(site: string, after: number): Feed {
-  const feed: Feed = {
-    events: new EventSource(`/api/sites/${site}/events?after=${after}`),
-    ports: new Set(),
-    seq: after,
-  };
-  const tell = (message: FromStream) => {
-    for (const port of feed.ports) port.postMessage(message);
-  };
-  feed.events.addEventListener('change', event => {
-    const change = JSON.parse(event.data);
-    feed.seq = change.seq;
-    tell({ type: 'change', change });
+  const ports = new Set<MessagePort>();
+  const events = new SiteEvents(site, after, message => {
+    // Whoever opens the site after that begins anew.
+    if (message.type === 'gone') feeds.delete(site);
+    for (const port of ports) port.postMessage(message);
   });
-  feed.events.addEventListener('reset', () => tell({ type: 'reset' }));
-  feed.events.addEventListener('open', () => tell({ type: 'open' }));
+  const feed = { events, ports };
   feeds.set(site, feed);
   return feed;
 }
 
 self.addEventListener('connect', ({ ports: [port] }) => {
   if (!port) return;
+  const tell = (message: FromStream) => port.postMessage(message);
   let joined: { site: string; feed: Feed } | null = null;
   port.addEventListener('message', ({ data }: MessageEvent<ToStream>) => {
     if (data.type === 'join') {
@@ -41,7 +33,8 @@ self.addEventListener('connect', ({ ports: [port] }) => {
       feed.ports.add(port);
       joined = { site: data.site, feed };
       // What came between this tab's reading of the site and now will not come again.
-      if (feed.seq > data.after) port.postMessage({ type: 'reset' } satisfies FromStream);
+      if (feed.events.seq > data.after) tell({ type: 'reset' });
+      if (feed.events.people.size > 0) tell({ type: 'presence', people: [...feed.events.people.values()] });
       return;
     }
     if (!joined) return;
@@ -49,7 +42,7 @@ self.addEventListener('connect', ({ ports: [port] }) => {
     feed.ports.delete(port);
     if (feed.ports.size > 0) return;
     feed.events.close();
-    feeds.delete(site);
+    if (feeds.get(site) === feed) feeds.delete(site);
   });
   port.start();
 });

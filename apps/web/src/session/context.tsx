@@ -26,8 +26,8 @@ export const useSessionState = <T,>(select: (state: SessionState) => T): T =>
   useStore(useSession().store, select);
 export const useSite = (): Site => useSessionState(state => state.site);
 
-/** Makes edits; answers whether they were made. */
-export function useCommit(): (edits: readonly Edit[], label: string) => boolean {
+/** Makes edits; answers whether they were made. `since`: what had been seen when the work on them began. */
+export function useCommit(): (edits: readonly Edit[], label: string, since?: number) => boolean {
   const session = useSession();
-  return useCallback((edits, label) => session.commit(edits, label).ok, [session]);
+  return useCallback((edits, label, since) => session.commit(edits, label, since).ok, [session]);
 }

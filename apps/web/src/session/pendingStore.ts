@@ -1,21 +1,26 @@
-import type { Change } from '@cove/core';
 import { createStore, delMany, entries, set, type UseStore } from 'idb-keyval';
+import type { MadeChange } from './streamMessages.ts';
 
 /** Keeps what is not on the server yet, so that closing the browser forgets nothing. */
 export interface PendingStore {
   /** What was left waiting, oldest first; also by tabs that are gone. */
-  load(): Promise<readonly Change[]>;
-  save(pending: readonly Change[]): void;
+  load(): Promise<readonly MadeChange[]>;
+  /** Rejects where it cannot be kept. */
+  save(pending: readonly MadeChange[]): Promise<void>;
 }
 
 interface Kept {
   /** When the list was last written, in ms. */
   at: number;
-  pending: readonly Change[];
+  pending: readonly MadeChange[];
 }
 
-/** Nothing is kept: for browsers without a database, and for tests. */
-export const NO_STORE: PendingStore = { load: async () => [], save: () => {} };
+/** Keeps nothing: for browsers without a database, and for tests. */
+export const NO_STORE: PendingStore = {
+  load: async () => [],
+  save: pending =>
+    pending.length > 0 ? Promise.reject(new Error('this browser keeps nothing')) : Promise.resolve(),
+};
 
 let database: UseStore | undefined;
 
@@ -40,10 +45,9 @@ export function browserStore(site: string, account: string): PendingStore {
       );
       return pending;
     },
-    save(pending) {
-      void (pending.length > 0
+    save: pending =>
+      pending.length > 0
         ? set(own, { at: Date.now(), pending } satisfies Kept, store)
-        : delMany([own], store));
-    },
+        : delMany([own], store),
   };
 }

@@ -1,47 +1,80 @@
 import {
   applyChange,
-  type Change,
   type Edit,
   getRecord,
+  History,
   type Id,
+  type KeeperMay,
+  lookupOf,
+  mayEdit,
   newId,
   type Problem,
   type Result,
+  type Right,
+  type RoleName,
+  rightsFor,
   type Site,
   type SiteRecord,
   siteOf,
-  Writers,
+  targetOf,
 } from '@cove/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { RequestProblem, request } from '../api/request.ts';
 import { openChangeStream } from './changeStream.ts';
+import { type HistoryStore, NO_HISTORY } from './historyStore.ts';
+import { type Loss, LossWatch, wordsOf } from './losses.ts';
 import { NO_STORE, type PendingStore } from './pendingStore.ts';
-import type { Accepted } from './streamMessages.ts';
+import type { Accepted, FromStream, MadeChange, Presence } from './streamMessages.ts';
 
 /** Where the edits made here are: on the server, on their way, or waiting for it to come back. */
 export type SyncState = 'kept' | 'sending' | 'away';
+/** Why they wait. */
+export type AwayReason = 'network' | 'database' | 'signed-out' | 'not-a-member' | 'failing';
 
 export interface SessionState {
   site: Site;
   seq: number;
   sync: SyncState;
+  away: AwayReason | null;
   waiting: number;
+  /** Whether what waits would outlive this tab. */
+  keptInBrowser: boolean;
   undoLabel: string | null;
   redoLabel: string | null;
+  /** What was made here and no longer stands, until it is read. */
+  losses: readonly Loss[];
+  /** Others at the site. */
+  people: readonly Presence[];
 }
 
-interface Past {
-  change: string;
-  inverse: readonly Edit[];
-  label: string;
+export interface Rights {
+  role: RoleName;
+  keeperMay: KeeperMay;
 }
 
 /** What is told after each step: the site, and the ids that it touched; null when anything may have changed. */
 export type TouchListener = (site: Site, touched: ReadonlySet<Id> | null) => void;
 export type Notice = (message: string, kind: 'info' | 'problem') => void;
 
+export interface Around {
+  /** Name of the tab; the ids of its changes begin with it. */
+  tab?: string;
+  pending?: PendingStore;
+  history?: HistoryStore;
+  rights?: Rights;
+  /** Told when who may do what has changed. */
+  onMembers?(): void;
+}
+
+const ALL: Rights = { role: 'designer', keeperMay: 'content' };
+/** Changes made while a tab was closed, beyond which it forgets what it could undo rather than read them all. */
+const MOST_TO_READ = 5000;
+const PAGE = 500;
+
 /** How long, in ms, a missing change is waited for. */
 const GAP = 1500;
+/** How long, in ms, after which somebody who says nothing is taken to have left. */
+const SILENCE = 60_000;
 const RETRY = [500, 1000, 2000, 5000];
 
 /**
@@ -52,15 +85,21 @@ export class SiteSession {
   readonly store: StoreApi<SessionState>;
   private confirmed: Site;
   private confirmedSeq: number;
-  private pending: Change[] = [];
+  private pending: MadeChange[] = [];
   private ahead = new Map<number, Accepted>();
   /** What was last written to the browser's own store. */
-  private saved: readonly Change[] | null = null;
+  private saved: readonly MadeChange[] | null = null;
   private preview: readonly Edit[] | null = null;
-  private readonly undoStack: Past[] = [];
-  private redoStack: Past[] = [];
-  private readonly writers = new Writers();
+  /** Number of the last change seen when the preview began. */
+  private previewBase = 0;
+  private history = new History();
+  private readonly watch = new LossWatch();
+  /** Edits that were told to be lost already. */
+  private readonly told = new Set<Edit>();
+  /** Numbers of edits that met nothing, for changes whose answer came before their turn. */
+  private readonly droppedOf = new Map<string, ReadonlySet<number>>();
   private readonly listeners = new Set<TouchListener>();
+  private readonly leaving = new Map<string, ReturnType<typeof setTimeout>>();
   private sending = false;
   private failures = 0;
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -73,7 +112,8 @@ export class SiteSession {
     site: Site,
     seq: number,
     private readonly notice: Notice,
-    private readonly kept: PendingStore,
+    private readonly around: Required<Omit<Around, 'rights'>>,
+    private rights: Rights,
   ) {
     this.confirmed = site;
     this.confirmedSeq = seq;
@@ -81,36 +121,96 @@ export class SiteSession {
       site,
       seq,
       sync: 'kept',
+      away: null,
       waiting: 0,
+      keptInBrowser: true,
       undoLabel: null,
       redoLabel: null,
+      losses: [],
+      people: [],
     }));
   }
 
   /** Opens a site as the server has it, with what this browser has not been able to send yet on top. */
-  static async open(id: string, notice: Notice, store: PendingStore = NO_STORE): Promise<SiteSession> {
-    const [{ seq, records }, pending] = await Promise.all([
+  static async open(id: string, notice: Notice, around: Around = {}): Promise<SiteSession> {
+    const { tab = newId(''), pending = NO_STORE, history = NO_HISTORY, onMembers = () => {} } = around;
+    const [{ seq, records }, left, kept] = await Promise.all([
       request<{ seq: number; records: SiteRecord[] }>('GET', `/api/sites/${id}`),
-      store.load(),
+      pending.load(),
+      history.load(),
     ]);
-    const session = new SiteSession(id, siteOf(records), seq, notice, store);
-    session.resume(pending);
+    const session = new SiteSession(
+      id,
+      siteOf(records),
+      seq,
+      notice,
+      { tab, pending, history, onMembers },
+      around.rights ?? ALL,
+    );
+    if (kept && kept.seq <= seq) {
+      session.history = new History(kept.history);
+      await session.hearSince(kept.seq, seq);
+    }
+    session.resume(left);
     session.listen();
     return session;
   }
 
-  private resume(pending: readonly Change[]): void {
-    if (pending.length === 0) return;
-    this.pending = [...pending];
-    for (const change of pending) this.writers.note(change);
-    this.publish(this.draft(), null);
+  private resume(left: readonly MadeChange[]): void {
+    this.pending = [...left];
+    for (const change of left) if (!this.isOwn(change)) this.history.heard(change.edits);
+    this.publish(this.draft(), left.length > 0 ? null : new Set());
     void this.send();
+  }
+
+  private isOwn({ id }: { id: string }): boolean {
+    return id.startsWith(`${this.around.tab}-`);
+  }
+
+  /** Reads what others did between two numbers, so that no undo takes it back. */
+  private async hearSince(after: number, upTo: number): Promise<void> {
+    if (this.history.undo.length + this.history.redo.length === 0) return;
+    if (upTo - after > MOST_TO_READ) {
+      this.history = new History();
+      return;
+    }
+    for (let at = after; at < upTo; ) {
+      const changes = await request<Accepted[]>(
+        'GET',
+        `/api/sites/${this.id}/changes?after=${at}&limit=${PAGE}`,
+      );
+      for (const change of changes) if (!this.isOwn(change)) this.history.heard(change.edits);
+      const last = changes.at(-1);
+      if (!last) return;
+      at = last.seq;
+    }
+  }
+
+  setRights(rights: Rights): void {
+    this.rights = rights;
+  }
+
+  /** Whether this person may make edits that need a right. */
+  may(right: Right): boolean {
+    return mayEdit(this.rights.role, this.rights.keeperMay, right);
+  }
+
+  /** The first right that edits need and this person has not. */
+  private lacks(edits: readonly Edit[], site: Site): Right | undefined {
+    if (this.rights.role === 'designer') return undefined;
+    return rightsFor(edits, lookupOf(site)).find(right => !this.may(right));
+  }
+
+  /** Whether this person may make these edits. */
+  mayMake(edits: readonly Edit[]): boolean {
+    return this.lacks(edits, this.site) === undefined;
   }
 
   close(): void {
     this.closed = true;
     clearTimeout(this.timer);
     clearTimeout(this.gap);
+    for (const timer of this.leaving.values()) clearTimeout(timer);
     this.endStream?.();
   }
 
@@ -126,14 +226,18 @@ export class SiteSession {
   /** Shows edits without keeping them, while something is dragged. Nothing is sent until `commit`. */
   show(edits: readonly Edit[] | null): void {
     const before = this.preview;
-    this.preview = edits;
+    if (!before) this.previewBase = this.confirmedSeq;
     const base = this.draft();
-    const applied = edits ? applyChange(base, { edits }) : null;
+    this.preview = edits && this.lacks(edits, base) === undefined ? edits : null;
+    const applied = this.preview ? applyChange(base, { edits: this.preview }) : null;
     this.publish(applied?.ok ? applied.value.site : base, touchedBy([...(before ?? []), ...(edits ?? [])]));
   }
 
-  /** Makes edits: at once here, then on the server. Says why not where an invariant forbids it. */
-  commit(wanted: readonly Edit[], label: string): Result<Site> {
+  /**
+   * Makes edits: at once here, then on the server. Says why not where an invariant or a missing right forbids it. `since` is
+   * the number of the last change that was seen when the work on them began, where that took a while.
+   */
+  commit(wanted: readonly Edit[], label: string, since?: number): Result<Site> {
     const shown = this.preview;
     this.preview = null;
     const base = this.draft();
@@ -142,37 +246,42 @@ export class SiteSession {
       if (shown) this.publish(base, touchedBy(shown));
       return { ok: true, value: base };
     }
-    const applied = applyChange(base, { edits });
+    const lacking = this.lacks(edits, base);
+    const applied = lacking === undefined ? applyChange(base, { edits }) : forbidden(lacking);
     if (!applied.ok) {
       this.publish(base, touchedBy(shown ?? []));
       this.notice(applied.problem.message, 'problem');
       return applied;
     }
-    const change: Change = { id: newId('c'), edits };
-    this.pending.push(change);
-    this.writers.note(change);
-    this.undoStack.push({ change: change.id, inverse: applied.value.inverse, label });
-    this.redoStack = [];
+    const change = this.newChange(edits, since ?? (shown ? this.previewBase : this.confirmedSeq));
+    this.history.made(change.id, applied.value.inverse, label);
     this.publish(applied.value.site, new Set([...touchedBy(shown ?? []), ...applied.value.after.keys()]));
     void this.send();
     return { ok: true, value: applied.value.site };
   }
 
+  private newChange(edits: readonly Edit[], base: number): MadeChange {
+    const change = { id: `${this.around.tab}-${newId('c')}`, base, edits };
+    this.pending.push(change);
+    return change;
+  }
+
   undo(): void {
-    this.step(this.undoStack, this.redoStack, 'Undone');
+    this.turn('undo', 'Undone');
   }
 
   redo(): void {
-    this.step(this.redoStack, this.undoStack, 'Done again');
+    this.turn('redo', 'Done again');
   }
 
-  private step(from: Past[], to: Past[], word: string): void {
-    const past = from.pop();
-    if (!past) return;
+  private turn(direction: 'undo' | 'redo', word: string): void {
+    const step = this.history[direction].pop();
+    if (!step) return;
     this.preview = null;
     const base = this.draft();
-    const { edits, skipped } = this.writers.undoable(past.inverse, past.change, id => getRecord(base, id));
-    const applied = applyChange(base, { edits });
+    const { edits, skipped } = this.history.possible(step, id => getRecord(base, id));
+    const lacking = this.lacks(edits, base);
+    const applied = lacking === undefined ? applyChange(base, { edits }) : forbidden(lacking);
     if (!applied.ok || edits.length === 0) {
       this.notice(
         applied.ok ? 'Others have changed this since; it stays as it is.' : applied.problem.message,
@@ -181,16 +290,30 @@ export class SiteSession {
       this.publish(base, new Set());
       return;
     }
-    const change: Change = { id: newId('c'), edits };
-    this.pending.push(change);
-    this.writers.note(change, past.change);
-    to.push({ change: change.id, inverse: applied.value.inverse, label: past.label });
+    const change = this.newChange(edits, this.confirmedSeq);
+    this.history.turned(direction, step, change.id, applied.value.inverse);
     this.publish(applied.value.site, new Set(applied.value.after.keys()));
     this.notice(
-      `${word}: ${past.label}${skipped > 0 ? `. ${skipped} part${skipped > 1 ? 's' : ''} stayed, since others changed them` : ''}`,
+      `${word}: ${step.label}${skipped > 0 ? `. ${skipped} part${skipped > 1 ? 's' : ''} stayed, since others changed them` : ''}`,
       'info',
     );
     void this.send();
+  }
+
+  /** Brings back what was lost, over what stands there now. */
+  bringBack(loss: Loss): void {
+    this.forgetLoss(loss);
+    this.commit([loss.edit], 'Bring back what was overwritten');
+  }
+
+  forgetLoss(loss: Loss): void {
+    this.store.setState(({ losses }) => ({ losses: losses.filter(it => it.n !== loss.n) }));
+  }
+
+  private tellLosses(losses: readonly Loss[]): void {
+    const fresh = losses.filter(({ edit }) => !this.told.has(edit));
+    for (const { edit } of fresh) this.told.add(edit);
+    if (fresh.length > 0) this.store.setState(state => ({ losses: [...state.losses, ...fresh] }));
   }
 
   /** What the server has, with what waits applied on top. */
@@ -198,7 +321,8 @@ export class SiteSession {
     return this.applyAll(this.confirmed);
   }
 
-  private draftCache: { confirmed: Site; count: number; last: Change | undefined; site: Site } | null = null;
+  private draftCache: { confirmed: Site; count: number; last: MadeChange | undefined; site: Site } | null =
+    null;
 
   private applyAll(base: Site): Site {
     const last = this.pending.at(-1);
@@ -228,37 +352,54 @@ export class SiteSession {
   private publish(site: Site, touched: ReadonlySet<Id> | null): void {
     if (this.pending.at(-1) !== this.saved?.at(-1) || this.pending.length !== this.saved?.length) {
       this.saved = this.pending.slice();
-      this.kept.save(this.saved);
+      this.around.pending.save(this.saved).then(
+        () => this.store.setState({ keptInBrowser: true }),
+        () => this.store.setState({ keptInBrowser: false }),
+      );
     }
+    const undoLabel = this.history.undo.at(-1)?.label ?? null;
+    const redoLabel = this.history.redo.at(-1)?.label ?? null;
+    this.around.history.save(this.confirmedSeq, this.history);
     this.store.setState({
       site,
       seq: this.confirmedSeq,
       sync: this.pending.length === 0 ? 'kept' : this.failures > 0 ? 'away' : 'sending',
       waiting: this.pending.length,
-      undoLabel: this.undoStack.at(-1)?.label ?? null,
-      redoLabel: this.redoStack.at(-1)?.label ?? null,
+      undoLabel,
+      redoLabel,
     });
     if (touched === null || touched.size > 0) for (const listener of this.listeners) listener(site, touched);
+  }
+
+  /** Tries again at once what waits. */
+  sendNow(): void {
+    void this.send();
   }
 
   private async send(): Promise<void> {
     if (this.sending || this.closed) return;
     const change = this.pending[0];
     if (!change) return;
+    clearTimeout(this.timer);
     this.sending = true;
     try {
-      const { seq } = await request<{ seq: number }>('POST', `/api/sites/${this.id}/changes`, change);
+      const { seq, dropped = [] } = await request<{ seq: number; dropped?: number[] }>(
+        'POST',
+        `/api/sites/${this.id}/changes`,
+        change,
+      );
       this.failures = 0;
-      this.receive({ ...change, seq });
+      this.store.setState({ away: null });
+      this.tellDropped(change, dropped);
+      this.receive({ ...change, seq }, new Set(dropped));
     } catch (error) {
-      if (error instanceof RequestProblem && error.status < 500 && error.status !== 401)
-        this.refuse(change, error.problem);
+      const away = awayReason(error);
+      if (error instanceof RequestProblem && away === null) this.refuse(change, error.problem);
       else {
         this.failures++;
+        this.store.setState({ away });
         this.publish(this.site, new Set());
         this.timer = setTimeout(() => void this.send(), RETRY[Math.min(this.failures, RETRY.length) - 1]);
-        if (error instanceof RequestProblem && error.status === 401)
-          this.notice('You are signed out. What you made is kept here until you sign in again.', 'problem');
       }
     } finally {
       this.sending = false;
@@ -266,18 +407,38 @@ export class SiteSession {
     if (this.failures === 0 && this.pending.length > 0) void this.send();
   }
 
-  private refuse(change: Change, problem: Problem): void {
+  /** What an edit was for had been removed by the time it came. */
+  private tellDropped(change: MadeChange, dropped: readonly number[]): void {
+    const site = this.site;
+    this.tellLosses(
+      dropped.flatMap(i => {
+        const edit = change.edits[i];
+        return edit?.op === 'set' && getRecord(site, edit.id)
+          ? [this.watch.loss('removed', '', edit, site)]
+          : [];
+      }),
+    );
+  }
+
+  private refuse(change: MadeChange, problem: Problem): void {
     // A refusal is an answer: the server is there.
     this.failures = 0;
+    this.store.setState({ away: null });
+    const site = this.site;
     this.pending = this.pending.filter(it => it !== change);
-    const index = this.undoStack.findIndex(past => past.change === change.id);
-    if (index >= 0) this.undoStack.splice(index, 1);
+    this.history.forget(change.id);
     this.notice(`Taken back: ${problem.message}`, 'problem');
+    this.tellLosses(
+      change.edits.flatMap(edit =>
+        edit.op === 'set' && wordsOf(edit) !== null ? [this.watch.loss('refused', '', edit, site)] : [],
+      ),
+    );
     this.publish(this.applyAll(this.confirmed), null);
   }
 
   /** Takes in an accepted change, in the order of numbers, whether it was made here or elsewhere. */
-  private receive(accepted: Accepted): void {
+  private receive(accepted: Accepted, dropped: ReadonlySet<number> = NONE): void {
+    if (dropped.size > 0) this.droppedOf.set(accepted.id, dropped);
     if (accepted.seq <= this.confirmedSeq) {
       this.settle(accepted.id);
       return;
@@ -306,6 +467,10 @@ export class SiteSession {
       const first = this.pending[0];
       const draft = this.draftCache;
       this.confirmed = applied.value.site;
+      if (own || this.isOwn(next)) {
+        this.watch.accepted(next, this.droppedOf.get(id) ?? NONE);
+        this.droppedOf.delete(id);
+      }
       if (own) {
         // The stream can be faster than the answer: what it tells of us has arrived.
         this.failures = 0;
@@ -320,7 +485,10 @@ export class SiteSession {
           };
         this.publishDraft(new Set());
       } else {
-        this.writers.note(next);
+        if (!this.isOwn(next)) {
+          this.history.heard(next.edits);
+          this.tellLosses(this.watch.heard(next, this.site, applied.value.after, this.pending));
+        }
         this.publishDraft(new Set(applied.value.after.keys()));
       }
     }
@@ -354,6 +522,7 @@ export class SiteSession {
         'GET',
         `/api/sites/${this.id}`,
       );
+      await this.hearSince(this.confirmedSeq, seq);
       if (this.closed || seq < this.confirmedSeq) return;
       this.confirmed = siteOf(records);
       this.confirmedSeq = seq;
@@ -367,13 +536,72 @@ export class SiteSession {
 
   private listen(): void {
     this.endStream = openChangeStream(this.id, this.confirmedSeq, message => {
-      if (this.closed) return;
-      if (message.type === 'change') this.receive(message.change);
-      else if (message.type === 'reset') void this.reload();
-      else if (this.failures > 0) void this.send();
+      if (!this.closed) this.hear(message);
     });
   }
+
+  private hear(message: FromStream): void {
+    switch (message.type) {
+      case 'change':
+        this.receive(message.change);
+        break;
+      case 'presence':
+        this.meet(message.people);
+        break;
+      case 'members':
+      case 'gone':
+        this.around.onMembers();
+        break;
+      case 'reset':
+        void this.reload();
+        break;
+      case 'open':
+        if (this.failures > 0) void this.send();
+    }
+  }
+
+  private meet(people: readonly Presence[]): void {
+    const others = new Map(this.store.getState().people.map(it => [it.client, it]));
+    for (const it of people) {
+      clearTimeout(this.leaving.get(it.client));
+      if (!it.place || it.client === this.around.tab) {
+        others.delete(it.client);
+        continue;
+      }
+      others.set(it.client, it);
+      // Whoever has not been heard of for so long has left without a word.
+      const left = () => this.meet([{ ...it, place: null }]);
+      this.leaving.set(it.client, setTimeout(left, SILENCE));
+    }
+    this.store.setState({ people: [...others.values()] });
+  }
+
+  get tab(): string {
+    return this.around.tab;
+  }
 }
+
+const NONE: ReadonlySet<number> = new Set();
+
+/** Why a change could not be sent; null where the server has answered, and refused it. */
+function awayReason(error: unknown): AwayReason | null {
+  if (!(error instanceof RequestProblem)) return 'network';
+  if (error.status === 401) return 'signed-out';
+  if (error.status === 404) return 'not-a-member';
+  if (error.problem.code === 'database-away') return 'database';
+  return error.status >= 500 ? 'failing' : null;
+}
+
+const NEEDED: Record<Right, string> = {
+  content: 'change words and pictures',
+  choice: 'choose from the guide',
+  style: 'set styles of single things',
+  guide: 'change the guide',
+};
+const forbidden = (right: Right): { ok: false; problem: Problem } => ({
+  ok: false,
+  problem: { code: 'forbidden', message: `Your role at this site may not ${NEEDED[right]}.`, found: right },
+});
 
 /** False for setting a path to what it is already. */
 function altersSomething(site: Site, edit: Edit): boolean {
@@ -386,5 +614,4 @@ function altersSomething(site: Site, edit: Edit): boolean {
   return JSON.stringify(now) !== JSON.stringify(edit.value);
 }
 
-const touchedBy = (edits: readonly Edit[]): Set<Id> =>
-  new Set(edits.map(edit => (edit.op === 'put' ? edit.record.id : edit.id)));
+const touchedBy = (edits: readonly Edit[]): Set<Id> => new Set(edits.map(targetOf));

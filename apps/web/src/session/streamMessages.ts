@@ -1,13 +1,43 @@
-import type { Change } from '@cove/core';
+import type { Change, Id } from '@cove/core';
+
+/** A change made here: `base` is the number of the last change that was seen when it was made. */
+export interface MadeChange extends Change {
+  base: number;
+}
 
 /** A change that the server accepted, with its number. */
-export interface Accepted extends Change {
+export interface Accepted extends MadeChange {
   seq: number;
   /** Name of who made it. */
   by?: string;
 }
 
+export type StationName = 'guide' | 'pages' | 'release';
+
+/** Where somebody is at a site. */
+export interface Whereabouts {
+  station: StationName;
+  page?: Id;
+  node?: Id;
+}
+
+/** Somebody at the site, in one tab; `place` is null for one who has left. */
+export interface Presence {
+  client: string;
+  name: string;
+  account: string;
+  place: Whereabouts | null;
+}
+
 /** From a tab to the worker that holds the stream. */
 export type ToStream = { type: 'join'; site: string; after: number } | { type: 'leave' };
 /** From the stream to each tab. */
-export type FromStream = { type: 'change'; change: Accepted } | { type: 'reset' } | { type: 'open' };
+export type FromStream =
+  | { type: 'change'; change: Accepted }
+  | { type: 'presence'; people: readonly Presence[] }
+  /** Who may do what has changed. */
+  | { type: 'members' }
+  /** One may no longer listen: the session has ended, or one is no longer a member. */
+  | { type: 'gone' }
+  | { type: 'reset' }
+  | { type: 'open' };

@@ -1,34 +1,59 @@
-import { useEffect, useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
-import { RequestProblem, request } from '../api/request.ts';
+import { RequestProblem, request, type SiteSummary } from '../api/request.ts';
 import { useSites } from '../api/useSites.ts';
 import { SessionProvider } from '../session/context.tsx';
+import { browserHistory } from '../session/historyStore.ts';
 import { browserStore } from '../session/pendingStore.ts';
 import { SiteSession } from '../session/siteSession.ts';
+import { nameOfTab } from '../session/tab.ts';
 import { Button } from '../ui/Button.tsx';
 import { Shell } from './Shell.tsx';
 
 const signedIn = async (): Promise<string> => (await request<{ email: string }>('GET', '/api/session')).email;
 
+const notice = (message: string, kind: 'info' | 'problem') =>
+  kind === 'problem' ? toast.error(message) : toast(message);
+
+async function openSite(summary: SiteSummary, onMembers: () => void): Promise<SiteSession> {
+  const [account, tab] = await Promise.all([signedIn(), nameOfTab()]);
+  return SiteSession.open(summary.id, notice, {
+    tab,
+    pending: browserStore(summary.id, account),
+    history: browserHistory(summary.id, account, tab),
+    rights: summary,
+    onMembers,
+  });
+}
+
 /** Opens the site of the address and keeps it open while its stations change. */
 export function OpenSite() {
   const { site = '' } = useParams();
   const navigate = useNavigate();
+  const queries = useQueryClient();
   const sites = useSites();
   const [session, setSession] = useState<SiteSession | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const [attempt, setAttempt] = useState(0);
+  const summary = sites.data?.find(it => it.id === site);
+  const newest = useRef(summary);
+  newest.current = summary;
+  const known = summary !== undefined;
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: `attempt` opens it again
   useEffect(() => {
+    const { current } = newest;
+    if (!current) return;
     let gone = false;
     let opened: SiteSession | null = null;
     setFailure(null);
-    const notice = (message: string, kind: 'info' | 'problem') =>
-      kind === 'problem' ? toast.error(message) : toast(message);
-    const opening = async () => SiteSession.open(site, notice, browserStore(site, await signedIn()));
-    opening().then(
+    const onMembers = () => {
+      void queries.invalidateQueries({ queryKey: ['sites'] });
+      void queries.invalidateQueries({ queryKey: ['people', site] });
+    };
+    openSite(current, onMembers).then(
       it => {
         opened = it;
         if (gone) it.close();
@@ -45,15 +70,30 @@ export function OpenSite() {
       opened?.close();
       setSession(null);
     };
-  }, [site, navigate, attempt]);
+  }, [site, known, navigate, queries, attempt]);
 
-  const summary = sites.data?.find(it => it.id === site);
-  if (failure)
+  useEffect(() => {
+    if (session && summary) session.setRights(summary);
+  }, [session, summary]);
+
+  const signedOut = sites.error instanceof RequestProblem && sites.error.status === 401;
+  useEffect(() => {
+    if (signedOut) void navigate(`/?to=${encodeURIComponent(location.pathname)}`);
+  }, [signedOut, navigate]);
+
+  const missing = sites.data && !summary ? 'There is no such site, or it is not yours to see.' : null;
+  const unreachable = sites.error && !sites.data && !signedOut ? 'The server cannot be reached.' : null;
+  const problem = missing ?? unreachable ?? failure;
+  const again = () => {
+    void sites.refetch();
+    setAttempt(attempt + 1);
+  };
+  if (problem)
     return (
       <div role="alert" className="grid h-full place-content-center gap-3 text-center">
-        <p>{failure}</p>
+        <p>{problem}</p>
         <p className="flex justify-center gap-2">
-          <Button kind="line" onClick={() => setAttempt(attempt + 1)}>
+          <Button kind="line" onClick={again}>
             Try again
           </Button>
           <Link to="/" className="self-center text-teal hover:underline">

@@ -3,6 +3,10 @@ import { useEffect } from 'react';
 import { NavLink, Outlet, useParams } from 'react-router';
 import { useOpened, useSessionState } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
+import { Losses } from './Losses.tsx';
+import { People } from './PeopleSheet.tsx';
+import { SyncWords } from './SyncWords.tsx';
+import { usePresence } from './usePresence.ts';
 
 const STATIONS = [
   { path: 'guide', label: 'Guide' },
@@ -10,25 +14,15 @@ const STATIONS = [
   { path: 'release', label: 'Release' },
 ] as const;
 
+const KEEPER = {
+  content: 'You may change words and pictures',
+  choice: 'You may change words and pictures, and choose from the guide',
+  style: 'You may change everything but the guide',
+} as const;
+
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   (target.isContentEditable || target.matches('input:not([type=range]), textarea, select'));
-
-function SyncWords() {
-  const sync = useSessionState(state => state.sync);
-  const waiting = useSessionState(state => state.waiting);
-  const words =
-    sync === 'kept'
-      ? 'All kept'
-      : sync === 'sending'
-        ? 'Keeping …'
-        : `${waiting} not on the server yet; kept in this browser`;
-  return (
-    <output aria-live="polite" className={`min-w-16 px-1 ${sync === 'away' ? 'text-madder' : 'text-muted'}`}>
-      {words}
-    </output>
-  );
-}
 
 /** The bar on top and the station below it. */
 export function Shell() {
@@ -38,6 +32,8 @@ export function Shell() {
   const redoLabel = useSessionState(state => state.redoLabel);
   const home = useSessionState(state => [...state.site.kinds.settings.values()][0]?.home);
   const name = useSessionState(state => [...state.site.kinds.settings.values()][0]?.name ?? summary.name);
+
+  usePresence();
 
   useEffect(() => {
     document.title = `${name} – Cove Thread`;
@@ -60,7 +56,12 @@ export function Shell() {
           <NavLink to="/" className="truncate text-[14px] font-semibold hover:underline" title="All sites">
             {name}
           </NavLink>
-          <span className="text-muted">draft</span>
+          <span
+            className="text-muted"
+            title={summary.role === 'keeper' ? KEEPER[summary.keeperMay] : undefined}
+          >
+            draft{summary.role !== 'designer' && `, as ${summary.role}`}
+          </span>
         </h1>
         <nav aria-label="Stations" className="relative h-full">
           <ol className="flex h-full gap-14">
@@ -94,6 +95,7 @@ export function Shell() {
             <Redo2 size={14} aria-hidden /> Redo
           </Button>
           <SyncWords />
+          <People />
           <a
             href={`/api/sites/${siteId}/pages/${page ?? home ?? ''}/preview`}
             target="_blank"
@@ -107,6 +109,7 @@ export function Shell() {
       <main className="min-h-0">
         <Outlet />
       </main>
+      <Losses />
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { useLocked } from '../session/rights.tsx';
 
 /** The platform's own list. */
 export function Select({
@@ -17,6 +18,7 @@ export function Select({
   className?: string;
 }) {
   const id = useId();
+  const locked = useLocked();
   return (
     <div className={`min-w-0 ${className}`}>
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'label-line mb-0.5 block'}>
@@ -25,6 +27,7 @@ export function Select({
       <select
         id={id}
         value={value}
+        disabled={locked}
         onChange={event => onChange(event.target.value)}
         className="h-6 w-full min-w-0 rounded-sm border border-hair bg-paper px-1 text-base text-ink"
       >

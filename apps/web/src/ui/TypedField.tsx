@@ -1,5 +1,6 @@
 import { parseArithmetic, type Result } from '@cove/core';
 import { useEffect, useId, useState } from 'react';
+import { useLocked } from '../session/rights.tsx';
 
 interface Props<T> {
   label: string;
@@ -52,6 +53,7 @@ export function TypedField<T>({
   mono = true,
 }: Props<T>) {
   const id = useId();
+  const locked = useLocked();
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [inside, setInside] = useState(false);
@@ -86,11 +88,12 @@ export function TypedField<T>({
         id={id}
         value={typed ?? (inside ? text : display)}
         title={text}
+        readOnly={locked}
         spellCheck={false}
         autoComplete="off"
         aria-invalid={problem !== null}
         aria-describedby={problem ? `${id}-problem` : undefined}
-        className={`h-6 w-full min-w-0 rounded-sm border bg-transparent px-1 ${mono ? 'font-mono text-[12px]' : ''} ${problem ? 'border-madder' : 'border-transparent hover:border-hair focus:border-hair'}`}
+        className={`h-6 w-full min-w-0 rounded-sm border bg-transparent px-1 ${mono ? 'font-mono text-[12px]' : ''} ${problem ? 'border-madder' : locked ? 'border-transparent!' : 'border-transparent hover:border-hair focus:border-hair'}`}
         onChange={event => setTyped(event.target.value)}
         onFocus={() => {
           setInside(true);
@@ -102,6 +105,7 @@ export function TypedField<T>({
           onBlur?.();
         }}
         onKeyDown={event => {
+          if (locked) return;
           if (event.key === 'Enter') finish(event.currentTarget.value);
           if (event.key === 'Escape' && typed !== null) {
             event.stopPropagation();

@@ -1,4 +1,4 @@
-import { escapeHtml, type HtmlElement, printHtml } from './html.ts';
+import { escapeHtml } from './html.ts';
 
 export interface Head {
   language: string;
@@ -11,10 +11,10 @@ export interface Head {
   preload?: readonly string[];
 }
 
-/** A whole HTML document. */
+/** A whole HTML document around a body that was printed already. */
 export function printDocument(
   { language, title, description, sheets, css, preload = [] }: Head,
-  body: HtmlElement,
+  body: string,
 ): string {
   const attr = escapeHtml;
   return [
@@ -32,7 +32,7 @@ export function printDocument(
     // Nothing printed from values can hold `</`; this keeps it so whatever comes to be printed.
     css === undefined ? '' : `<style>${css.replaceAll('</', '<\\/')}</style>`,
     '</head>',
-    printHtml(body),
+    body,
     '</html>',
     '',
   ]

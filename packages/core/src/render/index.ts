@@ -6,6 +6,7 @@ export * from './links.ts';
 export { type MarkupOptions, renderNode, sectionsIn } from './markup.ts';
 export { renderPreview } from './preview.ts';
 export { type PublishedSite, publishSite } from './publish.ts';
+export { type RenderedPage, renderPage } from './renderedPage.ts';
 export * from './rules.ts';
 export { elementOfNode, guideIds, guideSources, ownSource, programSources } from './sources.ts';
 export * from './specimen.ts';

@@ -3,14 +3,15 @@ import {
   type AssetRecord,
   type Content,
   childrenOf,
+  contentReferences,
   getRecord,
   type Id,
   isNode,
   type NodeRecord,
-  referencesOf,
   SETTINGS,
   type Site,
   settingsOf,
+  type WidgetRecord,
 } from '../site/index.ts';
 import { CHILDREN, type MarkupContext, partOf, type VElement, type VNode } from '../widgets/index.ts';
 import type { HtmlElement, HtmlNode } from './html.ts';
@@ -104,16 +105,25 @@ function dress(
 
 const linked = new WeakMap<Site['kinds']['widget'], Set<Id>>();
 /** Whether some link leads into this section, so that it needs a name in the page. */
-function isLinked(site: Site, section: Id): boolean {
+export function isLinked(site: Site, section: Id): boolean {
   let targets = linked.get(site.kinds.widget);
   if (!targets) {
     targets = new Set();
     for (const widget of site.kinds.widget.values())
-      for (const { path, to, kinds } of referencesOf(widget))
-        if (path.startsWith('content.') && kinds.includes('section')) targets.add(to);
+      for (const to of sectionsLinkedFrom(widget)) targets.add(to);
     linked.set(site.kinds.widget, targets);
   }
   return targets.has(section);
+}
+
+const linkedFrom = new WeakMap<WidgetRecord, readonly Id[]>();
+function sectionsLinkedFrom(widget: WidgetRecord): readonly Id[] {
+  let found = linkedFrom.get(widget);
+  if (!found) {
+    found = contentReferences(widget).flatMap(({ to, kinds }) => (kinds.includes('section') ? [to] : []));
+    linkedFrom.set(widget, found);
+  }
+  return found;
 }
 
 /** A section or widget with all it holds. */

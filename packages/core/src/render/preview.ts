@@ -2,6 +2,7 @@ import { type PageRecord, type Site, settingsOf } from '../site/index.ts';
 import { renderBody, tagsIn } from './body.ts';
 import { printDocument } from './document.ts';
 import { fontsIn, printFontFaces } from './fonts.ts';
+import { printHtml } from './html.ts';
 import type { PrintMode } from './rules.ts';
 import { pageStyles } from './stylesheet.ts';
 
@@ -33,6 +34,6 @@ export function renderPreview(
       sheets: [],
       css: `${faces}\n${styles}`,
     },
-    body,
+    printHtml(body),
   );
 }

@@ -8,7 +8,7 @@ export { placedId } from './place.ts';
 export { readEdits } from './readChange.ts';
 export { elementOfArea, readRecord } from './readRecord.ts';
 export * from './records.ts';
-export { type Reference, referencesOf } from './references.ts';
+export { contentReferences, type Reference, referencesOf } from './references.ts';
 export * from './rights.ts';
 export * from './site.ts';
 export { parseSlot, printSlot, type SlotParts } from './slot.ts';

@@ -2,7 +2,7 @@ import { propertyOf, tokenTypesOf } from '../properties/index.ts';
 import { type TokenType, tokensIn, type Value } from '../values/index.ts';
 import { maybeElement } from '../widgets/index.ts';
 import { isRichText, type LinkTarget } from './content.ts';
-import type { Id, Kind, Place, SiteRecord, Styles } from './records.ts';
+import type { Id, Kind, Place, SiteRecord, Styles, WidgetRecord } from './records.ts';
 import { parseSlot } from './slot.ts';
 
 /** One mention of a record by another, and what may stand there. */
@@ -57,7 +57,8 @@ const inPlace = (place: Place | null): Reference[] => {
   }
 };
 
-function inContent(record: SiteRecord & { kind: 'widget' }): Reference[] {
+/** Every record that the content of a widget mentions. */
+export function contentReferences(record: WidgetRecord): Reference[] {
   const fields = maybeElement(record.widget)?.content ?? {};
   return Object.entries(record.content).flatMap(([name, value]): Reference[] => {
     const path = `content.${name}`;
@@ -116,7 +117,7 @@ export function referencesOf(record: SiteRecord): Reference[] {
         },
         ...(record.kind === 'section'
           ? [...scheme(record.scheme), ...inRebind(record.rebind)]
-          : inContent(record)),
+          : contentReferences(record)),
         ...Object.entries(record.variants).map(
           ([axis, to]): Reference => ({ path: `variants.${axis}`, to, kinds: ['variant'] }),
         ),

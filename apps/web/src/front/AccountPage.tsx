@@ -1,0 +1,135 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link, Navigate } from 'react-router';
+import { toast } from 'sonner';
+import { problemText } from '../api/problemText.ts';
+import { RequestProblem, request } from '../api/request.ts';
+import { Button } from '../ui/Button.tsx';
+import { Field, Form, NAME, NEW_PASSWORD } from '../ui/Form.tsx';
+import { Front } from './Front.tsx';
+
+interface SessionSummary {
+  id: string;
+  agent: string;
+  createdAt: string;
+  seenAt: string;
+  current: boolean;
+}
+interface Passwords {
+  current: string;
+  password: string;
+}
+
+const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** A browser’s name out of what it says of itself. */
+function browserOf(agent: string): string {
+  const browser = /(Firefox|Edg|Chrome|Safari)\/[\d.]+/.exec(agent)?.[1] ?? 'A browser';
+  const system = /(Windows|Mac OS X|Android|iPhone|Linux)/.exec(agent)?.[1];
+  return `${browser === 'Edg' ? 'Edge' : browser}${system ? ` on ${system}` : ''}`;
+}
+
+/** One’s own account: the name, the password, and where one is signed in. */
+export function AccountPage() {
+  const queries = useQueryClient();
+  const who = useQuery({
+    queryKey: ['who'],
+    queryFn: () => request<{ email: string; name: string }>('GET', '/api/session'),
+    retry: false,
+  });
+  const sessions = useQuery({
+    queryKey: ['sessions'],
+    queryFn: () => request<SessionSummary[]>('GET', '/api/account/sessions'),
+    retry: false,
+  });
+  if (who.error instanceof RequestProblem && who.error.status === 401)
+    return <Navigate to="/?to=/account" replace />;
+  const end = async (path: string) => {
+    try {
+      await request('DELETE', path);
+    } catch (error) {
+      toast.error(problemText(error));
+    }
+    await queries.invalidateQueries({ queryKey: ['sessions'] });
+  };
+  const others = sessions.data?.filter(it => !it.current) ?? [];
+  return (
+    <Front title="Your account" lead={who.data?.email ?? (who.error ? problemText(who.error) : 'Looking …')}>
+      {who.data && (
+        <div className="grid gap-7">
+          <Form<{ name: string }>
+            key={who.data.name}
+            submit="Rename"
+            start={{ name: who.data.name }}
+            send={async values => {
+              await request('PUT', '/api/account/name', values);
+              await queries.invalidateQueries({ queryKey: ['who'] });
+            }}
+          >
+            <Field<{ name: string }>
+              name="name"
+              label="Name, as others see it"
+              autoComplete="name"
+              rules={NAME}
+            />
+          </Form>
+          <Form<Passwords>
+            submit="Change the password"
+            start={{ current: '', password: '' }}
+            send={async values => {
+              await request('PUT', '/api/account/password', values);
+              await queries.invalidateQueries({ queryKey: ['sessions'] });
+              toast('The password is changed. Everywhere else you are signed out.');
+            }}
+          >
+            <Field<Passwords>
+              name="current"
+              label="Present password"
+              type="password"
+              autoComplete="current-password"
+              rules={{ required: 'Write the password you have now.' }}
+            />
+            <Field<Passwords>
+              name="password"
+              label="New password"
+              type="password"
+              autoComplete="new-password"
+              rules={NEW_PASSWORD}
+            />
+          </Form>
+          <section aria-labelledby="signed-in-at">
+            <h2 id="signed-in-at" className="label-line mb-1">
+              Signed in at
+            </h2>
+            <ul className="border-t border-hair">
+              {sessions.data?.map(it => (
+                <li key={it.id} className="flex items-center border-b border-hair py-1.5">
+                  <span className="mr-auto">
+                    {browserOf(it.agent)}
+                    <span className="block text-small text-muted">
+                      {it.current ? 'this one' : `last seen ${when.format(new Date(it.seenAt))}`}
+                    </span>
+                  </span>
+                  {!it.current && (
+                    <Button kind="link" onClick={() => void end(`/api/account/sessions/${it.id}`)}>
+                      End
+                    </Button>
+                  )}
+                </li>
+              ))}
+            </ul>
+            {others.length > 1 && (
+              <Button kind="line" className="mt-2" onClick={() => void end('/api/account/sessions')}>
+                End all others
+              </Button>
+            )}
+          </section>
+        </div>
+      )}
+      <p className="mt-6">
+        <Link to="/" className="text-teal hover:underline">
+          To your sites
+        </Link>
+      </p>
+    </Front>
+  );
+}

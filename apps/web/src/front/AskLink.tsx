@@ -1,0 +1,47 @@
+import { useState } from 'react';
+import { Link, useLocation } from 'react-router';
+import { request } from '../api/request.ts';
+import { EMAIL, Field, Form } from '../ui/Form.tsx';
+import { Front } from './Front.tsx';
+
+interface Ask {
+  email: string;
+}
+
+/** Has a link sent, with which the owner of the address makes an account or chooses a new password. */
+export function AskLink() {
+  const invitation = useLocation().hash.slice(1);
+  const [sent, setSent] = useState<string | null>(null);
+  return (
+    <Front
+      title="Have a link sent"
+      lead="With it you make your account. If you have one already, you choose a new password."
+    >
+      {sent === null ? (
+        <Form<Ask>
+          submit="Send the link"
+          start={{ email: '' }}
+          send={async ({ email }) => {
+            await request('POST', '/api/account/link', { email, ...(invitation && { invitation }) });
+            setSent(email);
+          }}
+        >
+          <Field<Ask> name="email" label="E-mail" type="email" autoComplete="username" rules={EMAIL} />
+        </Form>
+      ) : (
+        <p role="status">
+          A letter is on its way to {sent}. It works once, for two hours. On this machine mail goes nowhere:{' '}
+          <Link to="/outbox" className="text-teal hover:underline">
+            read it here
+          </Link>
+          .
+        </p>
+      )}
+      <p className="mt-4">
+        <Link to="/" className="text-teal hover:underline">
+          Back to the door
+        </Link>
+      </p>
+    </Front>
+  );
+}

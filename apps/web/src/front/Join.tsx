@@ -1,0 +1,76 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link, useLocation, useNavigate } from 'react-router';
+import { problemText } from '../api/problemText.ts';
+import { request } from '../api/request.ts';
+import { useSites } from '../api/useSites.ts';
+import { Button } from '../ui/Button.tsx';
+import { Front } from './Front.tsx';
+
+/** Opens an invitation. */
+export function Join() {
+  const secret = useLocation().hash.slice(1);
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const sites = useSites();
+  const { data, error } = useQuery({
+    queryKey: ['invitation', secret],
+    queryFn: () =>
+      request<{ site: string; name: string; role: string; email: string }>('POST', '/api/invitations/look', {
+        secret,
+      }),
+    retry: false,
+    refetchOnMount: false,
+  });
+  const join = useMutation({
+    mutationFn: () => request<{ site: string }>('POST', '/api/invitations/accept', { secret }),
+    onSuccess: async ({ site }) => {
+      await queries.resetQueries({ queryKey: ['sites'] });
+      void navigate(`/sites/${site}`, { replace: true });
+    },
+  });
+  if (error)
+    return (
+      <Front title="This invitation does not open" lead={problemText(error)}>
+        <Link to="/" className="text-teal hover:underline">
+          To your sites
+        </Link>
+      </Front>
+    );
+  if (!data)
+    return (
+      <Front title="Looking …">
+        <p role="status" />
+      </Front>
+    );
+  return (
+    <Front title={data.name} lead={`You are invited as ${data.role}.`}>
+      {sites.data ? (
+        <Button
+          kind="main"
+          className="h-9! w-full justify-center"
+          disabled={join.isPending}
+          onClick={() => join.mutate()}
+        >
+          Join
+        </Button>
+      ) : (
+        <p className="grid gap-2">
+          <Link
+            to={`/?to=${encodeURIComponent(`/join#${secret}`)}#${secret}`}
+            className="text-teal hover:underline"
+          >
+            Sign in, then join
+          </Link>
+          <Link to={`/account/ask#${secret}`} className="text-teal hover:underline">
+            Make an account, then join
+          </Link>
+        </p>
+      )}
+      {join.error && (
+        <p role="alert" className="mt-2 text-madder">
+          {problemText(join.error)}
+        </p>
+      )}
+    </Front>
+  );
+}

@@ -1,0 +1,85 @@
+import { useQuery } from '@tanstack/react-query';
+import { Fragment } from 'react';
+import { Link } from 'react-router';
+import { problemText } from '../api/problemText.ts';
+import { RequestProblem, request } from '../api/request.ts';
+
+interface Letter {
+  id: number;
+  recipient: string;
+  subject: string;
+  body: string;
+  sentAt: string;
+}
+
+const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** All letters where the outbox is open, else those one may read. */
+async function readLetters(): Promise<Letter[]> {
+  try {
+    return await request<Letter[]>('GET', '/api/outbox/open');
+  } catch (error) {
+    if (error instanceof RequestProblem && error.status === 404)
+      return request<Letter[]>('GET', '/api/outbox');
+    throw error;
+  }
+}
+
+/** Words with the links into this very program made to be followed. */
+const withLinks = (text: string) =>
+  text.split(/(https?:\/\/\S+)/).map((part, i) => {
+    const own = i % 2 === 1 && part.startsWith(`${location.origin}/`);
+    return (
+      // biome-ignore lint/suspicious/noArrayIndexKey: the parts of a letter never move
+      <Fragment key={i}>
+        {own ? (
+          <Link to={part.slice(location.origin.length)} className="break-all text-teal hover:underline">
+            {part}
+          </Link>
+        ) : (
+          part
+        )}
+      </Fragment>
+    );
+  });
+
+/** What would have been sent by mail. */
+export function OutboxPage() {
+  const { data, error } = useQuery({ queryKey: ['outbox'], queryFn: readLetters, retry: false });
+  return (
+    <main className="mx-auto max-w-[680px] p-6">
+      <p className="mb-4">
+        <Link to="/" className="text-teal hover:underline">
+          Cove Thread
+        </Link>
+      </p>
+      <h1 className="text-[22px] font-semibold tracking-tight">Mail</h1>
+      <p className="mt-1 mb-5 text-muted">
+        Letters do not leave this machine. They are kept here for a month, to be read.
+      </p>
+      {error ? (
+        <p role="alert">
+          {error instanceof RequestProblem && error.status === 401
+            ? 'Sign in to read your letters.'
+            : problemText(error)}
+        </p>
+      ) : !data ? (
+        <p role="status">Looking …</p>
+      ) : data.length === 0 ? (
+        <p>No letters yet.</p>
+      ) : (
+        <ul className="border-t border-hair">
+          {data.map(letter => (
+            <li key={letter.id} className="border-b border-hair py-4">
+              <h2 className="font-semibold">{letter.subject}</h2>
+              <p className="mb-2 text-small text-muted">
+                to {letter.recipient}, {when.format(new Date(letter.sentAt))}
+              </p>
+              <p className="whitespace-pre-line">{withLinks(letter.body)}</p>
+            </li>
+          ))}
+        </ul>
+      )}
+    </main>
+  );
+}

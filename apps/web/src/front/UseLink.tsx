@@ -1,0 +1,66 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link, useLocation, useNavigate } from 'react-router';
+import { problemText } from '../api/problemText.ts';
+import { request } from '../api/request.ts';
+import { Field, Form, NAME, NEW_PASSWORD } from '../ui/Form.tsx';
+import { Front } from './Front.tsx';
+
+interface Own {
+  name: string;
+  password: string;
+}
+
+/** Opens a link from a letter: a new account, or a new password for the one there is. */
+export function UseLink() {
+  const [secret = '', invitation] = useLocation().hash.slice(1).split('&');
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const { data, error } = useQuery({
+    queryKey: ['link', secret],
+    queryFn: () =>
+      request<{ email: string; known: boolean; name: string }>('POST', '/api/account/link/look', { secret }),
+    retry: false,
+    refetchOnMount: false,
+  });
+  if (error)
+    return (
+      <Front title="This link does not open" lead={problemText(error)}>
+        <Link to="/account/ask" className="text-teal hover:underline">
+          Have another one sent
+        </Link>
+      </Front>
+    );
+  if (!data)
+    return (
+      <Front title="Looking …">
+        <p role="status" />
+      </Front>
+    );
+  return (
+    <Front
+      title={data.known ? 'A new password' : 'Your account'}
+      lead={
+        data.known ? `for ${data.email}. Wherever you are signed in, you will be signed out.` : data.email
+      }
+    >
+      <Form<Own>
+        submit={data.known ? 'Set the password and sign in' : 'Make the account'}
+        start={{ name: data.name, password: '' }}
+        send={async values => {
+          await request('POST', '/api/account', { secret, ...values });
+          await queries.resetQueries({ queryKey: ['sites'] });
+          void navigate(invitation ? `/join#${invitation}` : '/', { replace: true });
+        }}
+      >
+        <Field<Own> name="name" label="Your name, as others see it" autoComplete="name" rules={NAME} />
+        <Field<Own>
+          name="password"
+          label="Password, ten characters or more"
+          type="password"
+          autoComplete="new-password"
+          rules={NEW_PASSWORD}
+        />
+      </Form>
+    </Front>
+  );
+}

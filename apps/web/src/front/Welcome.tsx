@@ -1,0 +1,150 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { problemText } from '../api/problemText.ts';
+import { RequestProblem, request, type SiteSummary } from '../api/request.ts';
+import { useSites } from '../api/useSites.ts';
+import { Button } from '../ui/Button.tsx';
+import { EMAIL, Field, Form } from '../ui/Form.tsx';
+import { Front } from './Front.tsx';
+import { SIGN_OUT } from './signOut.ts';
+
+/** The way in: sites where one is signed in, else the door. */
+export function Welcome() {
+  const sites = useSites();
+  return (
+    <Front
+      title="Cove Thread"
+      lead="One guide for a whole site. Every value on a page can be followed back to it."
+    >
+      {sites.isPending ? (
+        <p role="status">Looking …</p>
+      ) : sites.data ? (
+        <Sites sites={sites.data} />
+      ) : sites.error instanceof RequestProblem ? (
+        <Door />
+      ) : (
+        <p role="alert">
+          The server cannot be reached. Start it with ./cove start, then load this page again.
+        </p>
+      )}
+    </Front>
+  );
+}
+
+function Sites({ sites }: { sites: readonly SiteSummary[] }) {
+  const queries = useQueryClient();
+  const signOut = async () => {
+    await request(...SIGN_OUT);
+    await queries.resetQueries();
+  };
+  return (
+    <>
+      {sites.length === 0 ? (
+        <p>
+          You are a member of no site yet. Open an invitation, or read <Link to="/outbox">your mail</Link>.
+        </p>
+      ) : (
+        <ul className="border-t border-hair">
+          {sites.map(site => (
+            <li key={site.id} className="border-b border-hair">
+              <Link
+                to={`/sites/${site.id}/${site.role === 'designer' ? 'guide' : 'pages'}`}
+                className="flex items-baseline justify-between py-2.5 font-semibold hover:text-teal"
+              >
+                {site.name} <span className="font-normal text-muted">{site.role}</span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      )}
+      <p className="mt-4 flex items-center gap-4 text-teal">
+        <Link to="/account" className="hover:underline">
+          Your account
+        </Link>
+        <Link to="/outbox" className="hover:underline">
+          Mail
+        </Link>
+        <Button kind="link" onClick={() => void signOut()}>
+          Sign out
+        </Button>
+      </p>
+    </>
+  );
+}
+
+interface SignIn {
+  email: string;
+  password: string;
+}
+
+function Door() {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const [params] = useSearchParams();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const demo = useQuery({
+    queryKey: ['demo'],
+    queryFn: () => request<{ offered: boolean }>('GET', '/api/demo'),
+  });
+  const to = params.get('to');
+  const enter = async (path: string, body: object, then: string) => {
+    await request('POST', path, body);
+    await queries.resetQueries({ queryKey: ['sites'] });
+    // Only ever back into the program itself.
+    void navigate(to?.startsWith('/') && !to.startsWith('//') ? to : then);
+  };
+  const enterDemo = async () => {
+    setBusy(true);
+    setProblem(null);
+    try {
+      await enter('/api/demo/session', {}, '/sites/tolvane/guide');
+    } catch (error) {
+      setProblem(problemText(error));
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <>
+      {demo.data?.offered && (
+        <Button
+          kind="main"
+          className="h-9! w-full justify-center"
+          disabled={busy}
+          onClick={() => void enterDemo()}
+        >
+          Enter the demo
+        </Button>
+      )}
+      {problem && (
+        <p role="alert" className="mt-2 text-madder">
+          {problem}
+        </p>
+      )}
+      <div className="mt-5 border-t border-hair pt-4">
+        <Form<SignIn>
+          submit="Sign in"
+          start={{ email: '', password: '' }}
+          send={values => enter('/api/session', values, '/')}
+        >
+          <Field<SignIn> name="email" label="E-mail" type="email" autoComplete="username" rules={EMAIL} />
+          <Field<SignIn>
+            name="password"
+            label="Password"
+            type="password"
+            autoComplete="current-password"
+            rules={{ required: 'Write your password.' }}
+          />
+        </Form>
+        <p className="mt-4 text-muted">
+          New here, or the password forgotten?{' '}
+          <Link to={`/account/ask${location.hash}`} className="text-teal hover:underline">
+            Have a link sent
+          </Link>
+        </p>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,2 @@
+/** What ends the present session. */
+export const SIGN_OUT = ['DELETE', '/api/session'] as const;

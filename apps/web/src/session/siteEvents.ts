@@ -1,0 +1,72 @@
+import type { Accepted, FromStream, Presence } from './streamMessages.ts';
+
+/** How long, in ms, before a stream that the server turned away is asked for again. */
+const AGAIN = 3000;
+
+/** Listens to a site's events from the change numbered `after`, through cuts, until it is closed. */
+export class SiteEvents {
+  private events: EventSource;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  /** Those who are at the site, as far as was told. */
+  readonly people = new Map<string, Presence>();
+
+  constructor(
+    private readonly site: string,
+    /** Number of the last change heard. */
+    public seq: number,
+    private readonly tell: (message: FromStream) => void,
+  ) {
+    this.events = this.connect();
+  }
+
+  private connect(): EventSource {
+    const events = new EventSource(`/api/sites/${this.site}/events?after=${this.seq}`);
+    events.addEventListener('change', event => this.hear(JSON.parse(event.data)));
+    events.addEventListener('large', event => void this.fetchLarge(JSON.parse(event.data).seq));
+    events.addEventListener('presence', event => {
+      const people: Presence[] = JSON.parse(event.data);
+      for (const it of people)
+        if (it.place) this.people.set(it.client, it);
+        else this.people.delete(it.client);
+      this.tell({ type: 'presence', people });
+    });
+    events.addEventListener('members', () => this.tell({ type: 'members' }));
+    events.addEventListener('gone', () => {
+      this.close();
+      this.tell({ type: 'gone' });
+    });
+    events.addEventListener('reset', () => this.tell({ type: 'reset' }));
+    events.addEventListener('open', () => this.tell({ type: 'open' }));
+    // A cut is mended by the browser itself; an answer that is no stream ends its patience, not ours.
+    events.addEventListener('error', () => {
+      if (events.readyState !== EventSource.CLOSED) return;
+      clearTimeout(this.timer);
+      this.timer = setTimeout(() => {
+        this.events = this.connect();
+      }, AGAIN);
+    });
+    return events;
+  }
+
+  private hear(change: Accepted): void {
+    this.seq = Math.max(this.seq, change.seq);
+    this.tell({ type: 'change', change });
+  }
+
+  /** A large change is only announced; the others can wait for it, since each knows which number comes next. */
+  private async fetchLarge(seq: number): Promise<void> {
+    try {
+      const response = await fetch(`/api/sites/${this.site}/changes?after=${seq - 1}&limit=1`);
+      const [change]: Accepted[] = await response.json();
+      if (!response.ok || change?.seq !== seq) throw new Error('not this change');
+      this.hear(change);
+    } catch {
+      this.tell({ type: 'reset' });
+    }
+  }
+
+  close(): void {
+    clearTimeout(this.timer);
+    this.events.close();
+  }
+}

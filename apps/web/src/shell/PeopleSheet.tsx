@@ -1,0 +1,287 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { problemText } from '../api/problemText.ts';
+import { request, type SiteSummary } from '../api/request.ts';
+import { useOpened, useSessionState, useSite } from '../session/context.tsx';
+import type { Presence } from '../session/streamMessages.ts';
+import { Button } from '../ui/Button.tsx';
+import { EMAIL, Field, Form } from '../ui/Form.tsx';
+import { Select } from '../ui/Select.tsx';
+import { whereabouts } from './whereabouts.ts';
+
+type Role = SiteSummary['role'];
+type KeeperMay = SiteSummary['keeperMay'];
+
+interface MemberRow {
+  account: string;
+  name: string;
+  email: string;
+  role: Role;
+}
+interface Invitation {
+  id: string;
+  email: string;
+  role: Role;
+  expiresAt: string;
+}
+
+const ROLES: readonly { value: Role; label: string; does: string }[] = [
+  { value: 'designer', label: 'Designer', does: 'sets up the guide and builds the pages' },
+  { value: 'keeper', label: 'Keeper', does: 'keeps the site, as far as chosen below' },
+  { value: 'reviewer', label: 'Reviewer', does: 'looks, and changes nothing' },
+];
+const KEEPER_MAY: readonly { value: KeeperMay; label: string }[] = [
+  { value: 'content', label: 'words and pictures' },
+  { value: 'choice', label: 'words, pictures, and choices from the guide' },
+  { value: 'style', label: 'everything but the guide' },
+];
+
+/** Who is at the site now; opens the sheet of all who belong to it. */
+export function People() {
+  const { summary } = useOpened();
+  const people = useSessionState(state => state.people);
+  const names = [...new Set(people.map(it => it.name))];
+  const label =
+    names.length === 0
+      ? 'People'
+      : names.length === 1
+        ? `${names[0]} is here`
+        : `${names[0]} and ${names.length - 1} more are here`;
+  return (
+    <Dialog.Root>
+      <Dialog.Trigger asChild>
+        <Button className="max-w-44" title="Who belongs to this site, and who is here">
+          <span className="truncate">{label}</span>
+        </Button>
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/25" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="thin-scroll fixed inset-y-0 right-0 z-50 w-[400px] overflow-auto border-l border-hair bg-paper p-5 text-base text-ink shadow-lg"
+        >
+          <div className="mb-4 flex items-baseline">
+            <Dialog.Title className="mr-auto text-[15px] font-semibold">
+              People at {summary.name}
+            </Dialog.Title>
+            <Dialog.Close asChild>
+              <Button kind="link">Close</Button>
+            </Dialog.Close>
+          </div>
+          <Here people={people} />
+          <Members />
+          {summary.role === 'designer' && <Invitations />}
+          <p className="mt-6 flex gap-4 border-t border-hair pt-3 text-teal">
+            <Link to="/account" className="hover:underline">
+              Your account
+            </Link>
+            <Link to="/outbox" className="hover:underline">
+              Mail
+            </Link>
+            <Link to="/" className="hover:underline">
+              All sites
+            </Link>
+          </p>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function Here({ people }: { people: readonly Presence[] }) {
+  const { summary } = useOpened();
+  const site = useSite();
+  if (people.length === 0) return null;
+  return (
+    <section aria-labelledby="here-now" className="mb-5">
+      <h3 id="here-now" className="label-line mb-1">
+        Here now
+      </h3>
+      <ul>
+        {people.map(({ client, name, place }) => {
+          const { words, to } = whereabouts(site, summary.id, place);
+          return (
+            <li key={client} className="flex gap-2 py-0.5">
+              <span className="mr-auto">{name}</span>
+              <Link to={to} className="truncate text-teal hover:underline">
+                {words}
+              </Link>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** Runs a request and reads what it altered anew; failures are told. */
+function useAct(key: readonly string[]) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (act: () => Promise<unknown>) => act(),
+    onError: error => toast.error(problemText(error)),
+    onSettled: () => queries.invalidateQueries({ queryKey: key }),
+  });
+}
+
+function Members() {
+  const { summary } = useOpened();
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const path = `/api/sites/${summary.id}`;
+  const key = ['people', summary.id, 'members'];
+  const { data, error } = useQuery({
+    queryKey: key,
+    queryFn: () => request<MemberRow[]>('GET', `${path}/members`),
+  });
+  const act = useAct(key);
+  const isDesigner = summary.role === 'designer';
+  const leave = async () => {
+    try {
+      await request('DELETE', `${path}/members/me`);
+      await queries.invalidateQueries({ queryKey: ['sites'] });
+      void navigate('/');
+    } catch (problem) {
+      toast.error(problemText(problem));
+    }
+  };
+  if (error) return <p role="alert">{problemText(error)}</p>;
+  if (!data) return <p role="status">Looking …</p>;
+  return (
+    <>
+      <section aria-labelledby="members" className="mb-5">
+        <h3 id="members" className="label-line mb-1">
+          Members
+        </h3>
+        <ul className="border-t border-hair">
+          {data.map(({ account, name, email, role }) => (
+            <li
+              key={account}
+              className="grid grid-cols-[1fr_104px_56px] items-center gap-2 border-b border-hair py-1.5"
+            >
+              <span className="min-w-0">
+                <span className="block truncate">{name}</span>
+                <span className="block truncate text-small text-muted">{email}</span>
+              </span>
+              {isDesigner ? (
+                <>
+                  <Select
+                    hideLabel
+                    label={`Role of ${name}`}
+                    value={role}
+                    options={ROLES}
+                    onChange={value =>
+                      act.mutate(() => request('PUT', `${path}/members/${account}`, { role: value }))
+                    }
+                  />
+                  <Button
+                    kind="link"
+                    className="justify-end"
+                    aria-label={`Take ${name} out`}
+                    onClick={() => act.mutate(() => request('DELETE', `${path}/members/${account}`))}
+                  >
+                    Take out
+                  </Button>
+                </>
+              ) : (
+                <span className="col-span-2 text-right text-muted">{role}</span>
+              )}
+            </li>
+          ))}
+        </ul>
+        {!isDesigner && (
+          <Button kind="link" className="mt-1" onClick={() => void leave()}>
+            Leave this site
+          </Button>
+        )}
+      </section>
+      {isDesigner && (
+        <section className="mb-5">
+          <Select
+            label="A keeper may change"
+            value={summary.keeperMay}
+            options={KEEPER_MAY}
+            onChange={keeperMay =>
+              act.mutate(async () => {
+                await request('PUT', `${path}/keeper`, { keeperMay });
+                await queries.invalidateQueries({ queryKey: ['sites'] });
+              })
+            }
+          />
+        </section>
+      )}
+    </>
+  );
+}
+
+interface Invite {
+  email: string;
+}
+
+function Invitations() {
+  const { summary } = useOpened();
+  const path = `/api/sites/${summary.id}/invitations`;
+  const key = ['people', summary.id, 'invitations'];
+  const queries = useQueryClient();
+  const [role, setRole] = useState<string>('keeper');
+  const [made, setMade] = useState<{ email: string; link: string } | null>(null);
+  const { data = [] } = useQuery({ queryKey: key, queryFn: () => request<Invitation[]>('GET', path) });
+  const act = useAct(key);
+  return (
+    <section aria-labelledby="invite">
+      <h3 id="invite" className="label-line mb-1">
+        Invite
+      </h3>
+      <Form<Invite>
+        submit="Send an invitation"
+        start={{ email: '' }}
+        className="grid gap-2"
+        send={async ({ email }) => {
+          const { link } = await request<{ link: string }>('POST', path, { email, role });
+          setMade({ email, link });
+          await queries.invalidateQueries({ queryKey: key });
+        }}
+      >
+        <Field<Invite> name="email" label="E-mail" type="email" autoComplete="off" rules={EMAIL} />
+        <Select
+          label="As"
+          value={role}
+          options={ROLES.map(({ value, label, does }) => ({ value, label: `${label}: ${does}` }))}
+          onChange={setRole}
+        />
+      </Form>
+      {made && (
+        <p role="status" className="mt-2">
+          Sent to {made.email}. You can also hand the link over yourself; it works once:
+          <input
+            readOnly
+            aria-label="Link of the invitation"
+            value={made.link}
+            onFocus={event => event.currentTarget.select()}
+            className="mt-1 h-7 w-full rounded border border-hair bg-ground px-2 font-mono text-[11px]"
+          />
+        </p>
+      )}
+      {data.length > 0 && (
+        <ul aria-label="Open invitations" className="mt-3 border-t border-hair">
+          {data.map(it => (
+            <li key={it.id} className="flex items-center gap-2 border-b border-hair py-1">
+              <span className="mr-auto truncate">{it.email}</span>
+              <span className="text-muted">{it.role}</span>
+              <Button
+                kind="link"
+                aria-label={`Take back the invitation of ${it.email}`}
+                onClick={() => act.mutate(() => request('DELETE', `${path}/${it.id}`))}
+              >
+                Take back
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,68 @@
+import { useEffect } from 'react';
+import { Link, useLocation } from 'react-router';
+import { useSession, useSessionState } from '../session/context.tsx';
+import type { AwayReason } from '../session/siteSession.ts';
+
+const WHY: Record<AwayReason, string> = {
+  network: 'The server cannot be reached',
+  database: 'The server cannot reach its database',
+  'signed-out': 'You are signed out',
+  'not-a-member': 'You are no longer a member of this site',
+  failing: 'The server cannot take it just now',
+};
+
+/** Says in words what is kept where. */
+export function SyncWords() {
+  const session = useSession();
+  const { pathname } = useLocation();
+  const sync = useSessionState(state => state.sync);
+  const away = useSessionState(state => state.away);
+  const waiting = useSessionState(state => state.waiting);
+  const kept = useSessionState(state => state.keptInBrowser);
+
+  // Only what would be lost with the tab is a reason to hold somebody back.
+  const unsafe = waiting > 0 && !kept;
+  useEffect(() => {
+    if (!unsafe) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [unsafe]);
+
+  useEffect(() => {
+    const again = () => session.sendNow();
+    window.addEventListener('online', again);
+    return () => window.removeEventListener('online', again);
+  }, [session]);
+
+  const edits = `${waiting} edit${waiting === 1 ? '' : 's'}`;
+  const words =
+    sync === 'kept'
+      ? 'All kept'
+      : sync === 'sending'
+        ? 'Keeping …'
+        : `${edits} kept in this ${kept ? 'browser' : 'tab only'}`;
+  const why = sync === 'away' && away ? WHY[away] : null;
+  return (
+    <span className="flex items-baseline gap-1.5 px-1">
+      <output
+        aria-live="polite"
+        title={why ? `${why}. What you make is kept here and sent when that changes.` : undefined}
+        className={`min-w-16 text-right ${sync === 'away' ? 'text-madder' : 'text-muted'}`}
+      >
+        {words}
+        {why && <span className="sr-only">. {why}.</span>}
+      </output>
+      {away === 'signed-out' && sync === 'away' && (
+        <Link to={`/?to=${encodeURIComponent(pathname)}`} className="text-teal hover:underline">
+          Sign in
+        </Link>
+      )}
+      {away === 'network' && sync === 'away' && (
+        <button type="button" className="text-teal hover:underline" onClick={() => session.sendNow()}>
+          Try now
+        </button>
+      )}
+    </span>
+  );
+}

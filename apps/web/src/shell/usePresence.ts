@@ -1,0 +1,53 @@
+import { useEffect, useRef } from 'react';
+import { useLocation, useParams, useSearchParams } from 'react-router';
+import { useSession } from '../session/context.tsx';
+import type { StationName, Whereabouts } from '../session/streamMessages.ts';
+
+/** How often, in ms, one says again that one is here, and at most says that one is elsewhere. */
+const AGAIN = 25_000;
+const AT_MOST = 1000;
+
+const STATIONS: readonly StationName[] = ['guide', 'pages', 'release'];
+
+/** Tells the others at the site where one is. A word lost on the way is made up for by the next. */
+export function usePresence(): void {
+  const session = useSession();
+  const { pathname } = useLocation();
+  const { page } = useParams();
+  const [params] = useSearchParams();
+  const node = params.get('node');
+  const station = STATIONS.find(it => pathname.split('/')[3] === it);
+  const place = useRef<Whereabouts | null>(null);
+  place.current = station
+    ? { station, ...(page !== undefined && { page }), ...(node !== null && { node }) }
+    : null;
+
+  const address = `/api/sites/${session.id}/presence`;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: told again when the place is another one
+  useEffect(() => {
+    const tell = () => {
+      if (!place.current) return;
+      void fetch(address, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ client: session.tab, ...place.current }),
+      }).catch(() => {});
+    };
+    const soon = setTimeout(tell, AT_MOST);
+    const again = setInterval(tell, AGAIN);
+    return () => {
+      clearTimeout(soon);
+      clearInterval(again);
+    };
+  }, [session, address, station, page, node]);
+
+  useEffect(() => {
+    const leave = () =>
+      void fetch(`${address}/${session.tab}`, { method: 'DELETE', keepalive: true }).catch(() => {});
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      leave();
+    };
+  }, [session, address]);
+}

@@ -1,0 +1,23 @@
+import { getRecord, type Id, type Site } from '@cove/core';
+import type { Whereabouts } from '../session/streamMessages.ts';
+import { nameOf } from './names.ts';
+
+/** Where somebody is, in words, and the address of it. */
+export function whereabouts(
+  site: Site,
+  siteId: Id,
+  place: Whereabouts | null,
+): { words: string; to: string } {
+  if (!place) return { words: '', to: `/sites/${siteId}` };
+  const { station, page, node } = place;
+  if (station !== 'pages' || page === undefined)
+    return {
+      words: station === 'release' ? 'Release' : station === 'guide' ? 'Guide' : 'Pages',
+      to: `/sites/${siteId}/${station}`,
+    };
+  const at = node !== undefined && node !== page && getRecord(site, node) ? `, ${nameOf(site, node)}` : '';
+  return {
+    words: `${nameOf(site, page)}${at}`,
+    to: `/sites/${siteId}/pages/${page}${node === undefined ? '' : `?node=${node}`}`,
+  };
+}
