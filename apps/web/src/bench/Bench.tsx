@@ -231,7 +231,7 @@ function Opened({
               <NodeChoices site={site} node={node} />
             </Lock>
             {node.kind === 'widget' && element && Object.keys(element.content).length > 0 && (
-              <details open={Object.keys(element.content).length <= 2}>
+              <details open={!may || Object.keys(element.content).length <= 2}>
                 <summary className="label-line mb-1 cursor-pointer">Words and links</summary>
                 <Lock unless="content">
                   <ContentFields site={site} widget={node} askedForWords={askedForWords} />

@@ -139,6 +139,7 @@ function Members() {
   });
   const act = useAct(key);
   const isDesigner = summary.role === 'designer';
+  const designers = data?.filter(it => it.role === 'designer').length ?? 0;
   const leave = async () => {
     try {
       await request('DELETE', `${path}/members/me`);
@@ -166,7 +167,7 @@ function Members() {
                 <span className="block truncate">{name}</span>
                 <span className="block truncate text-small text-muted">{email}</span>
               </span>
-              {isDesigner ? (
+              {isDesigner && !(role === 'designer' && designers === 1) ? (
                 <>
                   <Select
                     hideLabel
@@ -187,7 +188,9 @@ function Members() {
                   </Button>
                 </>
               ) : (
-                <span className="col-span-2 text-right text-muted">{role}</span>
+                <span className="col-span-2 text-right text-muted">
+                  {isDesigner ? 'the only designer' : role}
+                </span>
               )}
             </li>
           ))}
