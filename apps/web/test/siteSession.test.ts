@@ -1,14 +1,21 @@
-import { allRecords, type Change, type Edit, type Site } from '@cove/core';
+import { allRecords, applyChange, type Change, type Edit, type Site } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { SiteSession } from '../src/session/siteSession.ts';
-import type { MadeChange } from '../src/session/streamMessages.ts';
+import type { Accepted, MadeChange, Presence } from '../src/session/streamMessages.ts';
+import { TabStores } from './support/stores.ts';
 
-/** A server in a few lines: counts changes, refuses or stays away when told to. */
+/** A server in a few lines: keeps a site, refuses or stays away when told to. */
 class FakeServer {
-  seq = 1;
+  private site = tolvane(() => 'abcdef0123456789.webp');
+  private readonly log: Accepted[] = [];
+  /** How many changes were sent, accepted or not. */
+  sent = 0;
+  /** What was sent from here and accepted. */
   readonly accepted: Change[] = [];
   away = false;
+  /** A status and a body with which every change is answered. */
+  failing: { status: number; body: unknown } | null = null;
   refuse: string | null = null;
   refuseOnce = false;
   readonly notices: string[] = [];
@@ -21,27 +28,48 @@ class FakeServer {
     if (this.away) throw new TypeError('Failed to fetch');
     const answer = (status: number, body: unknown) =>
       ({ ok: status < 400, status, text: async () => JSON.stringify(body) }) as Response;
-    if (init.method === 'GET' && path.endsWith('/tolvane'))
-      return answer(200, { seq: this.seq, records: [...allRecords(tolvane(() => 'abcdef0123456789.webp'))] });
-    const change: Change = JSON.parse(init.body ?? '');
+    const { pathname, searchParams } = new URL(path, 'http://server');
+    if (init.method === 'GET' && pathname.endsWith('/tolvane'))
+      return answer(200, { seq: this.seq, records: [...allRecords(this.site)] });
+    if (init.method === 'GET') return answer(200, this.log.slice(Number(searchParams.get('after')) - 1));
+    this.sent++;
+    if (this.failing) return answer(this.failing.status, this.failing.body);
+    const change: MadeChange = JSON.parse(init.body ?? '');
     if (this.refuse) {
       const message = this.refuse;
       if (this.refuseOnce) this.refuse = null;
       return answer(422, { code: 'dangling', message });
     }
-    const known = this.accepted.findIndex(it => it.id === change.id);
-    if (known < 0) this.accepted.push(change);
-    this.seq = known < 0 ? this.seq + 1 : this.seq;
-    return answer(200, { seq: known < 0 ? this.seq : known + 2, dropped: [] });
+    const known = this.log.find(it => it.id === change.id);
+    if (known) return answer(200, { seq: known.seq, dropped: [] });
+    this.accepted.push(change);
+    const dropped = this.keep(change);
+    return answer(200, { seq: this.seq, dropped });
   };
+
+  get seq(): number {
+    return this.log.length + 1;
+  }
+
+  /** Takes a change in; the numbers of its edits that met nothing. */
+  private keep(change: MadeChange): number[] {
+    const applied = applyChange(this.site, change);
+    if (!applied.ok) throw new Error(applied.problem.message);
+    this.site = applied.value.site;
+    this.log.push({ ...change, seq: this.seq + 1, by: 'Somebody' });
+    return change.edits.flatMap((edit, i) => (applied.value.dropped.includes(edit) ? [i] : []));
+  }
 
   listen(events: FakeEvents) {
     this.events = events;
   }
-  /** Somebody else's change. */
-  other(id: string, edits: Edit[]) {
-    this.seq++;
-    this.events?.tell('change', { id, edits, seq: this.seq, by: 'Somebody' });
+  /** Somebody else's change, made when they had seen all up to `base`; `quiet` where nobody is told of it. */
+  other(id: string, edits: Edit[], { base = this.seq, quiet = false } = {}) {
+    this.keep({ id, edits, base });
+    if (!quiet) this.tell('change', this.log.at(-1));
+  }
+  tell(name: string, data: unknown) {
+    this.events?.tell(name, data);
   }
 }
 
@@ -132,6 +160,18 @@ describe('a refusal after a failure', () => {
   });
 });
 
+describe('an answer whose turn has not come', () => {
+  it('is waited for without sending again, and the site is read anew where what is missing does not come', async () => {
+    server.other('theirs', [rename('lamp', 'Theirs')], { quiet: true });
+    session.commit([rename('hull', 'A')], 'Rename');
+    await settle();
+    expect(session.store.getState()).toMatchObject({ sync: 'kept', waiting: 0, seq: 3 });
+    expect(nameOf(session.site, 'lamp')).toBe('Theirs');
+    expect(nameOf(session.site, 'hull')).toBe('A');
+    expect(server.sent).toBe(1);
+  });
+});
+
 describe('the stream', () => {
   it('can tell of an edit before its own answer comes; then it is kept all the same', async () => {
     server.away = true;
@@ -166,40 +206,33 @@ describe('what somebody else does', () => {
 
 describe('closing the browser', () => {
   it('forgets nothing that was not sent, and sends it once when the site is opened again', async () => {
-    let kept: readonly MadeChange[] = [];
-    const store = {
-      load: async () => kept,
-      async save(pending: readonly MadeChange[]) {
-        kept = pending;
-      },
-    };
-    const first = await SiteSession.open('tolvane', () => {}, { pending: store });
+    const stores = new TabStores();
+    const first = await SiteSession.open('tolvane', () => {}, { pending: stores.pending });
     server.away = true;
     first.commit([rename('hull', 'A')], 'Rename');
     first.commit([rename('lamp', 'B')], 'Rename');
     await settle();
     first.close();
-    expect(kept).toHaveLength(2);
+    expect(stores.waiting).toHaveLength(2);
 
     server.away = false;
-    const second = await SiteSession.open('tolvane', () => {}, { pending: store });
+    const second = await SiteSession.open('tolvane', () => {}, { pending: stores.pending });
     expect(nameOf(second.site, 'hull')).toBe('A');
     await settle();
     expect(second.store.getState()).toMatchObject({ sync: 'kept', waiting: 0 });
     expect(server.accepted.map(({ edits }) => edits[0])).toEqual([rename('hull', 'A'), rename('lamp', 'B')]);
-    expect(kept).toEqual([]);
+    expect(stores.waiting).toEqual([]);
     second.close();
   });
   it('does no harm where the server had it already and only its answer was lost', async () => {
     const sent = { id: 'sent-before', base: 1, edits: [rename('hull', 'A')] };
-    server.accepted.push(sent);
-    server.seq = 2;
+    server.other(sent.id, sent.edits, { quiet: true });
     const again = await SiteSession.open('tolvane', () => {}, {
       pending: { load: async () => [sent], save: async () => {} },
     });
     await settle();
-    expect(again.store.getState()).toMatchObject({ sync: 'kept', waiting: 0 });
-    expect(server.accepted).toHaveLength(1);
+    expect(again.store.getState()).toMatchObject({ sync: 'kept', waiting: 0, seq: 2 });
+    expect(server.accepted).toHaveLength(0);
     again.close();
   });
 });
@@ -217,6 +250,190 @@ describe('undo and redo', () => {
       expect(nameOf(session.site, 'hull')).toBe(name);
     }
     expect(session.store.getState().redoLabel).toBeNull();
+  });
+});
+
+describe('a reload', () => {
+  const opened = (stores: TabStores, tab = 'tab') =>
+    SiteSession.open('tolvane', message => server.notices.push(message), { tab, ...stores });
+
+  it('leaves what was made here to be taken back and done again', async () => {
+    const stores = new TabStores();
+    const first = await opened(stores);
+    first.commit([rename('hull', 'A')], 'Rename to A');
+    first.commit([rename('hull', 'B')], 'Rename to B');
+    first.undo();
+    await settle();
+    first.close();
+
+    const second = await opened(stores);
+    expect(second.store.getState()).toMatchObject({ undoLabel: 'Rename to A', redoLabel: 'Rename to B' });
+    second.redo();
+    expect(nameOf(second.site, 'hull')).toBe('B');
+    second.undo();
+    second.undo();
+    expect(nameOf(second.site, 'hull')).toBe('Hull');
+    second.close();
+  });
+  it('takes back nothing that others wrote while the tab was closed', async () => {
+    const stores = new TabStores();
+    const first = await opened(stores);
+    first.commit([rename('hull', 'Mine'), rename('lamp', 'Mine too')], 'Rename');
+    await settle();
+    first.close();
+    server.other('theirs', [rename('hull', 'Theirs')], { quiet: true });
+
+    const second = await opened(stores);
+    second.undo();
+    expect(nameOf(second.site, 'hull')).toBe('Theirs');
+    expect(nameOf(second.site, 'lamp')).toBe('Lamp');
+    second.close();
+  });
+  it('in another tab undoes nothing of the first', async () => {
+    const first = await opened(new TabStores());
+    first.commit([rename('hull', 'A')], 'Rename');
+    await settle();
+    const second = await opened(new TabStores(), 'other-tab');
+    expect(second.store.getState().undoLabel).toBeNull();
+    first.close();
+    second.close();
+  });
+});
+
+describe('what no longer stands', () => {
+  const losses = () => session.store.getState().losses.map(({ how, by, edit }) => ({ how, by, edit }));
+  /** A button, and words for it. */
+  const written = () => {
+    const id = [...session.site.kinds.widget.values()].find(it => it.widget === 'button')?.id ?? '';
+    const edit: Edit = { op: 'set', id, path: ['content', 'label'], value: 'Words of mine' };
+    return { id, edit };
+  };
+
+  it('is told with who wrote over it, where they had not seen it, and can be brought back', async () => {
+    const mine = rename('hull', 'Mine');
+    session.commit([mine], 'Rename');
+    await settle();
+    server.other('theirs', [rename('hull', 'Theirs')], { base: 1 });
+    expect(losses()).toEqual([{ how: 'overwritten', by: 'Somebody', edit: mine }]);
+    const [loss] = session.store.getState().losses;
+    if (!loss) throw new Error('nothing was told');
+    session.bringBack(loss);
+    expect(nameOf(session.site, 'hull')).toBe('Mine');
+    expect(losses()).toEqual([]);
+    session.undo();
+    expect(nameOf(session.site, 'hull')).toBe('Theirs');
+  });
+  it('is not told where they had seen it and meant to, or wrote the same', async () => {
+    session.commit([rename('hull', 'Mine')], 'Rename');
+    session.commit([rename('lamp', 'Same')], 'Rename');
+    await settle();
+    server.other('theirs', [rename('hull', 'Theirs')]);
+    server.other('as-well', [rename('lamp', 'Same')], { base: 1 });
+    expect(losses()).toEqual([]);
+  });
+  it('is not told to the one who wrote last', async () => {
+    server.away = true;
+    session.commit([rename('hull', 'Mine')], 'Rename');
+    server.other('theirs', [rename('hull', 'Theirs')]);
+    server.away = false;
+    await settle();
+    expect(nameOf(session.site, 'hull')).toBe('Mine');
+    expect(losses()).toEqual([]);
+  });
+  it('is told where what it was for has been removed, before it was sent or after', async () => {
+    const { id, edit } = written();
+    session.commit([edit], 'Write');
+    await settle();
+    server.other('theirs', [{ op: 'remove', id }], { base: 1 });
+    expect(losses()).toEqual([{ how: 'removed', by: 'Somebody', edit }]);
+  });
+  it('is told once, where the server dropped it', async () => {
+    const { id, edit } = written();
+    server.other('theirs', [{ op: 'remove', id }], { quiet: true });
+    session.commit([edit], 'Write');
+    await settle();
+    expect(losses()).toEqual([{ how: 'removed', by: '', edit }]);
+  });
+  it('keeps words that were refused', async () => {
+    server.refuse = 'It cannot be.';
+    const { edit } = written();
+    session.commit([edit], 'Write');
+    await settle();
+    expect(losses()).toEqual([{ how: 'refused', by: '', edit }]);
+  });
+});
+
+describe('why edits wait', () => {
+  it.each([
+    ['network', null],
+    ['database', { status: 503, body: { code: 'database-away', message: 'The database is away.' } }],
+    ['signed-out', { status: 401, body: { code: 'signed-out', message: 'Sign in first.' } }],
+    ['not-a-member', { status: 404, body: { code: 'not-found', message: 'There is no such site.' } }],
+    ['failing', { status: 500, body: { code: 'failed', message: 'Something failed.' } }],
+  ] as const)('is told: %s', async (away, failing) => {
+    server.away = failing === null;
+    server.failing = failing;
+    session.commit([rename('hull', 'A')], 'Rename');
+    await settle();
+    expect(session.store.getState()).toMatchObject({ sync: 'away', away, waiting: 1 });
+    expect(nameOf(session.site, 'hull')).toBe('A');
+    server.away = false;
+    server.failing = null;
+    session.sendNow();
+    await settle();
+    expect(session.store.getState()).toMatchObject({ sync: 'kept', away: null, waiting: 0 });
+  });
+  it('that outlive nothing are told to live in this tab alone', async () => {
+    server.away = true;
+    session.commit([rename('hull', 'A')], 'Rename');
+    await settle();
+    expect(session.store.getState().keptInBrowser).toBe(false);
+  });
+});
+
+describe('a keeper', () => {
+  const button = () => [...session.site.kinds.widget.values()].find(it => it.widget === 'button')?.id ?? '';
+  const style: () => Edit = () => ({
+    op: 'set',
+    id: button(),
+    path: ['styles', 'box/opacity'],
+    value: { type: 'number', value: 0.5 },
+  });
+
+  it('makes no edit, and sees no preview, of what they may not change', () => {
+    session.setRights({ role: 'keeper', keeperMay: 'content' });
+    const before = session.site;
+    session.show([style()]);
+    expect(session.site).toBe(before);
+    expect(session.commit([style()], 'Fade').ok).toBe(false);
+    expect(session.store.getState().waiting).toBe(0);
+    expect(server.notices).toEqual(['Your role at this site may not set styles of single things.']);
+    expect(session.mayMake([style()])).toBe(false);
+  });
+  it('may change the words, and does not undo what they may no longer do', () => {
+    session.commit([style()], 'Fade');
+    session.setRights({ role: 'keeper', keeperMay: 'content' });
+    session.undo();
+    expect(session.site.kinds.widget.get(button())?.styles).toHaveProperty(['box/opacity']);
+    expect(
+      session.commit([{ op: 'set', id: button(), path: ['content', 'label'], value: 'Words' }], 'Write').ok,
+    ).toBe(true);
+  });
+});
+
+describe('others at the site', () => {
+  const there: Presence = { client: 'c2', name: 'Ines', account: 'a2', place: { station: 'guide' } };
+  const people = () => session.store.getState().people.map(({ client }) => client);
+
+  it('are there until they leave, or have not been heard of for a minute', async () => {
+    server.tell('presence', [there, { ...there, client: 'c3' }, { ...there, client: session.tab }]);
+    expect(people()).toEqual(['c2', 'c3']);
+    server.tell('presence', [{ ...there, place: null }]);
+    expect(people()).toEqual(['c3']);
+    await jest.advanceTimersByTimeAsync(59_000);
+    expect(people()).toEqual(['c3']);
+    await jest.advanceTimersByTimeAsync(2000);
+    expect(people()).toEqual([]);
   });
 });
 

@@ -98,6 +98,8 @@ export class SiteSession {
   private readonly told = new Set<Edit>();
   /** Numbers of edits that met nothing, for changes whose answer came before their turn. */
   private readonly droppedOf = new Map<string, ReadonlySet<number>>();
+  /** Numbers of changes that the server has accepted and whose turn has not come, since earlier ones are missing. */
+  private readonly answered = new Map<string, number>();
   private readonly listeners = new Set<TouchListener>();
   private readonly leaving = new Map<string, ReturnType<typeof setTimeout>>();
   private sending = false;
@@ -378,7 +380,7 @@ export class SiteSession {
 
   private async send(): Promise<void> {
     if (this.sending || this.closed) return;
-    const change = this.pending[0];
+    const change = this.unsent();
     if (!change) return;
     clearTimeout(this.timer);
     this.sending = true;
@@ -390,6 +392,7 @@ export class SiteSession {
       );
       this.failures = 0;
       this.store.setState({ away: null });
+      this.answered.set(change.id, seq);
       this.tellDropped(change, dropped);
       this.receive({ ...change, seq }, new Set(dropped));
     } catch (error) {
@@ -404,7 +407,18 @@ export class SiteSession {
     } finally {
       this.sending = false;
     }
-    if (this.failures === 0 && this.pending.length > 0) void this.send();
+    if (this.failures === 0) void this.send();
+  }
+
+  private unsent(): MadeChange | undefined {
+    return this.pending.find(change => !this.answered.has(change.id));
+  }
+
+  /** Lets go of changes that are part of what was confirmed. */
+  private landed(isIn: (change: MadeChange) => boolean): void {
+    const rest = this.pending.filter(change => !isIn(change));
+    for (const change of this.pending) if (!rest.includes(change)) this.answered.delete(change.id);
+    this.pending = rest;
   }
 
   /** What an edit was for had been removed by the time it came. */
@@ -474,7 +488,7 @@ export class SiteSession {
       if (own) {
         // The stream can be faster than the answer: what it tells of us has arrived.
         this.failures = 0;
-        this.pending = this.pending.filter(change => change.id !== id);
+        this.landed(change => change.id === id);
         // Taking our own first change into the confirmed site leaves the draft as it is.
         if (first?.id === id && draft && draft.count === this.pending.length + 1)
           this.draftCache = {
@@ -504,7 +518,7 @@ export class SiteSession {
 
   private settle(id: string): void {
     if (!this.pending.some(change => change.id === id)) return;
-    this.pending = this.pending.filter(change => change.id !== id);
+    this.landed(change => change.id === id);
     this.publishDraft(new Set());
   }
 
@@ -527,6 +541,7 @@ export class SiteSession {
       this.confirmed = siteOf(records);
       this.confirmedSeq = seq;
       for (const ahead of this.ahead.keys()) if (ahead <= seq) this.ahead.delete(ahead);
+      this.landed(change => (this.answered.get(change.id) ?? Number.POSITIVE_INFINITY) <= seq);
       this.publish(this.applyAll(this.confirmed), null);
       this.takeIn();
     } catch {
