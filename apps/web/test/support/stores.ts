@@ -1,0 +1,27 @@
+import type { HistoryStore, KeptAt } from '../../src/session/historyStore.ts';
+import type { PendingStore } from '../../src/session/pendingStore.ts';
+import type { MadeChange } from '../../src/session/streamMessages.ts';
+
+/** What a browser keeps for one tab, in memory: as text, so that nothing is shared with the tab by accident. */
+export class TabStores {
+  private pendingText = '[]';
+  private historyText = 'null';
+
+  get waiting(): MadeChange[] {
+    return JSON.parse(this.pendingText);
+  }
+
+  readonly pending: PendingStore = {
+    load: async () => this.waiting,
+    save: async pending => {
+      this.pendingText = JSON.stringify(pending);
+    },
+  };
+
+  readonly history: HistoryStore = {
+    load: async (): Promise<KeptAt | null> => JSON.parse(this.historyText),
+    save: (seq, history) => {
+      this.historyText = JSON.stringify({ seq, history: history.kept() });
+    },
+  };
+}
