@@ -1,5 +1,4 @@
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
-import axe from 'axe-core';
 import type { Browser, Frame } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { PROGRAM, SITES, until, Walker } from './support/program.ts';
@@ -25,18 +24,6 @@ const pressOn = async (frame: Frame, selector: string, key: 'Enter' | 'ArrowRigh
   await frame.$eval(selector, element => element instanceof HTMLElement && element.focus());
   await walker.page.keyboard.press(key);
 };
-
-/** axe-core on what is open; serious and lesser findings alike. */
-async function violations(): Promise<string[]> {
-  await walker.page.evaluate(axe.source);
-  return walker.page.evaluate(async () => {
-    const { violations } = await (globalThis as unknown as { axe: typeof import('axe-core') }).axe.run(
-      document,
-      { iframes: false },
-    );
-    return violations.map(it => `${it.id}: ${it.nodes.map(node => node.target.join(' ')).join(', ')}`);
-  });
-}
 
 describe('the guide', () => {
   let sheet: Frame;
@@ -174,7 +161,7 @@ describe('the guide', () => {
   });
 
   it('has nothing that axe-core finds wrong', async () => {
-    expect(await violations()).toEqual([]);
+    expect(await walker.violations()).toEqual([]);
   });
 });
 
@@ -426,7 +413,7 @@ describe('the pages', () => {
 
   it('has nothing that axe-core finds wrong', async () => {
     await pick('Dogs, Feature');
-    expect(await violations()).toEqual([]);
+    expect(await walker.violations()).toEqual([]);
   });
 });
 
@@ -530,7 +517,7 @@ describe('releases', () => {
     await until(title, it => it === 'The late boat', 'the second release should be public');
     await walker.click('Go back to this release');
     await until(title, it => it === 'The early boat is worth it', 'the first release should be public again');
-    expect(await violations()).toEqual([]);
+    expect(await walker.violations()).toEqual([]);
   });
 });
 

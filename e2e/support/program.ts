@@ -1,3 +1,4 @@
+import axe from 'axe-core';
 import type { ElementHandle, Frame, Page } from 'puppeteer-core';
 
 const required = (name: string): string => {
@@ -7,6 +8,8 @@ const required = (name: string): string => {
 };
 export const PROGRAM = required('COVE_TEST_PROGRAM');
 export const SITES = required('COVE_TEST_SITES');
+/** Another server process at the same database. */
+export const SECOND = required('COVE_TEST_SECOND');
 
 /** Waits until something holds, asking again and again. */
 export async function until<T>(
@@ -29,16 +32,19 @@ export async function until<T>(
 
 /** Words for what one does in the program. */
 export class Walker {
-  constructor(readonly page: Page) {}
+  constructor(
+    readonly page: Page,
+    readonly program = PROGRAM,
+  ) {}
 
   async enterDemo(): Promise<void> {
-    await this.page.goto(PROGRAM);
+    await this.page.goto(this.program);
     await this.click('Enter the demo');
     await this.frame('Specimen');
   }
 
   async open(path: string): Promise<void> {
-    await this.page.goto(`${PROGRAM}/sites/tolvane/${path}`);
+    await this.page.goto(`${this.program}/sites/tolvane/${path}`);
   }
 
   private locator(name: string, role?: string) {
@@ -161,5 +167,17 @@ export class Walker {
       text => text.includes(words),
       `the page should say “${words}”`,
     );
+  }
+
+  /** What axe-core finds on what is open; serious and lesser findings alike. */
+  async violations(): Promise<string[]> {
+    await this.page.evaluate(axe.source);
+    return this.page.evaluate(async () => {
+      const { violations } = await (globalThis as unknown as { axe: typeof import('axe-core') }).axe.run(
+        document,
+        { iframes: false },
+      );
+      return violations.map(it => `${it.id}: ${it.nodes.map(node => node.target.join(' ')).join(', ')}`);
+    });
   }
 }

@@ -68,10 +68,30 @@ const postgresIds = () => {
   return { uid, gid };
 };
 
+/** Pulls the plug: the server and all that it has started end at once, with nothing written. */
+async function killAll(data) {
+  const [first = ''] = readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n');
+  const main = Number(first);
+  const { stdout } = spawnSync('ps', ['-o', 'pid=', '--ppid', String(main)], { encoding: 'utf8' });
+  const all = [main, ...stdout.split('\n').map(Number).filter(Boolean)];
+  for (const pid of all) signal(pid, 'SIGKILL');
+  // What they shared is free only once the last of them is gone.
+  while (all.some(pid => signal(pid, 0))) await new Promise(resolve => setTimeout(resolve, 10));
+}
+
+/** False where there is no such process. */
+function signal(pid, name) {
+  try {
+    return process.kill(pid, name);
+  } catch {
+    return false;
+  }
+}
+
 /**
  * Starts a private server below `folder`, making it where it is missing. It listens on loopback alone, on a port of its
  * own, and asks for a password. Durable unless told otherwise, which only throw-away test databases are.
- * Answers with the address to connect to and with `stop`.
+ * Answers with the address to connect to, `stop`, and `kill` for those who test what then is left.
  */
 export async function startPostgres(folder, { durable = true } = {}) {
   const data = join(folder, 'postgres');
@@ -132,6 +152,7 @@ export async function startPostgres(folder, { durable = true } = {}) {
   await admin.end();
   return {
     url: url(DATABASE),
+    kill: () => killAll(data),
     stop: () => run('pg_ctl', ['-D', data, '-m', 'fast', '-w', 'stop'], { allowFailure: true }),
   };
 }

@@ -1,4 +1,5 @@
 import type { ChildProcess } from 'node:child_process';
+import type { Postgres } from './postgres.mjs';
 
 export interface ScratchServer {
   address: string;
@@ -10,7 +11,7 @@ export interface ScratchServer {
 export interface Scratch {
   folder: string;
   program: ScratchServer;
-  readonly database: { url: string; stop(): unknown };
+  readonly database: Postgres;
   startOne(more?: Record<string, string>): Promise<ScratchServer>;
   restartDatabase(): Promise<void>;
   end(): Promise<void>;

@@ -17,7 +17,10 @@ const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import('./shell/OpenSite.tsx')).OpenSite }),
     HydrateFallback: () => waiting,
     children: [
-      { index: true, element: <Navigate to="guide" replace /> },
+      {
+        index: true,
+        lazy: async () => ({ Component: (await import('./shell/FirstStation.tsx')).FirstStation }),
+      },
       {
         path: 'guide',
         lazy: async () => ({ Component: (await import('./guide/GuideStation.tsx')).GuideStation }),

@@ -6,6 +6,7 @@ import { Member } from '../sites/entities/member.entity';
 import { SiteEntity } from '../sites/entities/site.entity';
 import { Foundation1700000000000 } from './migrations/1700000000000-Foundation';
 import { People1700000001000 } from './migrations/1700000001000-People';
+import { PatientClient } from './patientClient';
 
 export const dataSourceOptions = (url: string): DataSourceOptions => ({
   type: 'postgres',
@@ -15,4 +16,5 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
   migrationsRun: true,
   synchronize: false,
   poolSize: 12,
+  extra: { Client: PatientClient },
 });

@@ -1,7 +1,8 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { type PublishedSite, publishSite } from '@cove/core';
-import pg from 'pg';
+import { Pool } from 'pg';
 import { ProblemException } from '../common/problem';
+import { PatientClient } from '../database/patientClient';
 import { SiteCache } from '../sites/siteCache';
 
 export interface RenderOrder {
@@ -15,7 +16,7 @@ export type Rendered = { order: number } & (
 );
 
 /** Reads sites itself: a number goes in, files come out, and the next rendering begins with what has not changed. */
-const pool = new pg.Pool({ connectionString: String(workerData), max: 1 });
+const pool = new Pool({ connectionString: String(workerData), max: 1, Client: PatientClient });
 pool.on('error', () => {});
 const cache = new SiteCache(async (sql, values) => (await pool.query(sql, [...values])).rows);
 const answer = (it: Rendered) => parentPort?.postMessage(it);

@@ -98,7 +98,10 @@ export class SiteFeed {
       this.bytes -= this.kept.shift()?.text.length ?? 0;
   }
 
-  /** Sends a stream what it lacks: from what is kept, or from the database where that begins too late. */
+  /**
+   * Sends a stream what it lacks: from what is kept, or from the database where that begins too late. Where that cannot be
+   * read the stream is cut, and the browser comes back with the number of what it has.
+   */
   async deliver(stream: Stream): Promise<void> {
     if (stream.busy) return;
     stream.busy = true;
@@ -116,6 +119,8 @@ export class SiteFeed {
         }
         if (stream.response.writableLength > UNREAD) stream.response.destroy();
       }
+    } catch {
+      stream.response.destroy();
     } finally {
       stream.busy = false;
     }

@@ -126,7 +126,7 @@ export function AccountPage() {
         </div>
       )}
       <p className="mt-6">
-        <Link to="/" className="text-teal hover:underline">
+        <Link to="/" className="text-teal underline">
           To your sites
         </Link>
       </p>

@@ -31,14 +31,14 @@ export function AskLink() {
       ) : (
         <p role="status">
           A letter is on its way to {sent}. It works once, for two hours. On this machine mail goes nowhere:{' '}
-          <Link to="/outbox" className="text-teal hover:underline">
+          <Link to="/outbox" className="text-teal underline">
             read it here
           </Link>
           .
         </p>
       )}
       <p className="mt-4">
-        <Link to="/" className="text-teal hover:underline">
+        <Link to="/" className="text-teal underline">
           Back to the door
         </Link>
       </p>

@@ -31,7 +31,7 @@ export function Join() {
   if (error)
     return (
       <Front title="This invitation does not open" lead={problemText(error)}>
-        <Link to="/" className="text-teal hover:underline">
+        <Link to="/" className="text-teal underline">
           To your sites
         </Link>
       </Front>
@@ -57,11 +57,11 @@ export function Join() {
         <p className="grid gap-2">
           <Link
             to={`/?to=${encodeURIComponent(`/join#${secret}`)}#${secret}`}
-            className="text-teal hover:underline"
+            className="text-teal underline"
           >
             Sign in, then join
           </Link>
-          <Link to={`/account/ask#${secret}`} className="text-teal hover:underline">
+          <Link to={`/account/ask#${secret}`} className="text-teal underline">
             Make an account, then join
           </Link>
         </p>

@@ -33,7 +33,7 @@ const withLinks = (text: string) =>
       // biome-ignore lint/suspicious/noArrayIndexKey: the parts of a letter never move
       <Fragment key={i}>
         {own ? (
-          <Link to={part.slice(location.origin.length)} className="break-all text-teal hover:underline">
+          <Link to={part.slice(location.origin.length)} className="break-all text-teal underline">
             {part}
           </Link>
         ) : (
@@ -49,7 +49,7 @@ export function OutboxPage() {
   return (
     <main className="mx-auto max-w-[680px] p-6">
       <p className="mb-4">
-        <Link to="/" className="text-teal hover:underline">
+        <Link to="/" className="text-teal underline">
           Cove Thread
         </Link>
       </p>

@@ -25,7 +25,7 @@ export function UseLink() {
   if (error)
     return (
       <Front title="This link does not open" lead={problemText(error)}>
-        <Link to="/account/ask" className="text-teal hover:underline">
+        <Link to="/account/ask" className="text-teal underline">
           Have another one sent
         </Link>
       </Front>

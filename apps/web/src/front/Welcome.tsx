@@ -19,13 +19,15 @@ export function Welcome() {
     >
       {sites.isPending ? (
         <p role="status">Looking …</p>
+      ) : sites.error instanceof RequestProblem && sites.error.status === 401 ? (
+        <Door />
       ) : sites.data ? (
         <Sites sites={sites.data} />
-      ) : sites.error instanceof RequestProblem ? (
-        <Door />
       ) : (
         <p role="alert">
-          The server cannot be reached. Start it with ./cove start, then load this page again.
+          {sites.error instanceof RequestProblem
+            ? problemText(sites.error)
+            : 'The server cannot be reached. Start it with ./cove start, then load this page again.'}
         </p>
       )}
     </Front>
@@ -49,7 +51,7 @@ function Sites({ sites }: { sites: readonly SiteSummary[] }) {
           {sites.map(site => (
             <li key={site.id} className="border-b border-hair">
               <Link
-                to={`/sites/${site.id}/${site.role === 'designer' ? 'guide' : 'pages'}`}
+                to={`/sites/${site.id}`}
                 className="flex items-baseline justify-between py-2.5 font-semibold hover:text-teal"
               >
                 {site.name} <span className="font-normal text-muted">{site.role}</span>
@@ -140,7 +142,7 @@ function Door() {
         </Form>
         <p className="mt-4 text-muted">
           New here, or the password forgotten?{' '}
-          <Link to={`/account/ask${location.hash}`} className="text-teal hover:underline">
+          <Link to={`/account/ask${location.hash}`} className="text-teal underline">
             Have a link sent
           </Link>
         </p>
