@@ -9,7 +9,7 @@ import { DataSource } from 'typeorm';
 import { dataSourceOptions } from '../apps/server/src/database/dataSource';
 import { AcceptService } from '../apps/server/src/sites/accept.service';
 import { startPostgres } from '../scripts/lib/postgres.mjs';
-import { median, row } from './statistics';
+import { head, median, row } from './statistics';
 
 /** Accepting one small change with a durable database, beside the bare transaction that writes the same rows. */
 const folder = mkdtempSync(join(tmpdir(), 'cove-bench-'));
@@ -22,11 +22,13 @@ const [inserted]: { id: string }[] = await source.query(
 if (!inserted) throw new Error('no account was made');
 const account = inserted.id;
 await source.query("insert into sites (id, name, slug) values ('tolvane', 'Tolvane', 'tolvane')");
-const membership = { site: 'tolvane', role: 'designer', keeperMay: 'content' } as const;
+await source.query("insert into members (site_id, account_id, role) values ('tolvane', $1, 'designer')", [
+  account,
+]);
 const demo = [...allRecords(tolvane(() => 'abcdef0123456789.webp'))].map(
   (record): Edit => ({ op: 'put', record }),
 );
-const laid = await service.accept(membership, account, 'lay-the-demo', demo);
+const laid = await service.accept({ site: 'tolvane', account, id: 'lay-the-demo', base: 0, edits: demo });
 if (!laid.ok) throw new Error(laid.problem.message);
 
 const value = (n: number) => ({
@@ -37,9 +39,13 @@ let made = 0;
 async function ours(): Promise<number> {
   const n = ++made;
   const began = performance.now();
-  const result = await service.accept(membership, account, `ours-${n}`, [
-    { op: 'set', id: 'hull', path: ['value'], value: value(n) },
-  ]);
+  const result = await service.accept({
+    site: 'tolvane',
+    account,
+    id: `ours-${n}`,
+    base: 0,
+    edits: [{ op: 'set', id: 'hull', path: ['value'], value: value(n) }],
+  });
   if (!result.ok) throw new Error(result.problem.message);
   return performance.now() - began;
 }
@@ -81,7 +87,7 @@ for (let i = 0; i < 300; i++) {
   times.bare.push(await bare());
   times.ours.push(await ours());
 }
-console.log('\nAccepting one small change                            ours         floor    ratio');
+console.log(head('Accepting one small change'));
 console.log(row('a swatch set, durable database', median(times.ours), median(times.bare), 3));
 await client.end();
 await source.destroy();

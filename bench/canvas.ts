@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
-import { median, row } from './statistics.ts';
+import { head, limit, median, quantile, row } from './statistics.ts';
 
 /** From a swatch's edit to the repainted canvas, beside the bare floor on the same document, run by run in turn. */
 const browser = await launchBrowser({ width: 1320, height: 940 });
@@ -9,7 +9,7 @@ const page = await browser.newPage();
 await page.setContent('<!doctype html><body></body>');
 await page.addScriptTag({ content: readFileSync(join(import.meta.dirname, 'inCanvas.js'), 'utf8') });
 
-console.log('A swatch edit to the repainted canvas                 ours         floor    ratio');
+console.log(head('A swatch edit to the repainted canvas'));
 for (const cards of [1000, 5000]) {
   const result = await page.evaluate(async count => {
     const { bench } = globalThis as unknown as {
@@ -56,4 +56,16 @@ for (const cards of [1000, 5000]) {
     ),
   );
 }
+
+const slots = await page.evaluate(async () => {
+  const { bench } = globalThis as unknown as {
+    bench: { prepareLarge(): Promise<void>; slot(n: number): number };
+  };
+  await bench.prepareLarge();
+  const times: number[] = [];
+  for (let i = 0; i < 201; i++) times.push(bench.slot(i));
+  return times;
+});
+console.log(limit('one slot edited on the large demo, call to new rule', median(slots.slice(20)), 2));
+console.log(limit('  the same, the slowest of a hundred', quantile(slots.slice(20), 0.99), 2));
 await browser.close();

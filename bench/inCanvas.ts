@@ -1,5 +1,5 @@
 import { applyChange, type Site } from '@cove/core';
-import { largePage } from '@cove/core/starters';
+import { largePage, tolvaneLarge } from '@cove/core/starters';
 import { PageCanvas } from '../apps/web/src/canvas/pageCanvas.ts';
 
 interface Bench {
@@ -8,12 +8,18 @@ interface Bench {
   ours(n: number): number;
   /** The bare floor on the same document: one property set, style and layout. */
   floor(n: number): number;
+  /** Shows the first page of the large demo. */
+  prepareLarge(): Promise<void>;
+  /** One slot of a widget on it, from the edit to the new rule; style and layout are the browser’s. */
+  slot(n: number): number;
 }
 
 const RUNS_AHEAD = 2;
 let site: Site;
 let canvas: PageCanvas;
 let frame: HTMLIFrameElement;
+/** A heading of the large demo. */
+let heading = '';
 
 const color = (n: number) =>
   ({
@@ -29,31 +35,52 @@ function settle(): void {
   if (link) void document.defaultView?.getComputedStyle(link).color;
 }
 
+/** Shows a site’s first page in a new frame. */
+async function show(shown: Site): Promise<void> {
+  frame?.remove();
+  frame = document.createElement('iframe');
+  frame.style.cssText = 'width:1280px;height:900px;border:0';
+  frame.sandbox.add('allow-same-origin');
+  frame.srcdoc = '<!doctype html><html><head></head><body></body></html>';
+  await new Promise<void>(resolve => {
+    frame.addEventListener('load', () => resolve());
+    document.body.append(frame);
+  });
+  const { contentDocument, contentWindow } = frame;
+  if (!contentDocument || !contentWindow) throw new Error('no frame');
+  site = shown;
+  canvas = new PageCanvas(contentDocument, contentWindow as Window & typeof globalThis, 'bench', 'home');
+  canvas.show(site, null);
+  settle();
+}
+
 const bench: Bench = {
-  prepare(cards) {
-    frame?.remove();
-    frame = document.createElement('iframe');
-    frame.style.cssText = 'width:1280px;height:900px;border:0';
-    frame.sandbox.add('allow-same-origin');
-    frame.srcdoc = '<!doctype html><html><head></head><body></body></html>';
-    return new Promise(resolve => {
-      frame.addEventListener('load', () => {
-        const { contentDocument, contentWindow } = frame;
-        if (!contentDocument || !contentWindow) return;
-        site = largePage(cards);
-        canvas = new PageCanvas(
-          contentDocument,
-          contentWindow as Window & typeof globalThis,
-          'bench',
-          'home',
-        );
-        canvas.show(site, null);
-        settle();
-        for (let i = 0; i < RUNS_AHEAD; i++) bench.ours(i);
-        resolve(contentDocument.querySelectorAll('*').length);
-      });
-      document.body.append(frame);
+  async prepare(cards) {
+    await show(largePage(cards));
+    for (let i = 0; i < RUNS_AHEAD; i++) bench.ours(i);
+    return canvas.document.querySelectorAll('*').length;
+  },
+  async prepareLarge() {
+    await show(tolvaneLarge(() => 'abcdef0123456789.webp'));
+    const found = canvas.document.querySelector<HTMLElement>('main [data-node] h2[data-part]');
+    heading = found?.closest<HTMLElement>('[data-node]')?.dataset.node ?? '';
+  },
+  slot(n) {
+    const began = performance.now();
+    const applied = applyChange(site, {
+      edits: [
+        {
+          op: 'set',
+          id: heading,
+          path: ['styles', 'text/letterSpacing'],
+          value: { type: 'dimension', value: { value: n / 1000, unit: 'em' } },
+        },
+      ],
     });
+    if (!applied.ok) throw new Error(applied.problem.message);
+    site = applied.value.site;
+    canvas.show(site, new Set([heading]));
+    return performance.now() - began;
   },
   ours(n) {
     const began = performance.now();

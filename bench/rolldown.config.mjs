@@ -1,4 +1,7 @@
+import { dirname, resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { defineConfig } from 'rolldown';
+import { BENCHES } from './benches.mjs';
 
 const isOurs = id =>
   id.startsWith('.') ||
@@ -7,10 +10,20 @@ const isOurs = id =>
   id.startsWith('@cove/') ||
   id.startsWith('@oxc-project/runtime');
 
+/** The scripts stay where they are, since they look for files beside them. */
+const scripts = {
+  name: 'scripts',
+  resolveId: (source, importer) =>
+    importer && source.includes('/scripts/lib/')
+      ? { id: pathToFileURL(resolve(dirname(importer), source)).href, external: true }
+      : null,
+};
+
 export default [
   defineConfig({
-    input: { accept: 'accept.ts', canvas: 'canvas.ts' },
+    input: Object.fromEntries(BENCHES.map(name => [name, `${name}.ts`])),
     platform: 'node',
+    plugins: [scripts],
     external: id => !isOurs(id),
     tsconfig: '../apps/server/tsconfig.json',
     output: { dir: 'dist', entryFileNames: '[name].mjs', format: 'esm', sourcemap: true },

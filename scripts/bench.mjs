@@ -1,8 +1,17 @@
 import { spawnSync } from 'node:child_process';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
+import { BENCHES } from '../bench/benches.mjs';
 import { build } from './lib/build.mjs';
 import { ROOT } from './lib/paths.mjs';
+
+/** Names on the command line pick some of them. */
+const wanted = process.argv.slice(2);
+const unknown = wanted.filter(name => !BENCHES.includes(name));
+if (unknown.length > 0) {
+  console.error(`./cove bench takes ${BENCHES.join(', ')}, not ${unknown.join(', ')}.`);
+  process.exit(2);
+}
 
 build();
 console.log(
@@ -17,7 +26,7 @@ if (built.status !== 0) {
   process.exit(1);
 }
 let code = 0;
-for (const name of ['canvas', 'accept']) {
+for (const name of wanted.length > 0 ? wanted : BENCHES) {
   const result = spawnSync(
     process.execPath,
     ['--enable-source-maps', join(ROOT, 'bench/dist', `${name}.mjs`)],

@@ -21,6 +21,13 @@ function fingerprint(text: string): string {
   return (hash >>> 0).toString(36);
 }
 
+/** All that is in any of several collections. */
+function union<T>(all: Iterable<Iterable<T>>): Set<T> {
+  const union = new Set<T>();
+  for (const some of all) for (const it of some) union.add(it);
+  return union;
+}
+
 /** Custom properties asked for, and those that they ask for in turn. */
 function withAsked(asked: Iterable<string>, blocks: readonly Block[]): Set<string> {
   const texts = new Map<string, string[]>();
@@ -39,9 +46,9 @@ function withAsked(asked: Iterable<string>, blocks: readonly Block[]): Set<strin
 export function publishSite(site: Site): PublishedSite {
   const { language, name } = settingsOf(site);
   const pages = pagesInOrder(site).map(page => renderPage(site, page));
-  const used = new Set(pages.flatMap(it => [...it.classes]));
+  const used = union(pages.map(it => it.classes));
   const slanted = pages.some(it => it.tags.has('em'));
-  const assets = new Set(pages.flatMap(it => it.assets));
+  const assets = union<AssetRecord>(pages.map(it => it.assets));
 
   const shared = guideRules(site, 'published', used);
   const ranks = [...pages.flatMap(it => it.ranks), ...shared];
@@ -50,10 +57,10 @@ export function publishSite(site: Site): PublishedSite {
     rootBlock(site, 'published'),
     ...schemeBlocks(site).filter(({ selector }) => used.has(selector.slice(1))),
   ];
-  const variables = withAsked(
-    [...variablesIn(guideCss + BASE_CSS), ...pages.flatMap(it => [...it.variables])],
-    [...blocks, ...pages.flatMap(it => it.rebinds)],
-  );
+  const variables = withAsked(union([variablesIn(guideCss + BASE_CSS), ...pages.map(it => it.variables)]), [
+    ...blocks,
+    ...pages.flatMap(it => it.rebinds),
+  ]);
   const trim = ({ selector, declarations }: Block): Block => ({
     selector,
     declarations: declarations.filter(([it]) => variables.has(it)),

@@ -1,6 +1,8 @@
 import { compareRanks, mergeRebinds, pageScope } from '../cascade/index.ts';
 import {
+  childrenOf,
   getRecord,
+  type Id,
   isNode,
   type NodeRecord,
   type PageRecord,
@@ -47,14 +49,34 @@ export const ownRules = (site: Site, nodes: Iterable<NodeRecord>, mode: PrintMod
   );
 };
 
+interface Standing {
+  sections: Site['kinds']['section'];
+  ids: Map<Id, readonly Id[]>;
+}
+const standing = new WeakMap<Site['children'], Standing>();
+
+/** Ids of what shows on a page; found anew only when something was put elsewhere or a section altered. */
+function idsOn(site: Site, page: Id): readonly Id[] {
+  let known = standing.get(site.children);
+  if (known?.sections !== site.kinds.section) {
+    known = { sections: site.kinds.section, ids: new Map() };
+    standing.set(site.children, known);
+  }
+  let ids = known.ids.get(page);
+  if (!ids) {
+    ids = (['header', 'main', 'footer'] as const)
+      .flatMap(area => sectionsIn(site, page, area))
+      .flatMap(root => subtree({ childrenOf: id => childrenOf(site, id) }, root.id));
+    known.ids.set(page, ids);
+  }
+  return ids;
+}
+
 /** Sections and widgets that show on a page, header and footer among them. */
-export function nodesOn(site: Site, page: PageRecord): NodeRecord[] {
-  const roots = (['header', 'main', 'footer'] as const).flatMap(area => sectionsIn(site, page.id, area));
-  return roots
-    .flatMap(root => subtree({ childrenOf: id => site.children.get(id) ?? [] }, root.id))
+export const nodesOn = (site: Site, page: PageRecord): NodeRecord[] =>
+  idsOn(site, page.id)
     .map(id => getRecord(site, id))
     .filter(isNode);
-}
 
 /** A block of custom properties and what it is declared on. */
 export interface Block {

@@ -10,16 +10,25 @@ import { varContext } from './rules.ts';
 export type Declarations = (readonly [name: string, text: string])[];
 type Derived = Value & { type: 'derived' };
 
+const NONE: readonly Derived[] = [];
+const byRecord = new WeakMap<SiteRecord, readonly Derived[]>();
 const byKind = new WeakMap<ReadonlyMap<Id, SiteRecord>, readonly Derived[]>();
+
+function derivedOf(record: SiteRecord): readonly Derived[] {
+  if (!('styles' in record)) return NONE;
+  let found = byRecord.get(record);
+  if (!found) {
+    found = Object.values(record.styles).filter(value => value.type === 'derived');
+    byRecord.set(record, found.length > 0 ? found : NONE);
+  }
+  return found;
+}
 
 /** Derivations in the styles of one kind of record; kept while no record of that kind changes. */
 function derivedIn(records: ReadonlyMap<Id, SiteRecord>): readonly Derived[] {
   let found = byKind.get(records);
   if (!found) {
-    const styles = [...records.values()].flatMap(record =>
-      'styles' in record ? Object.values(record.styles) : [],
-    );
-    found = styles.filter(value => value.type === 'derived');
+    found = [...records.values()].flatMap(derivedOf);
     byKind.set(records, found);
   }
   return found;

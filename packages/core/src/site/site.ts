@@ -45,8 +45,11 @@ export const EMPTY_SITE: Site = {
   children: new Map(),
 };
 
+/** Kinds in the order in which an id is looked for: those with the most records first. */
+const LIKELIEST: readonly Kind[] = ['widget', 'section', 'token', ...KINDS];
+
 export function getRecord(site: Site, id: Id): SiteRecord | undefined {
-  for (const kind of KINDS) {
+  for (const kind of LIKELIEST) {
     const record = site.kinds[kind].get(id);
     if (record) return record;
   }
@@ -73,7 +76,8 @@ export function withRecords(site: Site, after: ReadonlyMap<Id, SiteRecord | null
   const kinds: { [K in Kind]: ReadonlyMap<Id, RecordOf<K>> } = { ...site.kinds };
   const fresh = new Set<Kind>();
   const parents = new Set<Id>();
-  const moved = new Map<Id, SiteRecord>();
+  /** What now stands in each place and did not, or stood elsewhere in it. */
+  const arrived = new Map<Id, Id[]>();
   const open = <K extends Kind>(kind: K): Map<Id, RecordOf<K>> => {
     if (!fresh.has(kind)) {
       fresh.add(kind);
@@ -92,10 +96,11 @@ export function withRecords(site: Site, after: ReadonlyMap<Id, SiteRecord | null
     const is = atOf(record);
     if (was?.parent === is?.parent && was?.order === is?.order) continue;
     if (was) parents.add(was.parent);
-    if (is && record) {
-      parents.add(is.parent);
-      moved.set(id, record);
-    }
+    if (!is) continue;
+    parents.add(is.parent);
+    const there = arrived.get(is.parent);
+    if (there) there.push(id);
+    else arrived.set(is.parent, [id]);
   }
   if (parents.size === 0) return { kinds, children: site.children };
   const next: Site = { kinds, children: site.children };
@@ -104,7 +109,7 @@ export function withRecords(site: Site, after: ReadonlyMap<Id, SiteRecord | null
     const ids = new Set(
       childrenOf(site, parent).filter(id => !after.has(id) || atOf(after.get(id))?.parent === parent),
     );
-    for (const [id, record] of moved) if (atOf(record)?.parent === parent) ids.add(id);
+    for (const id of arrived.get(parent) ?? []) ids.add(id);
     const sorted = [...ids]
       .map(id => ({ id, order: atOf(getRecord(next, id))?.order ?? '' }))
       .sort(byOrder)

@@ -1,0 +1,2 @@
+/** Folder of the whole repository. */
+export const ROOT: string;
