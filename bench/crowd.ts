@@ -1,4 +1,7 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, rmSync } from 'node:fs';
+import { open } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { startScratch } from '../scripts/lib/scratch.mjs';
 import { head, limit, median, quantile } from './statistics';
 import { visitor } from './visitor';
@@ -56,8 +59,25 @@ async function edit(person: number, second: number): Promise<void> {
   answered++;
 }
 
+/** How long the disk itself takes to keep 8 KB, several times a second: what no server on it can be faster than. */
+const disk: number[] = [];
+async function sampleDisk(): Promise<void> {
+  const path = join(tmpdir(), `cove-disk-${process.pid}`);
+  const file = await open(path, 'w');
+  while (!leaving.signal.aborted) {
+    const began = performance.now();
+    await file.write('x'.repeat(8192), 0);
+    await file.datasync();
+    disk.push(performance.now() - began);
+    await new Promise(resolve => setTimeout(resolve, 100));
+  }
+  await file.close();
+  rmSync(path);
+}
+
 const listening = Array.from({ length: PEOPLE }, () => listen().catch(() => {}));
 await new Promise(resolve => setTimeout(resolve, 1000));
+const sampling = sampleDisk();
 let most = memory();
 const watching = setInterval(() => {
   most = Math.max(most, memory());
@@ -76,10 +96,13 @@ await new Promise(resolve => setTimeout(resolve, 2000));
 clearInterval(watching);
 const { seq } = await read<{ seq: number }>(path);
 leaving.abort();
-await Promise.all(listening);
+await Promise.all([...listening, sampling]);
 console.log(head(`${PEOPLE} people on one site, one edit a second each, ${SECONDS} s`));
 console.log(limit('an edit answered, half of them at most', median(times), 100));
 console.log(limit('  95 of 100 at most', quantile(times, 0.95), 100));
+console.log(
+  `  meanwhile the disk alone: half ${median(disk).toFixed(1)} ms, 95 of 100 ${quantile(disk, 0.95).toFixed(1)} ms, at most ${Math.max(...disk).toFixed(0)} ms`,
+);
 console.log(limit('memory of the server, at most', most, 400, 'MB'));
 console.log(`edits made ${answered}, kept ${seq - start}, told ${heard} of ${answered * PEOPLE}`);
 await scratch.end();

@@ -20,6 +20,50 @@ const shot = async name => {
 };
 const frame = async title => (await page.waitForSelector(`iframe[title="${title}"]`)).contentFrame();
 
+/** Somebody with a browser of their own who has opened an invitation as keeper. */
+async function invited(email, name) {
+  const context = await browser.createBrowserContext();
+  const theirs = await context.newPage();
+  const send = (from, path, body) =>
+    from.evaluate(
+      async (path, body) => {
+        const response = await fetch(path, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify(body),
+        });
+        return response.json().catch(() => null);
+      },
+      path,
+      body,
+    );
+  await page.goto(program);
+  const { link } = await send(page, '/api/sites/tolvane/invitations', { email, role: 'keeper' });
+  await theirs.goto(program);
+  await send(theirs, '/api/account/link', { email });
+  const letters = await theirs.evaluate(async () => (await fetch('/api/outbox/open')).json());
+  const secret = /\/account\/link#(\S+)/.exec(letters.find(it => it.body.includes('/account/link#')).body)[1];
+  await send(theirs, '/api/account', { secret, name, password: 'harbour-at-noon' });
+  await send(theirs, '/api/invitations/accept', { secret: new URL(link).hash.slice(1) });
+  return theirs;
+}
+
+async function write(where, words) {
+  await where.locator('::-p-aria([name="Words"][role="textbox"])').click({ count: 3 });
+  await where.keyboard.type(words);
+  await where.keyboard.press('Enter');
+}
+
+/** Somebody writes words that somebody else, who has not seen them, writes over. */
+async function overtake(theirs, first, second) {
+  await page.setOfflineMode(true);
+  await write(page, second);
+  await theirs.bringToFront();
+  await write(theirs, first);
+  await theirs.waitForSelector('::-p-text(All kept)');
+  await page.setOfflineMode(false);
+}
+
 try {
   await page.goto(program);
   await named('Enter the demo').wait();
@@ -55,6 +99,27 @@ try {
   await shot('release');
   await page.goto(`${sites}/tolvane/`);
   await shot('published');
+
+  const ines = await invited('ines@tolvane.example', 'Ines');
+  await ines.goto(`${program}/sites/tolvane/pages/home?node=welcome-title`);
+  await ines.waitForSelector('iframe[title=Page]');
+  await page.bringToFront();
+  await page.goto(`${program}/sites/tolvane/pages/home?node=welcome-title`);
+  await frame('Page');
+  await named('Ines is here').wait();
+  await write(page, 'Four islands before noon');
+  await page.waitForSelector('::-p-text(All kept)');
+  await overtake(ines, 'Three islands before noon', 'Four islands and a bell');
+  await ines.bringToFront();
+  await ines.waitForSelector('[aria-label="What others overtook"]');
+  await ines.screenshot({ path: join(into, 'overtaken.png') });
+  await page.bringToFront();
+  await named('Ines is here').click();
+  await page.waitForSelector('#members');
+  await shot('people');
+  await page.goto(`${program}/account`);
+  await page.waitForSelector('#signed-in-at');
+  await shot('account');
 } finally {
   await browser.close();
   await scratch.end();

@@ -301,6 +301,17 @@ describe('members', () => {
 });
 
 describe('a body', () => {
+  it('that is no JSON is refused with a clear answer', async () => {
+    const response = await request(world.http)
+      .post('/api/session')
+      .set('origin', ORIGIN)
+      .set('content-type', 'application/json')
+      .send('{"email": ');
+    expect([response.status, response.body]).toEqual([
+      400,
+      { code: 'bad-request', message: expect.stringContaining('JSON') },
+    ]);
+  });
   it('that is too large is refused with a clear answer: small where little is expected, 20 MB for changes', async () => {
     const large = await anonymous('post', '/api/session', {
       email: 'a@b.example',

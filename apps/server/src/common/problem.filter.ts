@@ -41,10 +41,6 @@ export class ProblemFilter implements ExceptionFilter {
         .json(known ? body : { code: 'bad-request', message: [messageOf(body)].flat().join(' ') });
       return;
     }
-    if (error instanceof Error && 'type' in error && error.type === 'entity.parse.failed') {
-      response.status(400).json({ code: 'bad-json', message: 'The request is not JSON.' });
-      return;
-    }
     if (isDatabaseAway(error)) {
       this.logger.warn(`The database is away: ${error instanceof Error ? error.message : error}`);
       response.status(503).json({

@@ -14,6 +14,7 @@ import {
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type QueryRunner } from 'typeorm';
+import { Batches } from './batches';
 import { RowLookup, rowsOf } from './recordTable';
 
 export const CHANGES_CHANNEL = 'site_changes';
@@ -68,23 +69,33 @@ const WRITE = `
   numbered as (update sites set seq = input.seq from input where id = site)
   select pg_notify('${CHANGES_CHANNEL}', site || ' ' || seq) from input`;
 
+/** How many changes share a transaction, at most: enough to pay for a slow disk, few enough to be answered soon. */
+const TOGETHER = 32;
+
 /** The one way by which a site is altered. */
 @Injectable()
 export class AcceptService {
+  private readonly batches = new Batches((changes: readonly Incoming[]) => this.acceptAll(changes), TOGETHER);
+
   constructor(@InjectDataSource() private readonly database: DataSource) {}
 
   /**
    * Accepts a change or says why not. The lock on the site's row makes the order of numbers the order of commits; rows
    * are read only where an invariant asks for them. The same id again answers as it did; with other edits it is refused.
    */
-  async accept(change: Incoming): Promise<Result<Accepted>> {
+  accept(change: Incoming): Promise<Result<Accepted>> {
+    return this.batches.add(change.site, change);
+  }
+
+  /** One after the other in one transaction. One that is refused has written nothing, so the others stand. */
+  private async acceptAll(changes: readonly Incoming[]): Promise<Result<Accepted>[]> {
     const runner = this.database.createQueryRunner();
     try {
       await runner.startTransaction();
-      const result = await this.within(runner, change);
-      if (result.ok) await runner.commitTransaction();
-      else await runner.rollbackTransaction();
-      return result;
+      const results: Result<Accepted>[] = [];
+      for (const change of changes) results.push(await this.within(runner, change));
+      await runner.commitTransaction();
+      return results;
     } catch (error) {
       // Where the connection is gone there is nothing to roll back, and the first error is the one to tell.
       if (runner.isTransactionActive) await runner.rollbackTransaction().catch(() => {});
