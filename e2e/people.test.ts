@@ -97,7 +97,13 @@ describe('a keeper', () => {
       (all, view) =>
         all
           .filter(it => it.checkVisibility() && !it.matches(':disabled, [readonly], [aria-disabled=true]'))
-          .map(it => it.ariaLabel ?? ('labels' in it ? it.labels?.[0]?.textContent : null) ?? it.outerHTML)
+          .map(it => {
+            const field =
+              it instanceof HTMLInputElement ||
+              it instanceof HTMLSelectElement ||
+              it instanceof HTMLTextAreaElement;
+            return it.ariaLabel ?? (field ? it.labels?.[0]?.textContent : null) ?? it.outerHTML;
+          })
           .filter(name => !view.includes(name)),
       VIEW,
     );

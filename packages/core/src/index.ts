@@ -4,6 +4,7 @@ export * from './commands/index.ts';
 export * from './guide/index.ts';
 export * from './lists/index.ts';
 export * from './properties/index.ts';
+export * from './reach/index.ts';
 export * from './render/index.ts';
 export * from './result/index.ts';
 export * from './site/index.ts';

@@ -46,12 +46,16 @@ describe('conversion, against CSS Color Module Level 4, section 17, as culori an
     srgb: 'srgb',
     'srgb-linear': 'srgb-linear',
     'display-p3': 'p3',
+    'a98-rgb': 'a98rgb',
+    'prophoto-rgb': 'prophoto',
+    rec2020: 'rec2020',
     hsl: 'hsl',
     hwb: 'hwb',
     lab: 'lab',
     lch: 'lch',
     oklab: 'oklab',
     oklch: 'oklch',
+    'xyz-d50': 'xyz-d50',
     'xyz-d65': 'xyz-d65',
   };
   it('agrees with colorjs.io in every space, on 100 random colours each', () => {

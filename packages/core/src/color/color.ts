@@ -5,12 +5,16 @@ export type ColorSpaceId =
   | 'srgb'
   | 'srgb-linear'
   | 'display-p3'
+  | 'a98-rgb'
+  | 'prophoto-rgb'
+  | 'rec2020'
   | 'hsl'
   | 'hwb'
   | 'lab'
   | 'lch'
   | 'oklab'
   | 'oklch'
+  | 'xyz-d50'
   | 'xyz-d65';
 
 /** A colour in the space it was written in. */
@@ -48,3 +52,9 @@ export const fromPolar = ([l, c, h]: Triple): Triple => [
   c * Math.cos((h * Math.PI) / 180),
   c * Math.sin((h * Math.PI) / 180),
 ];
+
+/** The same function of each coordinate. */
+export const each = (f: (v: number) => number, [a, b, c]: Triple): Triple => [f(a), f(b), f(c)];
+
+/** A power that keeps the sign, for coordinates below 0 (colours outside the gamut). */
+export const power = (exponent: number) => (v: number) => Math.sign(v) * Math.abs(v) ** exponent;

@@ -17,9 +17,10 @@ export function layOver(top: Color, below: Color): Color {
   return { space: 'srgb', coords: [mix(r, x), mix(g, y), mix(b, z)], alpha: 1 };
 }
 
+/** Contrast ratio of two relative luminances. */
+export const ratioOf = (a: number, b: number): number => (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
+
 /** WCAG 2.2, "contrast ratio": 1 to 21. A see-through text is first laid over the surface. */
 export function contrast(text: Color, surface: Color): number {
-  const a = luminance(text.alpha < 1 ? layOver(text, surface) : text);
-  const b = luminance(surface);
-  return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
+  return ratioOf(luminance(text.alpha < 1 ? layOver(text, surface) : text), luminance(surface));
 }

@@ -1,8 +1,12 @@
+export { ciede2000, distance, labOf } from './ciede2000.ts';
 export type { Color, ColorSpaceId, Triple } from './color.ts';
-export { contrast, layOver, luminance } from './contrast.ts';
+export { colorName } from './colorName.ts';
+export { contrast, layOver, luminance, ratioOf } from './contrast.ts';
+export { contrastTable } from './contrastTable.ts';
 export { convert } from './convert.ts';
 export { deltaEOK, inSrgbGamut, maxChroma, toSrgbGamut } from './gamut.ts';
 export { mix } from './mix.ts';
 export { parseColor } from './parseColor.ts';
 export { printColor, printHex, printNumber, roundColor } from './printColor.ts';
+export { type Ramp, ramp } from './ramp.ts';
 export { isColorSpace } from './spaces/index.ts';

@@ -73,8 +73,7 @@ export function parseColor(source: string): Color | null {
   if (name === 'color') {
     const id = parts.shift() ?? '';
     const space = id === 'xyz' ? 'xyz-d65' : id;
-    if (!isColorSpace(space) || !['srgb', 'srgb-linear', 'display-p3', 'xyz-d65'].includes(space))
-      return null;
+    if (!isColorSpace(space) || Object.hasOwn(SHAPES, space)) return null;
     shape = { space, full: [1, 1, 1] };
   }
   if (!shape || parts.length !== 3) return null;

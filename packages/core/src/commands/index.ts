@@ -1,3 +1,4 @@
 export * from './presets.ts';
 export * from './structure.ts';
 export * from './styles.ts';
+export * from './tokens.ts';

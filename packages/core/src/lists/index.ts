@@ -1,3 +1,5 @@
+export { namesTaken, uniqueName } from './uniqueName.ts';
+
 /** Items under their keys, both in the order met. */
 export function groupBy<T>(items: Iterable<T>, key: (item: T) => string): Map<string, T[]> {
   const groups = new Map<string, T[]>();

@@ -1,5 +1,6 @@
 export { DERIVATIONS, type DerivationRule, derivationNamed } from './derivations/index.ts';
-export { toDesignTokens } from './dtcg.ts';
+export { type ReadTokens, readDesignTokens } from './design/read.ts';
+export { toDesignTokens } from './design/write.ts';
 export {
   boundValue,
   closure,
@@ -12,4 +13,5 @@ export {
   type Tokens,
 } from './graph.ts';
 export { slug, tokenAt, tokenPath } from './names.ts';
+export { type PastedSwatch, type PastedSwatches, pasteSwatches } from './pasteSwatches.ts';
 export { parseDeclarations, parsePropertyValue, parseTokenValue, printTyped } from './text.ts';

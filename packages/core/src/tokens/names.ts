@@ -10,7 +10,8 @@ export const slug = (text: string): string =>
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '') || 'unnamed';
 
-const ROOT: Record<TokenType, string> = {
+/** First step of a token's path, which says its type. */
+export const ROOT_OF_TYPE: Record<TokenType, string> = {
   color: 'color',
   dimension: 'size',
   number: 'number',
@@ -33,7 +34,7 @@ function namesOf(tokens: Tokens): Names {
   const paths = new Map<Id, string>();
   const ids = new Map<string, Id>();
   for (const token of [...tokens.values()].sort((a, b) => (a.id < b.id ? -1 : 1))) {
-    const plain = `${ROOT[token.type]}.${slug(token.group)}.${slug(token.name)}`;
+    const plain = `${ROOT_OF_TYPE[token.type]}.${slug(token.group)}.${slug(token.name)}`;
     let path = plain;
     for (let n = 2; ids.has(path); n++) path = `${plain}-${n}`;
     paths.set(token.id, path);

@@ -92,3 +92,28 @@ export const isLoose = (value: Value): boolean =>
   value.type === 'fluid' ||
   value.type === 'shadow' ||
   value.type === 'fontFamily';
+
+/** The same value with other tokens in the place of those it names; the very object where none differs. */
+export function withTokens(value: Value, other: (token: string) => string): Value {
+  switch (value.type) {
+    case 'token': {
+      const token = other(value.token);
+      return token === value.token ? value : { type: 'token', token };
+    }
+    case 'derived': {
+      const from = value.derivation.from.map(other);
+      return from.every((id, i) => id === value.derivation.from[i])
+        ? value
+        : { type: 'derived', derivation: { ...value.derivation, from } };
+    }
+    case 'shadow': {
+      const layers = value.value.map(layer => {
+        const color = withTokens(layer.color, other);
+        return color === layer.color ? layer : { ...layer, color };
+      });
+      return layers.every((layer, i) => layer === value.value[i]) ? value : { type: 'shadow', value: layers };
+    }
+    default:
+      return value;
+  }
+}

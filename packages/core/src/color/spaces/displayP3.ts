@@ -1,4 +1,4 @@
-import { type ColorSpace, type Matrix, multiply, type Triple } from '../color.ts';
+import { type ColorSpace, each, type Matrix, multiply } from '../color.ts';
 import { fromLinear, toLinear } from './srgb.ts';
 
 /** CSS Color 4, section 17, "Sample code for color conversions". */
@@ -12,8 +12,6 @@ const FROM_XYZ: Matrix = [
   [-14852 / 17905, 63121 / 35810, 423 / 17905],
   [11844 / 330415, -50337 / 660830, 316169 / 330415],
 ];
-const each = (f: (v: number) => number, [a, b, c]: Triple): Triple => [f(a), f(b), f(c)];
-
 export const displayP3: ColorSpace = {
   id: 'display-p3',
   base: 'xyz-d65',

@@ -1,11 +1,11 @@
-import type { TokenRecord } from '../site/records.ts';
-import type { Length, ShadowLayer, Value } from '../values/index.ts';
-import { literalOf, NO_REBINDS, type Tokens } from './graph.ts';
-import { tokenPath } from './names.ts';
-import { printTyped } from './text.ts';
+import type { TokenRecord } from '../../site/records.ts';
+import type { Length, ShadowLayer, Value } from '../../values/index.ts';
+import { literalOf, NO_REBINDS, type Tokens } from '../graph.ts';
+import { tokenPath } from '../names.ts';
+import { printTyped } from '../text.ts';
 
 /** Key under which we keep, in `$extensions`, what the format has no words for. */
-const OURS = 'example.cove-thread';
+export const OURS = 'example.cove-thread';
 
 type Json = {
   [key: string]: Json | string | number | boolean | readonly Json[] | readonly number[] | readonly string[];

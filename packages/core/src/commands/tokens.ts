@@ -1,0 +1,322 @@
+import { ciede2000, labOf } from '../color/index.ts';
+import { namesTaken, uniqueName } from '../lists/index.ts';
+import { mentionsOf, usersOf } from '../reach/mentions.ts';
+import { fail, ok, type Result } from '../result/index.ts';
+import {
+  byOrder,
+  type Edit,
+  getRecord,
+  type Id,
+  keyBetween,
+  keysBetween,
+  newId,
+  type Path,
+  type Site,
+  type SiteRecord,
+  type TokenRecord,
+} from '../site/index.ts';
+import {
+  closure,
+  literalOf,
+  NO_REBINDS,
+  type PastedSwatches,
+  type ReadTokens,
+  type Tokens,
+  tokenAt,
+  tokenPath,
+} from '../tokens/index.ts';
+import { type TokenType, type Value, withTokens } from '../values/index.ts';
+
+export interface MadeTokens {
+  edits: Edit[];
+  /** Ids of what was made or altered, in order. */
+  ids: readonly Id[];
+}
+
+/** Order key after all tokens of the guide. */
+const lastKey = (tokens: Tokens): string | null => {
+  let last: string | null = null;
+  for (const { order } of tokens.values()) if (last === null || order > last) last = order;
+  return last;
+};
+
+const siblings = (site: Site, token: Pick<TokenRecord, 'type' | 'group'>): TokenRecord[] =>
+  [...site.kinds.token.values()]
+    .filter(it => it.type === token.type && it.group === token.group)
+    .sort(byOrder);
+
+/** A name that no other token of this type and group has. */
+export const freeName = (site: Site, type: TokenType, group: string, wanted: string): string =>
+  uniqueName(wanted, namesTaken(siblings(site, { type, group })));
+
+export function addToken(
+  site: Site,
+  { type, group, name, value }: Pick<TokenRecord, 'type' | 'group' | 'name' | 'value'>,
+): { edits: Edit[]; id: Id } {
+  const id = newId('t');
+  const record: TokenRecord = {
+    id,
+    kind: 'token',
+    type,
+    name: freeName(site, type, group, name),
+    group,
+    order: keyBetween(lastKey(site.kinds.token), null),
+    value,
+  };
+  return { id, edits: [{ op: 'put', record }] };
+}
+
+/** A copy right after the token, which stands by itself: what follows the one does not follow the other. */
+export function duplicateToken(site: Site, id: Id): Result<{ edits: Edit[]; id: Id }> {
+  const token = site.kinds.token.get(id);
+  if (!token) return fail({ code: 'gone', message: 'That token is no longer there.', record: id });
+  const list = siblings(site, token);
+  const next = list[list.findIndex(it => it.id === id) + 1];
+  const made = newId('t');
+  const high = next && next.order > token.order ? next.order : null;
+  const record: TokenRecord = {
+    ...token,
+    id: made,
+    name: freeName(site, token.type, token.group, token.name),
+    order: keyBetween(token.order, high),
+  };
+  return ok({ id: made, edits: [{ op: 'put', record }] });
+}
+
+/** Moves a token to place `index` of a group, among tokens of its own type; the group may be new. */
+export function moveToken(site: Site, id: Id, group: string, index: number): Edit[] {
+  const token = site.kinds.token.get(id);
+  if (!token) return [];
+  const list = siblings(site, { type: token.type, group }).filter(it => it.id !== id);
+  const at = Math.max(0, Math.min(index, list.length));
+  if (token.group === group && siblings(site, token).findIndex(it => it.id === id) === at) return [];
+  const low = list[at - 1]?.order ?? null;
+  const high = list[at]?.order ?? null;
+  const regroup: Edit[] = token.group === group ? [] : [{ op: 'set', id, path: ['group'], value: group }];
+  if (low === null || high === null || low < high)
+    return [...regroup, { op: 'set', id, path: ['order'], value: keyBetween(low, high) }];
+  const all = list.toSpliced(at, 0, token);
+  const keys = keysBetween(null, null, all.length);
+  return [
+    ...regroup,
+    ...all.map((it, i): Edit => ({ op: 'set', id: it.id, path: ['order'], value: keys[i] ?? it.order })),
+  ];
+}
+
+export const renameGroup = (site: Site, type: TokenType, from: string, to: string): Edit[] =>
+  siblings(site, { type, group: from }).map(({ id }) => ({ op: 'set', id, path: ['group'], value: to }));
+
+const asPath = (path: string): Path => {
+  const dot = path.indexOf('.');
+  return dot < 0 ? [path] : [path.slice(0, dot), path.slice(dot + 1)];
+};
+
+/** One path of a record, with other tokens in the place of those it names. */
+function renamed(record: SiteRecord, path: string, other: (id: Id) => Id): Edit[] {
+  const [field, key] = asPath(path);
+  const { id } = record;
+  const value = (it: Value): Edit[] => {
+    const next = withTokens(it, other);
+    return next === it ? [] : [{ op: 'set', id, path: asPath(path), value: next }];
+  };
+  if (record.kind === 'settings')
+    return field === 'textBase' || field === 'textRatio'
+      ? [{ op: 'set', id, path: [field], value: other(record[field]) }]
+      : [];
+  if (record.kind === 'token') return field === 'value' ? value(record.value) : [];
+  if (key === undefined) return [];
+  if (field === 'rebind' && 'rebind' in record) {
+    const it = record.rebind[key];
+    const to = other(key);
+    if (!it || to === key) return it ? value(it) : [];
+    const moved: Edit[] = Object.hasOwn(record.rebind, to)
+      ? []
+      : [{ op: 'set', id, path: ['rebind', to], value: withTokens(it, other) }];
+    return [{ op: 'unset', id, path: ['rebind', key] }, ...moved];
+  }
+  const map =
+    field === 'styles' && 'styles' in record
+      ? record.styles
+      : field === 'roles' && record.kind === 'scheme'
+        ? record.roles
+        : {};
+  const it = map[key];
+  return it ? value(it) : [];
+}
+
+/** Puts one token in the place of others, wherever they are named; the others go. */
+export function replaceTokens(site: Site, gone: readonly Id[], by: Id): Result<Edit[]> {
+  const { token: tokens } = site.kinds;
+  const keep = tokens.get(by);
+  const going = gone.filter(id => id !== by).flatMap(id => tokens.get(id) ?? []);
+  if (!keep) return fail({ code: 'gone', message: 'The replacement is no longer there.', record: by });
+  const odd = going.find(it => it.type !== keep.type);
+  if (odd)
+    return fail({
+      code: 'wrong-type',
+      message: `${odd.name} and ${keep.name} are not of one type.`,
+      record: odd.id,
+      found: odd.type,
+      expected: keep.type,
+    });
+  const set = new Set(going.map(it => it.id));
+  const other = (id: Id) => (set.has(id) ? by : id);
+  // A replacement that follows what goes is let go first: it keeps the value it has now.
+  const end = literalOf(tokens, NO_REBINDS, keep.value);
+  const freed: Edit[] =
+    end && closure(tokens, set).has(by) ? [{ op: 'set', id: by, path: ['value'], value: end }] : [];
+  const done = new Set<string>();
+  const edits = going.flatMap(({ id }) =>
+    mentionsOf(site, id).flatMap(({ from, path }): Edit[] => {
+      const record = getRecord(site, from);
+      const key = `${from} ${path}`;
+      if (!record || set.has(from) || done.has(key) || (from === by && freed.length > 0)) return [];
+      done.add(key);
+      return renamed(record, path, other);
+    }),
+  );
+  return ok([...freed, ...edits, ...going.map(({ id }): Edit => ({ op: 'remove', id }))]);
+}
+
+/** Takes a token away; one that is in use needs another in its place. */
+export function removeToken(site: Site, id: Id, replacement: Id | null): Result<Edit[]> {
+  if (replacement !== null) return replaceTokens(site, [id], replacement);
+  const users = usersOf(site, id);
+  return users.length === 0
+    ? ok([{ op: 'remove', id }])
+    : fail({
+        code: 'in-use',
+        message: `It is used ${users.length} time${users.length > 1 ? 's' : ''}. Choose what takes its place.`,
+        record: id,
+        found: users[0] ?? id,
+        expected: 'a replacement',
+      });
+}
+
+/** A row of `count` swatches that follow one; where it stands in the ramp itself, none is made. */
+export function addRamp(site: Site, id: Id, count: number): Result<MadeTokens> {
+  const token = site.kinds.token.get(id);
+  const end = token && literalOf(site.kinds.token, NO_REBINDS, token.value);
+  if (token?.type !== 'color' || end?.type !== 'color')
+    return fail({ code: 'gone', message: 'That swatch is no longer there.', record: id });
+  const group = freeGroup(site, `${token.name} ramp`);
+  const orders = keysBetween(lastKey(site.kinds.token), null, count);
+  const records = Array.from(
+    { length: count },
+    (_, i): TokenRecord => ({
+      id: newId('t'),
+      kind: 'token',
+      type: 'color',
+      name: `${token.name} ${i + 1}`.slice(0, 80),
+      group,
+      order: orders[i] ?? 'V',
+      value: { type: 'derived', derivation: { op: 'ramp', from: [id], by: [i + 1, count] } },
+    }),
+  );
+  return ok({ ids: records.map(it => it.id), edits: records.map(record => ({ op: 'put', record })) });
+}
+
+const freeGroup = (site: Site, wanted: string): string =>
+  uniqueName(
+    wanted.slice(0, 70),
+    new Set(Array.from(site.kinds.token.values(), it => it.group.toLowerCase())),
+  );
+
+/** Swatches from a pasted list; one that follows another of the list goes on following it. */
+export function addPasted(site: Site, pasted: PastedSwatches, group: string): MadeTokens {
+  const ids = pasted.swatches.map(() => newId('t'));
+  const orders = keysBetween(lastKey(site.kinds.token), null, ids.length);
+  const taken = namesTaken(siblings(site, { type: 'color', group }));
+  const edits = pasted.swatches.map(({ name, color, follows }, i): Edit => {
+    const target = follows === null ? undefined : ids[follows];
+    const record: TokenRecord = {
+      id: ids[i] ?? newId('t'),
+      kind: 'token',
+      type: 'color',
+      name: uniqueName(name, taken),
+      group,
+      order: orders[i] ?? 'V',
+      value: target === undefined ? { type: 'color', value: color } : { type: 'token', token: target },
+    };
+    return { op: 'put', record };
+  });
+  return { ids, edits };
+}
+
+export interface Imported extends MadeTokens {
+  added: number;
+  /** Tokens that were there under the same path and took the value of the file. */
+  altered: number;
+}
+
+/** Takes over the tokens of a file. One that has the path of a token of the guide gives it its value; others are added. */
+export function importTokens(site: Site, read: ReadTokens): Imported {
+  const { token: tokens } = site.kinds;
+  const incoming = new Map(read.tokens.map(it => [it.id, it]));
+  const known = new Map<Id, Id>();
+  for (const it of read.tokens) {
+    const there = tokenAt(tokens, tokenPath(incoming, it.id));
+    if (there?.type === it.type) known.set(it.id, there.id);
+  }
+  const other = (id: Id) => known.get(id) ?? id;
+  const orders = keysBetween(lastKey(tokens), null, read.tokens.length);
+  let added = 0;
+  let altered = 0;
+  const puts: Edit[] = [];
+  const sets: Edit[] = [];
+  const ids: Id[] = [];
+  for (const [i, it] of read.tokens.entries()) {
+    const there = tokens.get(known.get(it.id) ?? '');
+    const value = withTokens(it.value, other);
+    if (!there) {
+      added++;
+      puts.push({ op: 'put', record: { ...it, value, order: orders[i] ?? it.order } });
+      ids.push(it.id);
+    } else if (JSON.stringify(there.value) !== JSON.stringify(value)) {
+      altered++;
+      sets.push({ op: 'set', id: there.id, path: ['value'], value });
+      ids.push(there.id);
+    }
+  }
+  const last = [...site.kinds.textStyle.values()].sort(byOrder).at(-1)?.order ?? null;
+  const keys = keysBetween(last, null, read.textStyles.length);
+  const styles = read.textStyles.map(
+    (record, i): Edit => ({
+      op: 'put',
+      record: {
+        ...record,
+        order: keys[i] ?? record.order,
+        styles: Object.fromEntries(
+          Object.entries(record.styles).map(([slot, value]) => [slot, withTokens(value, other)]),
+        ),
+      },
+    }),
+  );
+  return { added, altered, ids, edits: [...puts, ...sets, ...styles] };
+}
+
+export interface NearPair {
+  a: Id;
+  b: Id;
+  /** CIEDE2000. */
+  distance: number;
+}
+
+/** Swatches that can hardly be told apart: CIEDE2000 below 2 and the same alpha. The nearest first. */
+export function nearSwatches({ kinds: { token: tokens } }: Site, below = 2): NearPair[] {
+  const swatches = [...tokens.values()].sort(byOrder).flatMap(({ id, value, type }) => {
+    const end = type === 'color' ? literalOf(tokens, NO_REBINDS, value) : null;
+    // An alias is the same colour by intention.
+    return end?.type === 'color' && value.type !== 'token'
+      ? [{ id, lab: labOf(end.value), alpha: end.value.alpha }]
+      : [];
+  });
+  const pairs: NearPair[] = [];
+  for (const [i, a] of swatches.entries())
+    for (const b of swatches.slice(i + 1)) {
+      if (a.alpha !== b.alpha) continue;
+      const apart = ciede2000(a.lab, b.lab);
+      if (apart < below) pairs.push({ a: a.id, b: b.id, distance: apart });
+    }
+  return pairs.sort((x, y) => x.distance - y.distance);
+}

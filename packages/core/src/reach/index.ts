@@ -1,0 +1,1 @@
+export { type Mention, mentionsOf, referencesIn, usersOf } from './mentions.ts';

@@ -1,0 +1,316 @@
+import { fail, ok, type Problem, type Result } from '../../result/index.ts';
+import { newId } from '../../site/id.ts';
+import { keysBetween } from '../../site/order.ts';
+import type { Id, TextStyleRecord, TokenRecord } from '../../site/records.ts';
+import type { TokenType, Value } from '../../values/index.ts';
+import { tokenTypeOf } from '../../values/index.ts';
+import type { Tokens } from '../graph.ts';
+import { isCircular } from '../graph.ts';
+import { ROOT_OF_TYPE } from '../names.ts';
+import { parseTokenValue } from '../text.ts';
+import { lineAndColumn, locate } from './locate.ts';
+import { BadToken, extended, isNode, isToken, type Node, nodeAt, stepsOf } from './tree.ts';
+import { LEFT_OUT, READERS } from './values.ts';
+import { OURS } from './write.ts';
+
+export interface ReadTokens {
+  tokens: readonly TokenRecord[];
+  textStyles: readonly TextStyleRecord[];
+  /** What the guide has no place for, with the reason. */
+  left: readonly { path: string; reason: string }[];
+}
+
+interface Found {
+  path: readonly string[];
+  /** As in the format; null until the token that it refers to is known. */
+  type: string | null;
+  written: Node;
+  id: Id;
+}
+
+const TYPE_OF: Readonly<Record<string, TokenType>> = {
+  color: 'color',
+  dimension: 'dimension',
+  number: 'number',
+  fontWeight: 'number',
+  duration: 'duration',
+  cubicBezier: 'cubicBezier',
+  fontFamily: 'fontFamily',
+  shadow: 'shadow',
+};
+
+const isLeftOut = (type: string) => LEFT_OUT.some(it => it === type);
+
+/** `hull-deep` → `Hull deep`. */
+const titled = (step: string): string => {
+  const words = step.replace(/[-_]+/g, ' ').trim();
+  return words.charAt(0).toUpperCase() + words.slice(1);
+};
+
+const textOf = (it: unknown): string => (typeof it === 'string' ? it : '');
+
+/** Group and name of a token at a path; our own first step, which says the type, is left out. */
+function named(path: readonly string[], type: TokenType): { group: string; name: string } {
+  const steps = path.at(-1) === '$root' ? path.slice(0, -1) : path;
+  const inner = steps.length > 2 && steps[0] === ROOT_OF_TYPE[type] ? steps.slice(1) : steps;
+  const group = inner.slice(0, -1).map(titled).join(' ').slice(0, 80);
+  return { group: group || 'Imported', name: titled(inner.at(-1) ?? '').slice(0, 80) || 'Unnamed' };
+}
+
+/** All tokens of a file, groups walked, types inherited (section 6.3). */
+function collect(root: Node): Found[] {
+  const found: Found[] = [];
+  const visit = (node: Node, path: readonly string[], inherited: string | null) => {
+    const group = extended(root, node, path);
+    const type = typeof group.$type === 'string' ? group.$type : inherited;
+    for (const [key, inner] of Object.entries(group)) {
+      if (key.startsWith('$') && key !== '$root') continue;
+      const at = [...path, key];
+      if (!isNode(inner)) throw new BadToken(at, `${key} is neither a token nor a group.`, 'an object');
+      if (/[{}.]/.test(key)) throw new BadToken(at, `A name holds no brackets or dots: ${key}.`);
+      if (!isToken(inner)) visit(inner, at, type);
+      else if (inner.$type !== undefined && typeof inner.$type !== 'string')
+        throw new BadToken([...at, '$type'], 'A type is a word.');
+      else found.push({ path: at, type: textOf(inner.$type) || type, written: inner, id: newId('t') });
+    }
+  };
+  visit(root, [], null);
+  return found;
+}
+
+class Reader {
+  private readonly byPath = new Map<string, Found>();
+  readonly left: { path: string; reason: string }[] = [];
+
+  constructor(
+    private readonly root: Node,
+    private readonly found: readonly Found[],
+  ) {
+    for (const it of found) this.byPath.set(it.path.join('.'), it);
+  }
+
+  /** The whole `$value`, a reference given by `$ref` beside it being the same as an alias. */
+  private valueOf({ written }: Found): unknown {
+    return Object.hasOwn(written, '$value') ? written.$value : { $ref: written.$ref };
+  }
+
+  /** Steps of the token that a value refers to as a whole; null for what is no such reference. */
+  private target(it: unknown): string[] | null {
+    const steps = stepsOf(isNode(it) && typeof it.$ref === 'string' ? it.$ref : it);
+    if (!steps) return null;
+    return steps.at(-1) === '$value' ? steps.slice(0, -1) : steps;
+  }
+
+  private tokenAt(steps: readonly string[], path: readonly string[]): Found {
+    const it = this.byPath.get(steps.join('.')) ?? this.byPath.get([...steps, '$root'].join('.'));
+    if (it) return it;
+    const name = steps.join('.');
+    const near = [...this.byPath.keys()].find(known => known.toLowerCase() === name.toLowerCase());
+    throw new BadToken(
+      path,
+      `There is no token ${name}.${near ? ` Did you mean ${near}?` : ''}`,
+      'a token of this file',
+    );
+  }
+
+  /** Own type, else that of what it refers to, else what the groups say (section 8). */
+  typeOf(it: Found, passed: readonly Found[] = []): string {
+    if (passed.includes(it)) throw new BadToken(it.path, 'This token refers to itself.');
+    const steps = textOf(it.written.$type) ? null : this.target(this.valueOf(it));
+    const type = steps ? this.typeOf(this.tokenAt(steps, it.path), [...passed, it]) : it.type;
+    if (type === null)
+      throw new BadToken(it.path, 'This token has no $type, and no group says one.', 'a $type');
+    return type;
+  }
+
+  /** References inside a value by JSON Pointer, to a part of another value, replaced by what they point at. */
+  private plain(it: unknown, path: readonly string[], depth = 0): unknown {
+    if (depth > 32) throw new BadToken(path, 'These references run in a circle.');
+    if (Array.isArray(it)) return it.map((inner, i) => this.plain(inner, [...path, String(i)], depth));
+    if (!isNode(it)) return it;
+    const steps = typeof it.$ref === 'string' ? stepsOf(it.$ref) : null;
+    if (!steps)
+      return Object.fromEntries(
+        Object.entries(it).map(([key, inner]) => [key, this.plain(inner, [...path, key], depth)]),
+      );
+    const target = nodeAt(this.root, steps);
+    if (target === undefined) throw new BadToken(path, `There is nothing at ${textOf(it.$ref)}.`);
+    if (isNode(target) && isToken(target)) return `{${steps.join('.')}}`;
+    return this.plain(target, path, depth + 1);
+  }
+
+  /** A token named by a part of a value; null where the part is no reference. */
+  private readonly reference = (it: unknown, path: readonly string[]): Value | null => {
+    const steps = this.target(it);
+    return steps && { type: 'token', token: this.tokenAt(steps, path).id };
+  };
+
+  private refer(it: Found, type: string, at: readonly string[]): Value | null {
+    const whole = this.target(this.valueOf(it));
+    const pointed = whole && nodeAt(this.root, whole);
+    if (
+      !whole ||
+      (pointed !== undefined && !(isNode(pointed) && (isToken(pointed) || isNode(pointed.$root))))
+    )
+      return null;
+    const target = this.tokenAt(whole, at);
+    const found = this.typeOf(target);
+    if (TYPE_OF[found] !== TYPE_OF[type])
+      throw new BadToken(at, `${whole.join('.')} is a ${found}, not a ${type}.`, `a ${type}`);
+    return { type: 'token', token: target.id };
+  }
+
+  value(it: Found, type: string): Value {
+    const at = [...it.path, '$value'];
+    const alias = this.refer(it, type, at);
+    if (alias) return alias;
+    const read = READERS[type];
+    if (!read)
+      throw new BadToken([...it.path, '$type'], `There is no type ${type}.`, Object.keys(READERS).join(', '));
+    return read(this.plain(this.valueOf(it), at), at, this.reference);
+  }
+
+  /** A `typography` token as slots of a text style (section 9.7). */
+  typography(it: Found): TextStyleRecord['styles'] {
+    const at = [...it.path, '$value'];
+    const written = this.plain(this.valueOf(it), at);
+    if (!isNode(written)) throw new BadToken(at, 'Typography is an object.');
+    const styles: Record<string, Value> = {};
+    for (const [key, type] of [
+      ['fontFamily', 'fontFamily'],
+      ['fontSize', 'dimension'],
+      ['fontWeight', 'fontWeight'],
+      ['letterSpacing', 'dimension'],
+      ['lineHeight', 'number'],
+    ] as const)
+      if (written[key] !== undefined) {
+        const value = this.reference(written[key], [...at, key]);
+        styles[`/${key}`] = value ?? (READERS[type] ?? never)(written[key], [...at, key], this.reference);
+      }
+    return styles;
+  }
+
+  get all(): readonly Found[] {
+    return this.found;
+  }
+}
+
+const never = (): never => {
+  throw new Error('a type without a reader');
+};
+
+/** What we wrote beside a value that the format has no words for: how it is derived, or how it grows. */
+const keptIn = ({ written }: Found): string | null => {
+  const ours = isNode(written.$extensions) ? written.$extensions[OURS] : undefined;
+  return isNode(ours) ? textOf(ours.derived) || textOf(ours.fluid) || null : null;
+};
+
+function place(text: string, path: readonly string[]): string {
+  for (let depth = path.length; depth >= 0; depth--) {
+    const at = locate(text, path.slice(0, depth));
+    if (at) return ` (line ${at.line}, column ${at.column})`;
+  }
+  return '';
+}
+
+const problemOf = (text: string, { path, message, expected }: BadToken): Problem => ({
+  code: 'bad-token',
+  message: `${path.length > 0 ? `${path.join('.')}: ` : ''}${message}${place(text, path)}`,
+  path: path.join('.'),
+  ...(expected !== undefined && { expected }),
+});
+
+function parseJson(text: string): Result<unknown> {
+  try {
+    return ok(JSON.parse(text));
+  } catch (error) {
+    if (!(error instanceof SyntaxError)) throw error;
+    const offset = /position (\d+)/.exec(error.message)?.[1];
+    const at = lineAndColumn(text, offset === undefined ? text.length : Number(offset));
+    return fail({
+      code: 'bad-json',
+      message: `This is not JSON: line ${at.line}, column ${at.column}.`,
+      found: text.slice(Math.max(0, Number(offset ?? text.length) - 10), Number(offset ?? text.length) + 10),
+    });
+  }
+}
+
+/**
+ * Reads a file of Design Tokens Format Module 2025.10 (groups, `$type` inherited, `$extends`, `$root`, aliases in curly
+ * brackets and by JSON Pointer). Answers with new tokens in the order of the file, or with the first thing wrong and its
+ * line and column; then nothing of it is taken.
+ */
+export function readDesignTokens(text: string): Result<ReadTokens> {
+  const json = parseJson(text);
+  if (!json.ok) return json;
+  const root = json.value;
+  if (!isNode(root))
+    return fail({
+      code: 'bad-token',
+      message: 'A token file is a JSON object.',
+      expected: 'groups and tokens',
+    });
+  try {
+    return ok(records(root));
+  } catch (error) {
+    if (error instanceof BadToken) return fail(problemOf(text, error));
+    throw error;
+  }
+}
+
+function records(root: Node): ReadTokens {
+  const reader = new Reader(root, collect(root));
+  const orders = keysBetween(null, null, reader.all.length);
+  const tokens = new Map<Id, TokenRecord>();
+  const textStyles: TextStyleRecord[] = [];
+  const left: { path: string; reason: string }[] = [];
+  const kept: [TokenRecord, string][] = [];
+  for (const [i, it] of reader.all.entries()) {
+    const type = reader.typeOf(it);
+    const order = orders[i] ?? 'V';
+    const path = it.path.join('.');
+    if (isLeftOut(type)) {
+      left.push({ path, reason: `A guide has no tokens of type ${type}.` });
+      continue;
+    }
+    if (type === 'typography') {
+      const { name } = named(it.path, 'color');
+      textStyles.push({ id: it.id, kind: 'textStyle', name, order, styles: reader.typography(it) });
+      continue;
+    }
+    const value = reader.value(it, type);
+    const own = TYPE_OF[type] ?? (value.type === 'token' ? null : tokenTypeOf(literal(value)));
+    if (!own) throw new BadToken(it.path, `There is no type ${type}.`);
+    const record: TokenRecord = {
+      id: it.id,
+      kind: 'token',
+      type: own,
+      ...named(it.path, own),
+      order,
+      value,
+    };
+    tokens.set(it.id, record);
+    const ours = keptIn(it);
+    if (ours !== null) kept.push([record, ours]);
+  }
+  const circle = [...tokens.keys()].find(id => isCircular(it => tokens.get(it)?.value ?? null, id));
+  if (circle !== undefined)
+    throw new BadToken(reader.all.find(it => it.id === circle)?.path ?? [], 'This token refers to itself.');
+  return { tokens: withKept(tokens, kept), textStyles, left };
+}
+
+const literal = (value: Value) =>
+  value.type === 'role' || value.type === 'textStyle' || value.type === 'derived' || value.type === 'token'
+    ? 'keyword'
+    : value.type;
+
+/** Puts back derivations and growing sizes that we wrote ourselves, where what they name is in the file too. */
+function withKept(tokens: Map<Id, TokenRecord>, kept: readonly [TokenRecord, string][]): TokenRecord[] {
+  const names: Tokens = new Map(tokens);
+  for (const [record, text] of kept) {
+    const value = parseTokenValue(text, record.type, names);
+    if (value.ok) tokens.set(record.id, { ...record, value: value.value });
+  }
+  const broken = [...tokens.keys()].some(id => isCircular(it => tokens.get(it)?.value ?? null, id));
+  return [...(broken ? names : tokens).values()];
+}

@@ -1,0 +1,67 @@
+/** Any JSON object of a token file: a group, a token, or part of a value. */
+export type Node = Readonly<Record<string, unknown>>;
+export const isNode = (it: unknown): it is Node =>
+  typeof it === 'object' && it !== null && !Array.isArray(it);
+/** A token is what has a `$value`; every other object is a group (Format Module 2025.10, sections 5 and 6). */
+export const isToken = (node: Node): boolean => Object.hasOwn(node, '$value') || Object.hasOwn(node, '$ref');
+
+/** Something about the file that cannot be; carries the path to it. */
+export class BadToken extends Error {
+  constructor(
+    readonly path: readonly string[],
+    message: string,
+    readonly expected?: string,
+  ) {
+    super(message);
+  }
+}
+
+const own = (node: Node, key: string): unknown => (Object.hasOwn(node, key) ? node[key] : undefined);
+
+/** Steps of `{a.b}` or of a JSON Pointer `#/a/b` (RFC 6901); null for what is no reference. */
+export function stepsOf(reference: unknown): string[] | null {
+  if (typeof reference !== 'string') return null;
+  const curly = /^\{([^{}]+)\}$/.exec(reference)?.[1];
+  if (curly !== undefined) return curly.split('.');
+  if (!reference.startsWith('#/')) return null;
+  return reference
+    .slice(2)
+    .split('/')
+    .map(step => decodeURIComponent(step).replace(/~1/g, '/').replace(/~0/g, '~'));
+}
+
+export function nodeAt(root: unknown, steps: readonly string[]): unknown {
+  let at: unknown = root;
+  for (const step of steps) {
+    if (Array.isArray(at)) at = at[Number(step)];
+    else if (isNode(at)) at = own(at, step);
+    else return undefined;
+  }
+  return at;
+}
+
+const merge = (below: Node, above: Node): Node => {
+  const both: Record<string, unknown> = { ...below };
+  for (const [key, it] of Object.entries(above)) {
+    const under = own(below, key);
+    // Whole tokens are replaced, groups are merged (section 6.4).
+    both[key] = isNode(it) && isNode(under) && !isToken(it) && !key.startsWith('$') ? merge(under, it) : it;
+  }
+  return both;
+};
+
+/** A group with what it takes over by `$extends`, which is merged below its own (section 6.4). */
+export function extended(root: Node, group: Node, path: readonly string[], open: readonly Node[] = []): Node {
+  const { $extends, ...rest } = group;
+  if ($extends === undefined) return group;
+  if (open.includes(group)) throw new BadToken(path, 'A group extends itself.');
+  const steps = stepsOf($extends);
+  const target = steps && nodeAt(root, steps);
+  if (!isNode(target) || isToken(target))
+    throw new BadToken(
+      [...path, '$extends'],
+      `There is no group ${String($extends)}.`,
+      'a group of the file',
+    );
+  return merge(extended(root, target, path, [...open, group]), rest);
+}
