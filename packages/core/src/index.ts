@@ -1,4 +1,5 @@
 export * from './cascade/index.ts';
+export * from './check/index.ts';
 export * from './color/index.ts';
 export * from './commands/index.ts';
 export * from './guide/index.ts';

@@ -41,26 +41,55 @@ const EXPECTED: Record<Kind, { put: Right; remove: Right; fields: Record<string,
   token: {
     put: 'guide',
     remove: 'guide',
-    fields: { type: 'guide', name: 'guide', group: 'guide', order: 'guide', value: 'guide' },
+    fields: { type: 'guide', name: 'guide', group: 'guide', order: 'guide', value: 'guide', note: 'guide' },
+  },
+  role: {
+    put: 'guide',
+    remove: 'guide',
+    fields: { name: 'guide', order: 'guide', fallback: 'guide', on: 'guide', note: 'guide' },
   },
   scheme: {
     put: 'guide',
     remove: 'guide',
-    fields: { name: 'guide', face: 'guide', order: 'guide', roles: 'guide' },
+    fields: { name: 'guide', face: 'guide', order: 'guide', roles: 'guide', note: 'guide' },
   },
-  textStyle: { put: 'guide', remove: 'guide', fields: { name: 'guide', order: 'guide', styles: 'guide' } },
+  textStyle: {
+    put: 'guide',
+    remove: 'guide',
+    fields: { name: 'guide', order: 'guide', styles: 'guide', note: 'guide' },
+  },
   default: { put: 'guide', remove: 'guide', fields: { element: 'guide', place: 'guide', styles: 'guide' } },
   variant: {
     put: 'guide',
     remove: 'guide',
-    fields: { element: 'guide', axis: 'guide', name: 'guide', order: 'guide', styles: 'guide' },
+    fields: {
+      element: 'guide',
+      axis: 'guide',
+      name: 'guide',
+      order: 'guide',
+      styles: 'guide',
+      note: 'guide',
+      begins: 'guide',
+    },
   },
   variantRule: {
     put: 'guide',
     remove: 'guide',
     fields: { variant: 'guide', place: 'guide', styles: 'guide' },
   },
-  preset: { put: 'guide', remove: 'guide', fields: { name: 'guide', order: 'guide', styles: 'guide' } },
+  preset: {
+    put: 'guide',
+    remove: 'guide',
+    fields: {
+      name: 'guide',
+      order: 'guide',
+      styles: 'guide',
+      note: 'guide',
+      set: 'guide',
+      includes: 'guide',
+      begins: 'guide',
+    },
+  },
   page: {
     put: 'choice',
     remove: 'choice',
@@ -126,6 +155,15 @@ function siteOfAll(): Site {
   const home = site.kinds.page.get('home');
   if (!home) throw new Error('the demo has no home');
   const edits: Edit[] = [{ op: 'put', record: { ...home, id: 'empty', path: 'empty', rebind: {} } }];
+  const role: SiteRecord = {
+    id: 'ownRole',
+    kind: 'role',
+    name: 'Own',
+    order: 'V',
+    fallback: 'text',
+    on: null,
+  };
+  edits.push({ op: 'put', record: role });
   if (!site.kinds.variantRule.has(placedId(rule)))
     edits.push({ op: 'put', record: { id: placedId(rule), ...rule, styles: {} } });
   return must(applyChange(site, { edits })).site;

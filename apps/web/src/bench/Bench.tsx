@@ -393,7 +393,7 @@ function Declarations({
         {locked ? '.' : ', or type CSS, such as padding-top: 1rem.'}
       </p>
     );
-  const read = parseDeclarations(source, site.kinds.token, propertyByCss);
+  const read = parseDeclarations(source, site.kinds.token, propertyByCss, site.kinds.role);
   if (!read.ok) return <p className="text-madder">{read.problem.message}</p>;
   return (
     <Button kind="main" onClick={() => apply(read.value)}>

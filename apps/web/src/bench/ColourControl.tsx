@@ -8,7 +8,7 @@ import {
   parsePropertyValue,
   printColor,
   printTyped,
-  ROLES,
+  rolesOf,
   roleValue,
   type Scope,
   type Site,
@@ -64,7 +64,8 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
     setOpen(false);
     onCommit(next);
   };
-  const roles = scope ? ROLES.filter(role => roleValue(site, scope.scheme, role.name)) : ROLES;
+  const all = rolesOf(site);
+  const roles = scope ? all.filter(role => roleValue(site, scope.scheme, role.name)) : all;
   if (locked) return <Chip color={color} />;
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
@@ -128,7 +129,7 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
               <TypedField
                 label="A colour of its own"
                 text={value ? printTyped(value, site.kinds.token) : ''}
-                parse={text => parsePropertyValue(text, row, site.kinds.token)}
+                parse={text => parsePropertyValue(text, row, site.kinds.token, site.kinds.role)}
                 onCommit={onCommit}
               />
               <div className="mt-2">

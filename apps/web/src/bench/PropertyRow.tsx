@@ -80,7 +80,7 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
               className="flex-1"
               text={text}
               display={short(text)}
-              parse={typed => parsePropertyValue(typed, row, site.kinds.token)}
+              parse={typed => parsePropertyValue(typed, row, site.kinds.token, site.kinds.role)}
               onCommit={set}
               onFocus={() => onBox?.(row.box ?? null)}
               onBlur={() => onBox?.(null)}

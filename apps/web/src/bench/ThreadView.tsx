@@ -7,7 +7,7 @@ import {
   parseSlot,
   printSlot,
   printTyped,
-  roleNamed,
+  roleIn,
   type Scope,
   type Site,
   type Slot,
@@ -75,7 +75,7 @@ export function ThreadView({
     if ('role' in via)
       return (
         <>
-          {link(via.scheme, nameOf(site, via.scheme))}: {roleNamed(via.role)?.label ?? via.role} ={' '}
+          {link(via.scheme, nameOf(site, via.scheme))}: {roleIn(site, via.role)?.label ?? via.role} ={' '}
           <code>{typed(via.value)}</code>
         </>
       );

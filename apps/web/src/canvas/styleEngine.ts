@@ -11,6 +11,7 @@ import {
   ownRules,
   type PageRecord,
   type PrintMode,
+  presetsAround,
   programSources,
   rebindBlocks,
   rootBlock,
@@ -112,10 +113,13 @@ export class StyleEngine {
         case 'scheme':
           this.blocks.set(schemeBlock(site, id));
           break;
+        case 'preset':
+          for (const around of presetsAround(site, id)) this.setGuide(site, around);
+          derived ||= derives(record.styles);
+          break;
         case 'default':
         case 'variant':
         case 'variantRule':
-        case 'preset':
           this.setGuide(site, id);
           derived ||= derives(record.styles);
           break;

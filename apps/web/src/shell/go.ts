@@ -19,6 +19,8 @@ export function placeOf(site: Site, siteId: Id, id: Id, openPage?: Id): string |
       return `${guide}?token=${id}`;
     case 'scheme':
       return `${guide}?scheme=${id}`;
+    case 'role':
+      return `${guide}?role=${id}`;
     case 'textStyle':
       return `${guide}?style=${id}`;
     case 'default':

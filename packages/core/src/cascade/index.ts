@@ -30,6 +30,7 @@ export {
   type Hidden,
   keptElsewhere,
   literalContext,
+  outside,
   roleValue,
   type Thread,
   threadOf,

@@ -25,11 +25,21 @@ export type Contributions = ReadonlyMap<PropertyName, readonly Contribution[]>;
 export function contributionsTo(site: Site, scope: Scope, part: string): Contributions {
   const kind = partOf(scope.element, part)?.kind;
   const found = new Map<PropertyName, Contribution[]>();
-  for (const { origin, record, rank, on, byKind, styles } of sourcesOf(site, scope)) {
+  for (const { origin, record, rank, on, byKind, styles, from } of sourcesOf(site, scope)) {
     for (const setting of expand(site, styles)) {
       if (setting.part !== (byKind ? kind : part)) continue;
       const { state, width, property, value, slot, textStyle } = setting;
-      const entry = { origin, record, rank, on, state, width, value, slot, textStyle };
+      const entry = {
+        origin,
+        record: from?.get(slot) ?? record,
+        rank,
+        on,
+        state,
+        width,
+        value,
+        slot,
+        textStyle,
+      };
       const list = found.get(property);
       if (list) list.push(entry);
       else found.set(property, [entry]);

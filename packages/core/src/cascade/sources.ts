@@ -1,9 +1,11 @@
+import { presetStyles } from '../guide/presetStyles.ts';
 import { groupBy } from '../lists/index.ts';
 import {
   byOrder,
   type DefaultRecord,
   type Id,
   type Site,
+  type Slot,
   type Styles,
   type VariantRuleRecord,
 } from '../site/index.ts';
@@ -26,6 +28,8 @@ export interface Source {
   record: Id | null;
   rank: OriginRank;
   styles: Styles;
+  /** The record that says a slot, where it is one within this one. */
+  from?: ReadonlyMap<Slot, Id>;
   /** True where the parts of its slots are kinds of part. */
   byKind: boolean;
   /** Class under which its rules are printed; the part is added. */
@@ -116,16 +120,18 @@ export function sourcesOf(site: Site, scope: Scope): Source[] {
       .sort(byOrder);
     for (const [position, { preset: id, on }] of worn.entries()) {
       const preset = site.kinds.preset.get(id);
-      if (preset)
-        found.push({
-          origin: 'preset',
-          record: id,
-          rank: presetRank(position),
-          styles: preset.styles,
-          byKind: true,
-          className: `p-${id}-${position}`,
-          on,
-        });
+      if (!preset) continue;
+      const { styles, from } = presetStyles(site, id);
+      found.push({
+        origin: 'preset',
+        record: id,
+        rank: presetRank(position),
+        styles,
+        from,
+        byKind: true,
+        className: `p-${id}-${position}`,
+        on,
+      });
     }
     if (Object.keys(node.styles).length > 0)
       found.push({

@@ -87,7 +87,7 @@ interface Spot {
 }
 
 /** Where a part inherits from: the part around it, in the state it is in then. */
-function outside({ scope, part, state }: Spot): Spot | null {
+export function outside({ scope, part, state }: Spot): Spot | null {
   const inside = partOf(scope.element, part)?.inside;
   if (inside !== undefined) {
     const same = hostOf(scope.element, inside) === hostOf(scope.element, part);
@@ -120,7 +120,7 @@ export function literalContext(site: Site, scope: Scope, viewportUnit = '1vw'): 
 /** What a scheme binds a role to, fallbacks followed; the role at which it was found. */
 export function roleValue(site: Site, scheme: Id, name: string): { role: string; value: Value } | null {
   const roles = site.kinds.scheme.get(scheme)?.roles ?? {};
-  for (const role of roleChain(name)) {
+  for (const role of roleChain(site, name)) {
     const value = Object.hasOwn(roles, role) ? roles[role] : undefined;
     if (value) return { role, value };
   }

@@ -1,3 +1,4 @@
+export { atLightness } from './atLightness.ts';
 export { ciede2000, distance, labOf } from './ciede2000.ts';
 export type { Color, ColorSpaceId, Triple } from './color.ts';
 export { colorName } from './colorName.ts';

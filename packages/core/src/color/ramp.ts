@@ -1,6 +1,6 @@
+import { atLightness } from './atLightness.ts';
 import type { Color } from './color.ts';
 import { convert } from './convert.ts';
-import { maxChroma } from './gamut.ts';
 
 /** OKLCH lightness of the two ends of a ramp: a ground that is almost white, an ink that is almost black. */
 const LIGHTEST = 0.97;
@@ -19,7 +19,7 @@ export interface Ramp {
  * `count` is a whole number of at least 2.
  */
 export function ramp(color: Color, count: number): Ramp {
-  const [l, chroma, hue] = convert(color, 'oklch').coords;
+  const [l] = convert(color, 'oklch').coords;
   const last = count - 1;
   const light = Math.max(LIGHTEST, l);
   const dark = Math.min(DARKEST, l);
@@ -27,9 +27,7 @@ export function ramp(color: Color, count: number): Ramp {
   const colors = Array.from({ length: count }, (_, i): Color => {
     if (i === own) return color;
     const lightness = i < own ? light + ((l - light) * i) / own : l + ((dark - l) * (i - own)) / (last - own);
-    // A hair below the edge, so that rounding does not leave the gamut.
-    const c = Math.min(chroma, maxChroma(lightness, hue) * 0.995);
-    return { space: 'oklch', coords: [lightness, c, hue], alpha: color.alpha };
+    return atLightness(color, lightness);
   });
   return { colors, own };
 }

@@ -1,4 +1,5 @@
 export * from './presets.ts';
+export * from './schemes.ts';
 export * from './structure.ts';
 export * from './styles.ts';
 export * from './tokens.ts';

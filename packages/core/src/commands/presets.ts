@@ -1,5 +1,8 @@
+import { includedIn, presetStyles, presetsWithin } from '../guide/index.ts';
+import { namesTaken, uniqueName } from '../lists/index.ts';
+import { usersOf } from '../reach/mentions.ts';
 import { elementOfNode } from '../render/sources.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import { fail, ok, type Problem, type Result } from '../result/index.ts';
 import {
   byOrder,
   type Edit,
@@ -10,13 +13,16 @@ import {
   keysBetween,
   MAX_PRESETS_WORN,
   newId,
+  type PresetRecord,
   parseSlot,
   printSlot,
   type Site,
+  type Slot,
   type Styles,
   type Wear,
 } from '../site/index.ts';
-import { partOf } from '../widgets/index.ts';
+import type { Value } from '../values/index.ts';
+import { partNames, partOf, statesOf } from '../widgets/index.ts';
 
 const wornBy = (wears: Readonly<Record<Id, Wear>>) =>
   Object.entries(wears)
@@ -29,6 +35,68 @@ const lastOrder = (items: Iterable<{ order: string }>) => {
   return last;
 };
 
+const tooMany = (node: Id): Problem => ({
+  code: 'too-many',
+  message: `It wears ${MAX_PRESETS_WORN} presets already. Take one off first.`,
+  record: node,
+});
+
+/** An empty preset, last in the list. */
+export function addPreset(site: Site, name: string): { edits: Edit[]; id: Id } {
+  const id = newId('p');
+  const record: PresetRecord = {
+    id,
+    kind: 'preset',
+    name: uniqueName(name, namesTaken(site.kinds.preset.values())),
+    order: keyBetween(lastOrder(site.kinds.preset.values()), null),
+    styles: {},
+  };
+  return { id, edits: [{ op: 'put', record }] };
+}
+
+export function duplicatePreset(site: Site, id: Id): Result<{ edits: Edit[]; id: Id }> {
+  const preset = site.kinds.preset.get(id);
+  if (!preset) return fail({ code: 'gone', message: 'That preset is no longer there.', record: id });
+  const list = [...site.kinds.preset.values()].sort(byOrder);
+  const next = list[list.indexOf(preset) + 1];
+  const made = newId('p');
+  const { begins: _, ...rest } = preset;
+  const record: PresetRecord = {
+    ...rest,
+    id: made,
+    name: uniqueName(preset.name, namesTaken(site.kinds.preset.values())),
+    order: keyBetween(preset.order, next && next.order > preset.order ? next.order : null),
+  };
+  return ok({ id: made, edits: [{ op: 'put', record }] });
+}
+
+/** Puts one preset within another, above those that are in it already. */
+export function includePreset(site: Site, id: Id, inner: Id): Result<Edit[]> {
+  const preset = site.kinds.preset.get(id);
+  if (!preset || !site.kinds.preset.has(inner))
+    return fail({ code: 'gone', message: 'That preset is no longer there.', record: id });
+  if (presetsWithin(site, inner).includes(id))
+    return fail({
+      code: 'circular',
+      message: 'A preset cannot hold itself.',
+      record: id,
+      path: 'includes',
+      found: inner,
+      expected: 'a preset that does not hold this one',
+    });
+  if (includedIn(preset).includes(inner))
+    return fail({ code: 'there', message: 'It holds that preset already.', record: id });
+  const value = { preset: inner, order: keyBetween(lastOrder(Object.values(preset.includes ?? {})), null) };
+  return ok([{ op: 'set', id, path: ['includes', newId('i')], value }]);
+}
+
+export function excludePreset(site: Site, id: Id, inner: Id): Edit[] {
+  const includes = site.kinds.preset.get(id)?.includes ?? {};
+  return Object.entries(includes).flatMap(([key, it]): Edit[] =>
+    it.preset === inner ? [{ op: 'unset', id, path: ['includes', key] }] : [],
+  );
+}
+
 /** A preset from what a node sets itself: the node wears it from then on, and sets those values no longer. */
 export function makePreset(site: Site, nodeId: Id, name: string): Result<{ edits: Edit[]; preset: Id }> {
   const node = getRecord(site, nodeId);
@@ -39,12 +107,7 @@ export function makePreset(site: Site, nodeId: Id, name: string): Result<{ edits
       message: 'Nothing is set here yet. Set a value, then make a preset of it.',
       record: nodeId,
     });
-  if (Object.keys(node.wears).length >= MAX_PRESETS_WORN)
-    return fail({
-      code: 'too-many',
-      message: `It wears ${MAX_PRESETS_WORN} presets already. Take one off first.`,
-      record: nodeId,
-    });
+  if (Object.keys(node.wears).length >= MAX_PRESETS_WORN) return fail(tooMany(nodeId));
   const element = elementOfNode(node);
   const styles: Record<string, Styles[string]> = {};
   for (const [slot, value] of Object.entries(node.styles)) {
@@ -72,14 +135,15 @@ export function wearPreset(site: Site, nodeId: Id, preset: Id): Result<Edit[]> {
   const worn = Object.values(node.wears);
   if (worn.some(wear => wear.preset === preset))
     return fail({ code: 'worn', message: 'It wears that preset already.', record: nodeId });
-  if (worn.length >= MAX_PRESETS_WORN)
-    return fail({
-      code: 'too-many',
-      message: `It wears ${MAX_PRESETS_WORN} presets already. Take one off first.`,
-      record: nodeId,
-    });
+  const full = worn.length >= MAX_PRESETS_WORN;
+  if (full) return fail(tooMany(nodeId));
   const value: Wear = { preset, order: keyBetween(lastOrder(worn), null), on: true };
-  return ok([{ op: 'set', id: nodeId, path: ['wears', newId('w')], value }]);
+  const set = site.kinds.preset.get(preset)?.set;
+  // Of presets that exclude each other, the one put on takes off the others.
+  const off = Object.entries(node.wears).flatMap(([id, wear]) =>
+    set !== undefined && site.kinds.preset.get(wear.preset)?.set === set ? takeOff(nodeId, id) : [],
+  );
+  return ok([...off, { op: 'set', id: nodeId, path: ['wears', newId('w')], value }]);
 }
 
 export const takeOff = (node: Id, wear: Id): Edit[] => [{ op: 'unset', id: node, path: ['wears', wear] }];
@@ -111,16 +175,106 @@ export function moveWear(site: Site, nodeId: Id, wear: Id, by: -1 | 1): Edit[] {
 
 /** Where a preset is worn. */
 export const wearersOf = (site: Site, preset: Id): Id[] =>
-  [...site.kinds.section.values(), ...site.kinds.widget.values()]
-    .filter(({ wears }) => Object.values(wears).some(wear => wear.preset === preset))
+  usersOf(site, preset).filter(id => isNode(getRecord(site, id)));
+
+/** Puts the values of one worn preset on the node itself, where nothing later sets them, and takes the preset off. */
+export function letGo(site: Site, nodeId: Id, wearId: Id): Edit[] {
+  const node = getRecord(site, nodeId);
+  if (!isNode(node)) return [];
+  const list = wornBy(node.wears);
+  const at = list.findIndex(it => it.id === wearId);
+  const worn = list[at];
+  if (!worn) return [];
+  if (!worn.on) return takeOff(nodeId, wearId);
+  const later = list.slice(at + 1).filter(it => it.on);
+  const hidden = (slot: Slot) => later.some(it => Object.hasOwn(presetStyles(site, it.preset).styles, slot));
+  const element = elementOfNode(node);
+  const styles: Record<Slot, Value> = {};
+  for (const [slot, value] of Object.entries(presetStyles(site, worn.preset).styles)) {
+    const parts = parseSlot(slot);
+    if (!parts || hidden(slot)) continue;
+    for (const part of partNames(element)) {
+      if (partOf(element, part)?.kind !== parts.part) continue;
+      if (parts.state !== 'rest' && !statesOf(element, part).includes(parts.state)) continue;
+      styles[printSlot({ ...parts, part })] = value;
+    }
+  }
+  return [
+    ...takeOff(nodeId, wearId),
+    { op: 'set', id: nodeId, path: ['styles'], value: { ...styles, ...node.styles } },
+  ];
+}
+
+/** What becomes of those who wear a preset that goes. */
+export type Farewell = { type: 'takeOff' } | { type: 'letGo' } | { type: 'replace'; by: Id };
+
+/** Takes a preset away, with every mention of it. */
+export function removePreset(site: Site, preset: Id, farewell: Farewell = { type: 'takeOff' }): Edit[] {
+  const by = farewell.type === 'replace' ? farewell.by : null;
+  const nodes = wearersOf(site, preset).flatMap((id): Edit[] => {
+    const node = getRecord(site, id);
+    const list = isNode(node) ? wornBy(node.wears) : [];
+    return list
+      .filter(wear => wear.preset === preset)
+      .flatMap((wear): Edit[] => {
+        if (farewell.type === 'letGo') return letGo(site, id, wear.id);
+        if (by === null || list.some(it => it.preset === by)) return takeOff(id, wear.id);
+        const value: Wear = { preset: by, order: wear.order, on: wear.on };
+        return [{ op: 'set', id, path: ['wears', wear.id], value }];
+      });
+  });
+  const holders = [...site.kinds.preset.values()].flatMap((it): Edit[] => {
+    if (!includedIn(it).includes(preset)) return [];
+    const out = excludePreset(site, it.id, preset);
+    if (farewell.type === 'letGo') {
+      const within = presetStyles(site, preset).styles;
+      const said = presetStyles(site, it.id).styles;
+      const kept = Object.fromEntries(Object.entries(within).filter(([slot, value]) => said[slot] === value));
+      return [...out, { op: 'set', id: it.id, path: ['styles'], value: { ...kept, ...it.styles } }];
+    }
+    if (by === null || it.id === by || includedIn(it).includes(by)) return out;
+    const [key, included] = Object.entries(it.includes ?? {}).find(([, one]) => one.preset === preset) ?? [];
+    return key && included && !presetsWithin(site, by).includes(it.id)
+      ? [{ op: 'set', id: it.id, path: ['includes', key], value: { ...included, preset: by } }]
+      : out;
+  });
+  return [...nodes, ...holders, { op: 'remove', id: preset }];
+}
+
+/** Presets that nothing wears and no other holds. */
+export const unusedPresets = (site: Site): Id[] =>
+  [...site.kinds.preset.values()]
+    .sort(byOrder)
+    .filter(({ id, begins }) => usersOf(site, id).length === 0 && Object.keys(begins ?? {}).length === 0)
     .map(({ id }) => id);
 
-/** Takes a preset away everywhere, then the preset itself. */
-export const removePreset = (site: Site, preset: Id): Edit[] => [
-  ...wearersOf(site, preset).flatMap((id): Edit[] => {
-    const node = getRecord(site, id);
-    const worn = isNode(node) ? wornBy(node.wears).filter(wear => wear.preset === preset) : [];
-    return worn.flatMap(wear => takeOff(id, wear.id));
-  }),
-  { op: 'remove', id: preset },
-];
+export interface NearPresets {
+  a: Id;
+  b: Id;
+  /** Slots of either that the other lacks or sets to something else. */
+  differ: number;
+}
+
+/** Presets of which at least three quarters of the slots say the same, the most alike first; empty ones are left out. */
+export function nearPresets(site: Site): NearPresets[] {
+  const all = [...site.kinds.preset.values()].sort(byOrder).map(({ id, set }) => {
+    const { styles } = presetStyles(site, id);
+    return {
+      id,
+      set,
+      slots: new Map(Object.entries(styles).map(([slot, it]) => [slot, JSON.stringify(it)])),
+    };
+  });
+  return all
+    .flatMap((a, i) =>
+      all.slice(i + 1).flatMap((b): NearPresets[] => {
+        // Those of one set are meant to differ in little.
+        if (a.slots.size === 0 || b.slots.size === 0 || (a.set !== undefined && a.set === b.set)) return [];
+        let same = 0;
+        for (const [slot, text] of a.slots) if (b.slots.get(slot) === text) same++;
+        const either = a.slots.size + b.slots.size - same;
+        return same >= 0.75 * either ? [{ a: a.id, b: b.id, differ: either - same }] : [];
+      }),
+    )
+    .sort((x, y) => x.differ - y.differ);
+}

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../result/index.ts';
 import {
+  byOrder,
   childrenOf,
   type Edit,
   getRecord,
@@ -7,12 +8,14 @@ import {
   isNode,
   keyBetween,
   keysBetween,
+  MAX_PRESETS_WORN,
   type NodeRecord,
   newId,
   SETTINGS,
   type SectionRecord,
   type Site,
   subtree,
+  type Wear,
   type WidgetRecord,
 } from '../site/index.ts';
 import { elementNamed } from '../widgets/index.ts';
@@ -78,11 +81,27 @@ export function addWidget(site: Site, parent: Id, index: number, widget: string)
     widget,
     at: { parent, order },
     content: elementNamed(widget).sample,
-    variants: {},
-    wears: {},
+    ...beginningOf(site, widget),
     styles: {},
   };
   return { id, edits: [...rekeyed, { op: 'put', record }] };
+}
+
+/** The variants and presets that new widgets of a type begin with, as the guide says. */
+function beginningOf({ kinds }: Site, widget: string): Pick<WidgetRecord, 'variants' | 'wears'> {
+  const variants = [...kinds.variant.values()]
+    .filter(it => it.begins && it.element === widget)
+    .map(it => [it.axis, it.id]);
+  const presets = [...kinds.preset.values()]
+    .filter(it => Object.hasOwn(it.begins ?? {}, widget))
+    .sort(byOrder)
+    .slice(0, MAX_PRESETS_WORN);
+  const keys = keysBetween(null, null, presets.length);
+  const wears = presets.map(({ id }, i) => [
+    newId('w'),
+    { preset: id, order: keys[i] ?? 'V', on: true } satisfies Wear,
+  ]);
+  return { variants: Object.fromEntries(variants), wears: Object.fromEntries(wears) };
 }
 
 /** Whether a node can stand in a parent: sections in pages, widgets in sections and groups, never in themselves. */

@@ -1,1 +1,9 @@
-export { ROLES, type Role, roleChain, roleNamed } from './roles.ts';
+export {
+  includedIn,
+  type PresetStyles,
+  presetStyles,
+  presetsAround,
+  presetsWithin,
+} from './presetStyles.ts';
+export { ROLES, type Role, roleChain, roleIn, roleNamed, rolesOf } from './roles.ts';
+export { type MadeSwatch, type SchemeWish, type SolvedScheme, solveScheme } from './solve/solveScheme.ts';

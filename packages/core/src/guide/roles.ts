@@ -1,3 +1,7 @@
+import { byOrder } from '../site/order.ts';
+import type { RoleRecord } from '../site/records.ts';
+import type { Site } from '../site/site.ts';
+
 export interface Role {
   name: string;
   label: string;
@@ -75,11 +79,32 @@ export const ROLES: readonly Role[] = [...base, ...kinds, ...rest, ...statuses];
 const BY_NAME = new Map(ROLES.map(role => [role.name, role]));
 export const roleNamed = (name: string): Role | undefined => BY_NAME.get(name);
 
+type OwnRoles = ReadonlyMap<string, RoleRecord>;
+const asRole = ({ id, name, fallback, on }: RoleRecord): Role => ({ name: id, label: name, fallback, on });
+
+const all = new WeakMap<OwnRoles, readonly Role[]>();
+/** The roles of every scheme, then those of the guide's own in their order. */
+export function rolesOf({ kinds: { role } }: Site): readonly Role[] {
+  let found = all.get(role);
+  if (!found) {
+    found = [...ROLES, ...[...role.values()].sort(byOrder).map(asRole)];
+    all.set(role, found);
+  }
+  return found;
+}
+
+export const roleIn = ({ kinds: { role } }: Site, name: string): Role | undefined => {
+  const own = BY_NAME.has(name) ? undefined : role.get(name);
+  return own ? asRole(own) : BY_NAME.get(name);
+};
+
 /** The roles to look under, the asked one first, until one is bound. */
-export function* roleChain(name: string): Generator<string> {
+export function* roleChain(site: Site, name: string): Generator<string> {
+  const passed = new Set<string>();
   let at: string | null = name;
-  while (at !== null) {
+  while (at !== null && !passed.has(at)) {
+    passed.add(at);
     yield at;
-    at = BY_NAME.get(at)?.fallback ?? null;
+    at = roleIn(site, at)?.fallback ?? null;
   }
 }

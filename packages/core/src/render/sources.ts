@@ -7,6 +7,7 @@ import {
   presetRank,
   variantRank,
 } from '../cascade/index.ts';
+import { presetStyles } from '../guide/presetStyles.ts';
 import {
   elementOfArea,
   type Id,
@@ -81,7 +82,7 @@ export function guideSources(site: Site, id: Id): RuleSource[] {
     ? Array.from({ length: MAX_PRESETS_WORN }, (_, n) => ({
         rank: presetRank(n),
         className: `p-${id}-${n}`,
-        styles: preset.styles,
+        styles: presetStyles(site, id).styles,
         element: null,
       }))
     : [];

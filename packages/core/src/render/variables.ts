@@ -1,5 +1,5 @@
 import { literalContext, roleValue, type Scope, specimenScope } from '../cascade/index.ts';
-import { ROLES } from '../guide/roles.ts';
+import { rolesOf } from '../guide/roles.ts';
 import type { Id, Site, SiteRecord } from '../site/index.ts';
 import { boundValue, closure, NO_REBINDS, type Rebinds } from '../tokens/index.ts';
 import { printCss, type Value } from '../values/index.ts';
@@ -99,7 +99,7 @@ export function closureVariables(
 /** The roles of a scheme, fallbacks followed. */
 export function schemeVariables(site: Site, scheme: Id): Declarations {
   const context = varContext(site, '1vw');
-  return ROLES.flatMap(({ name }) => {
+  return rolesOf(site).flatMap(({ name }) => {
     const bound = roleValue(site, scheme, name);
     return bound ? [[`--r-${name}`, printCss(bound.value, context)] as const] : [];
   });

@@ -1,3 +1,4 @@
+import { includedIn } from '../guide/presetStyles.ts';
 import { fail, ok, type Problem, type Result } from '../result/index.ts';
 import { isCircular, type Rebinds } from '../tokens/index.ts';
 import type { Value } from '../values/index.ts';
@@ -220,6 +221,24 @@ function checkRecord(
           expected: before.type,
         };
       return isCircular(tokenValue({}), record.id) ? circle(record.id, 'value') : null;
+    }
+    case 'role': {
+      const passed = new Set<string>();
+      for (let at: string | undefined = record.id; at !== undefined; ) {
+        if (passed.has(at)) return circle(record.id, 'fallback');
+        passed.add(at);
+        const next: SiteRecord | undefined = get(at);
+        at = next?.kind === 'role' ? next.fallback : undefined;
+      }
+      return null;
+    }
+    case 'preset': {
+      const holds = (id: Id, open: readonly Id[]): boolean => {
+        if (open.includes(id)) return true;
+        const it = get(id);
+        return it?.kind === 'preset' && includedIn(it).some(inner => holds(inner, [...open, id]));
+      };
+      return holds(record.id, []) ? circle(record.id, 'includes') : null;
     }
     case 'default':
     case 'variantRule': {

@@ -64,6 +64,15 @@ export class Fields {
     );
   }
 
+  /** A field that may be left out; then the record has none either. */
+  maybe<K extends string, T>(name: K, reader: (fields: Fields, name: K) => T): { [P in K]?: T } {
+    this.asked.add(name);
+    if (!Object.hasOwn(this.source, name)) return {};
+    const found: { [P in K]?: T } = {};
+    found[name] = reader(this, name);
+    return found;
+  }
+
   integer(name: string, min: number, max: number): number {
     return this.read(name, `a whole number from ${min} to ${max}`, it =>
       typeof it === 'number' && Number.isInteger(it) && it >= min && it <= max ? it : null,

@@ -9,6 +9,7 @@ import {
   AREAS,
   type At,
   type Content,
+  type Included,
   KINDS,
   type Kind,
   PAGE_KINDS,
@@ -138,6 +139,30 @@ const content = (fields: Fields, type: ElementType) =>
     }
   });
 
+const note = (fields: Fields) => fields.maybe('note', (f, name) => f.text(name, 2000));
+
+/** The name of a role that every scheme has, or the id of one of the guide's own. */
+const roleName = (it: unknown) => (isId(it) ? it : null);
+
+const includes = (fields: Fields) =>
+  fields.maybe('includes', (f, name) =>
+    f.map(name, (key, it, path): Included => {
+      if (!isId(key) || !isObject(it)) throw new BadField(path, it, 'an included preset');
+      const inner = new Fields(it, `${path}.`);
+      const included = { preset: inner.id('preset'), order: inner.order('order') };
+      inner.finish();
+      return included;
+    }),
+  );
+
+const begins = (fields: Fields) =>
+  fields.maybe('begins', (f, name) =>
+    f.map(name, (key, it, path): true => {
+      if (!isWidget(key) || it !== true) throw new BadField(path, it, 'a widget: true');
+      return it;
+    }),
+  );
+
 const place = (fields: Fields): Place =>
   fields.object('place', (f): Place => {
     const type = f.oneOf('type', ['pageKind', 'branch', 'page', 'area', 'scheme', 'section', 'longForm']);
@@ -219,8 +244,18 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
         const read = readValue(it);
         return read && fitsToken(read, type) ? read : null;
       }),
+      ...note(f),
     };
   },
+  role: (id, f) => ({
+    id,
+    kind: 'role',
+    name: f.text('name', 80),
+    order: f.order('order'),
+    fallback: f.read('fallback', 'a role', roleName),
+    on: f.read('on', 'null, or a role', it => (it === null ? { it } : isId(it) ? { it } : null)).it,
+    ...note(f),
+  }),
   scheme: (id, f) => ({
     id,
     kind: 'scheme',
@@ -233,6 +268,7 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
       if (read.type !== 'token') throw new BadField(path, read.type, 'a swatch');
       return read;
     }),
+    ...note(f),
   }),
   textStyle: (id, f) => ({
     id,
@@ -240,6 +276,7 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     name: f.text('name', 80),
     order: f.order('order'),
     styles: styles(f, onTextStyle),
+    ...note(f),
   }),
   default: (id, f) => {
     const type = element(f);
@@ -262,6 +299,10 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
       name: f.text('name', 80),
       order: f.order('order'),
       styles: styles(f, onElement(type)),
+      ...note(f),
+      ...f.maybe('begins', (it, name) =>
+        it.read(name, 'true or false', b => (typeof b === 'boolean' ? b : null)),
+      ),
     };
   },
   variantRule: (id, f) => ({
@@ -277,6 +318,10 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     name: f.text('name', 80),
     order: f.order('order'),
     styles: styles(f, onKinds),
+    ...note(f),
+    ...f.maybe('set', (it, name) => it.text(name, 40)),
+    ...includes(f),
+    ...begins(f),
   }),
   page: (id, f) => ({
     id,

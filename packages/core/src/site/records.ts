@@ -72,7 +72,12 @@ export interface SettingsRecord {
   textRatio: Id;
 }
 
-export interface TokenRecord {
+/** What a thing of the guide is for, in words; goes into the hand-over. */
+interface Noted {
+  note?: string;
+}
+
+export interface TokenRecord extends Noted {
   id: Id;
   kind: 'token';
   type: TokenType;
@@ -82,7 +87,19 @@ export interface TokenRecord {
   value: Value;
 }
 
-export interface SchemeRecord {
+/** A role of the guide's own, beside those that every scheme has. */
+export interface RoleRecord extends Noted {
+  id: Id;
+  kind: 'role';
+  name: string;
+  order: string;
+  /** The role it is taken from where a scheme does not bind it. */
+  fallback: string;
+  /** The role it has to be read or seen on; null where it is a ground itself. */
+  on: string | null;
+}
+
+export interface SchemeRecord extends Noted {
   id: Id;
   kind: 'scheme';
   name: string;
@@ -92,7 +109,7 @@ export interface SchemeRecord {
   roles: Readonly<Record<string, Value>>;
 }
 
-export interface TextStyleRecord {
+export interface TextStyleRecord extends Noted {
   id: Id;
   kind: 'textStyle';
   name: string;
@@ -110,7 +127,7 @@ export interface DefaultRecord {
   styles: Styles;
 }
 
-export interface VariantRecord {
+export interface VariantRecord extends Noted {
   id: Id;
   kind: 'variant';
   element: string;
@@ -118,6 +135,8 @@ export interface VariantRecord {
   name: string;
   order: string;
   styles: Styles;
+  /** New widgets of its element begin with it. */
+  begins?: boolean;
 }
 
 /** A variant set again for a place. */
@@ -129,13 +148,24 @@ export interface VariantRuleRecord {
   styles: Styles;
 }
 
-export interface PresetRecord {
+/** A preset within a preset; those of one preset stand in the order of `order`, below what it sets itself. */
+export interface Included {
+  preset: Id;
+  order: string;
+}
+
+export interface PresetRecord extends Noted {
   id: Id;
   kind: 'preset';
   name: string;
   order: string;
   /** The part of a slot is a kind of part: box, heading, text, label, icon, picture. */
   styles: Styles;
+  /** Presets of one set exclude each other: wearing one takes off the others. */
+  set?: string;
+  includes?: Readonly<Record<Id, Included>>;
+  /** Names of elements whose new widgets begin with it. */
+  begins?: Readonly<Record<string, true>>;
 }
 
 export interface PageRecord {
@@ -192,6 +222,7 @@ export interface AssetRecord {
 export type SiteRecord =
   | SettingsRecord
   | TokenRecord
+  | RoleRecord
   | SchemeRecord
   | TextStyleRecord
   | DefaultRecord
@@ -208,6 +239,7 @@ export type RecordOf<K extends Kind> = Extract<SiteRecord, { kind: K }>;
 export const KINDS = [
   'settings',
   'token',
+  'role',
   'scheme',
   'textStyle',
   'default',

@@ -1,3 +1,4 @@
+import { roleNamed } from '../guide/roles.ts';
 import { propertyOf, tokenTypesOf } from '../properties/index.ts';
 import { type TokenType, tokensIn, type Value } from '../values/index.ts';
 import { maybeElement } from '../widgets/index.ts';
@@ -14,10 +15,24 @@ export interface Reference {
   types?: readonly TokenType[];
 }
 
+/** A role that every scheme has is no record; any other name is the id of one. */
+const roleReference = (path: string, name: string): Reference[] =>
+  roleNamed(name) ? [] : [{ path, to: name, kinds: ['role'] }];
+
 const inValue = (path: string, value: Value, types: readonly TokenType[]): Reference[] => {
   if (value.type === 'textStyle') return [{ path, to: value.style, kinds: ['textStyle'] }];
+  if (value.type === 'role') return roleReference(path, value.role);
+  const roles =
+    value.type === 'shadow'
+      ? value.value.flatMap(({ color }) => (color.type === 'role' ? roleReference(path, color.role) : []))
+      : [];
   const inside = value.type === 'token' ? types : value.type === 'shadow' ? (['color'] as const) : null;
-  return tokensIn(value).map(to => ({ path, to, kinds: ['token'], ...(inside && { types: inside }) }));
+  return [
+    ...roles,
+    ...tokensIn(value).map(
+      (to): Reference => ({ path, to, kinds: ['token'], ...(inside && { types: inside }) }),
+    ),
+  ];
 };
 
 const inStyles = (styles: Styles): Reference[] =>
@@ -84,14 +99,26 @@ export function referencesOf(record: SiteRecord): Reference[] {
       ];
     case 'token':
       return inValue('value', record.value, [record.type]);
+    case 'role':
+      return [
+        ...roleReference('fallback', record.fallback),
+        ...(record.on === null ? [] : roleReference('on', record.on)),
+      ];
     case 'scheme':
-      return Object.entries(record.roles).flatMap(([role, value]) =>
-        inValue(`roles.${role}`, value, ['color']),
-      );
+      return Object.entries(record.roles).flatMap(([role, value]) => [
+        ...roleReference(`roles.${role}`, role),
+        ...inValue(`roles.${role}`, value, ['color']),
+      ]);
     case 'textStyle':
-    case 'preset':
     case 'variant':
       return inStyles(record.styles);
+    case 'preset':
+      return [
+        ...inStyles(record.styles),
+        ...Object.entries(record.includes ?? {}).map(
+          ([id, { preset }]): Reference => ({ path: `includes.${id}`, to: preset, kinds: ['preset'] }),
+        ),
+      ];
     case 'default':
       return [...inPlace(record.place), ...inStyles(record.styles)];
     case 'variantRule':

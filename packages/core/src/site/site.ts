@@ -31,6 +31,7 @@ export const EMPTY_SITE: Site = {
   kinds: {
     settings: new Map(),
     token: new Map(),
+    role: new Map(),
     scheme: new Map(),
     textStyle: new Map(),
     default: new Map(),

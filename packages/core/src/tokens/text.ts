@@ -15,6 +15,9 @@ import { DERIVATIONS, derivationNamed } from './derivations/index.ts';
 import type { Tokens } from './graph.ts';
 import { tokenPath as pathOf, tokenAt } from './names.ts';
 
+type OwnRoles = ReadonlyMap<string, unknown>;
+const NO_ROLES: OwnRoles = new Map();
+
 /** How a value is typed and shown: `{color.brand.hull}`, `role.fill`, `tint({color.brand.hull}, 20%)`, or a literal. */
 export function printTyped(value: Value, tokens: Tokens): string {
   const reference = (id: string) => `{${pathOf(tokens, id)}}`;
@@ -112,27 +115,32 @@ const EXPECTED: Record<TokenType, string> = {
   shadow: 'a shadow such as 0 2px 8px #0003',
 };
 
-const colourInside = (text: string, tokens: Tokens): Value | null => {
+const colourInside = (text: string, tokens: Tokens, ownRoles = NO_ROLES): Value | null => {
   const reference = parseReference(text, ['color'], tokens);
   if (reference) return reference.ok ? reference.value : null;
-  return parseRole(text) ?? parseLiteral(text, 'color');
+  return parseRole(text, ownRoles) ?? parseLiteral(text, 'color');
 };
 
-function parseRole(text: string): Value | null {
-  const name = /^role\.([a-zA-Z]+)$/.exec(text)?.[1];
-  return name && roleNamed(name) ? { type: 'role', role: name } : null;
+function parseRole(text: string, own: OwnRoles): Value | null {
+  const name = /^role\.([a-zA-Z][a-zA-Z0-9-]*)$/.exec(text)?.[1];
+  return name && (roleNamed(name) || own.has(name)) ? { type: 'role', role: name } : null;
 }
 
 /** Reads what is typed into a property's field. */
-export function parsePropertyValue(source: string, row: PropertyRow, tokens: Tokens): Result<Value> {
+export function parsePropertyValue(
+  source: string,
+  row: PropertyRow,
+  tokens: Tokens,
+  ownRoles: OwnRoles = NO_ROLES,
+): Result<Value> {
   const text = bare(source);
   if (row.keywords?.includes(text.toLowerCase())) return ok({ type: 'keyword', value: text.toLowerCase() });
   const reference = parseReference(text, tokenTypesOf(row), tokens);
   if (reference) return reference;
-  const role = row.accepts.includes('color') ? parseRole(text) : null;
+  const role = row.accepts.includes('color') ? parseRole(text, ownRoles) : null;
   if (role) return ok(role);
   for (const type of row.accepts) {
-    const value = parseLiteral(text, type, shade => colourInside(shade, tokens));
+    const value = parseLiteral(text, type, shade => colourInside(shade, tokens, ownRoles));
     const result = value && accepts(row, value);
     if (result?.ok) return result;
   }
@@ -149,6 +157,7 @@ export function parseDeclarations(
   source: string,
   tokens: Tokens,
   byCss: (css: string) => PropertyRow | undefined,
+  ownRoles: OwnRoles = NO_ROLES,
 ): Result<readonly (readonly [PropertyRow, Value])[]> {
   const found: (readonly [PropertyRow, Value])[] = [];
   for (const [i, text] of splitTop(source, /;/).entries()) {
@@ -161,7 +170,7 @@ export function parseDeclarations(
         found: name.trim(),
         expected: 'a longhand such as padding-top: 1rem',
       });
-    const value = parsePropertyValue(rest.join(':').trim(), propertyOf(row.name), tokens);
+    const value = parsePropertyValue(rest.join(':').trim(), propertyOf(row.name), tokens, ownRoles);
     if (!value.ok)
       return fail({ ...value.problem, message: `Declaration ${i + 1}: ${value.problem.message}` });
     found.push([row, value.value]);

@@ -1,4 +1,4 @@
-import { type Color, convert, mix, roundColor } from '../../color/index.ts';
+import { atLightness, type Color, mix, roundColor } from '../../color/index.ts';
 import type { Value } from '../../values/index.ts';
 import { rule } from './derivation.ts';
 
@@ -46,9 +46,5 @@ export const lightness = rule({
   type: 'color',
   from: ['color'],
   by: [share('Lightness', 0.5)],
-  compute: ([a], [by = 0]) =>
-    color(a, c => {
-      const [, chroma, hue] = convert(c, 'oklch').coords;
-      return { space: 'oklch', coords: [by, chroma, hue], alpha: c.alpha };
-    }),
+  compute: ([a], [by = 0]) => color(a, c => atLightness(c, by)),
 });

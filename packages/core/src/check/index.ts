@@ -1,0 +1,13 @@
+export {
+  type Failure,
+  isFailure,
+  newFailures,
+  type RoleContrast,
+  roleColor,
+  SIGN_RATIO,
+  schemeContrasts,
+  schemeFailures,
+  TEXT_RATIO,
+  wantedOf,
+} from './contrast.ts';
+export { leastShift } from './leastShift.ts';

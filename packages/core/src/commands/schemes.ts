@@ -1,0 +1,171 @@
+import { roleIn } from '../guide/index.ts';
+import { type SchemeWish, type SolvedScheme, solveScheme } from '../guide/solve/solveScheme.ts';
+import { namesTaken, uniqueName } from '../lists/index.ts';
+import { mentionsOf } from '../reach/mentions.ts';
+import { fail, ok, type Result } from '../result/index.ts';
+import {
+  byOrder,
+  type Edit,
+  type Id,
+  keyBetween,
+  keysBetween,
+  newId,
+  type RoleRecord,
+  type SchemeRecord,
+  SETTINGS,
+  type Site,
+} from '../site/index.ts';
+
+/** Schemes as they are ordered. */
+export const schemesInOrder = (site: Site): SchemeRecord[] => [...site.kinds.scheme.values()].sort(byOrder);
+
+export interface MadeScheme {
+  edits: Edit[];
+  id: Id;
+  /** Swatches that had to be made for it. */
+  made: SolvedScheme['made'];
+}
+
+/** A new scheme, worked out from the palette. */
+export function generateScheme(site: Site, name: string, wish: SchemeWish): Result<MadeScheme> {
+  const { token: tokens } = site.kinds;
+  for (const id of [wish.surface, ...(wish.accent === undefined ? [] : [wish.accent])])
+    if (tokens.get(id)?.type !== 'color')
+      return fail({ code: 'gone', message: 'That swatch is no longer there.', record: id });
+  const label = uniqueName(name.trim() || 'Scheme', namesTaken(site.kinds.scheme.values()));
+  const { face, roles, made } = solveScheme(tokens, wish, `${label}, made`.slice(0, 80));
+  let last: string | null = null;
+  for (const { order } of tokens.values()) if (last === null || order > last) last = order;
+  const orders = keysBetween(last, null, made.length);
+  const id = newId('c');
+  const record: SchemeRecord = {
+    id,
+    kind: 'scheme',
+    name: label,
+    face,
+    order: keyBetween(schemesInOrder(site).at(-1)?.order ?? null, null),
+    roles,
+  };
+  const tokensMade = made.map(
+    ({ token }, i): Edit => ({ op: 'put', record: { ...token, order: orders[i] ?? 'V' } }),
+  );
+  return ok({ id, made, edits: [...tokensMade, { op: 'put', record }] });
+}
+
+/** A copy right behind the scheme, with its rules for elements. */
+export function duplicateScheme(site: Site, id: Id): Result<{ edits: Edit[]; id: Id }> {
+  const scheme = site.kinds.scheme.get(id);
+  if (!scheme) return fail({ code: 'gone', message: 'That scheme is no longer there.', record: id });
+  const list = schemesInOrder(site);
+  const next = list[list.indexOf(scheme) + 1];
+  const made = newId('c');
+  const record: SchemeRecord = {
+    ...scheme,
+    id: made,
+    name: uniqueName(scheme.name, namesTaken(site.kinds.scheme.values())),
+    order: keyBetween(scheme.order, next && next.order > scheme.order ? next.order : null),
+  };
+  const rules = [...site.kinds.default.values()].flatMap((rule): Edit[] =>
+    rule.place?.type === 'scheme' && rule.place.scheme === id
+      ? [
+          {
+            op: 'put',
+            record: {
+              ...rule,
+              id: `default-${rule.element}-scheme-${made}`,
+              place: { type: 'scheme', scheme: made },
+            },
+          },
+        ]
+      : [],
+  );
+  return ok({ id: made, edits: [{ op: 'put', record }, ...rules] });
+}
+
+export function moveScheme(site: Site, id: Id, index: number): Edit[] {
+  const list = schemesInOrder(site);
+  const scheme = list.find(it => it.id === id);
+  if (!scheme || list.indexOf(scheme) === index) return [];
+  const rest = list.filter(it => it.id !== id);
+  const all = rest.toSpliced(Math.max(0, Math.min(index, rest.length)), 0, scheme);
+  const keys = keysBetween(null, null, all.length);
+  return all.flatMap((it, i): Edit[] => {
+    const order = keys[i] ?? it.order;
+    return order === it.order ? [] : [{ op: 'set', id: it.id, path: ['order'], value: order }];
+  });
+}
+
+export const setDefaultScheme = (id: Id): Edit[] => [
+  { op: 'set', id: SETTINGS, path: ['defaultScheme'], value: id },
+];
+
+/** Takes a scheme away; what wears it wears the other one. Its rules for elements go with it. */
+export function removeScheme(site: Site, id: Id, replacement: Id): Result<Edit[]> {
+  if (!site.kinds.scheme.has(replacement) || replacement === id)
+    return fail({ code: 'needed', message: 'Choose another scheme for what wears this one.', record: id });
+  const rules = new Set<Id>();
+  const edits = mentionsOf(site, id).flatMap(({ from, path }): Edit[] => {
+    if (path === 'scheme' || path === 'defaultScheme')
+      return [{ op: 'set', id: from, path: [path], value: replacement }];
+    rules.add(from);
+    return [];
+  });
+  return ok([
+    ...edits,
+    ...[...rules].map((rule): Edit => ({ op: 'remove', id: rule })),
+    { op: 'remove', id },
+  ]);
+}
+
+/** A role of the guide's own; its name as it is typed (`role.ticketEdge`) is made from its label once. */
+export function addRole(
+  site: Site,
+  label: string,
+  fallback: string,
+  on: string | null,
+): { edits: Edit[]; id: Id } {
+  const words = label
+    .trim()
+    .replace(/[^a-zA-Z0-9 ]+/g, '')
+    .split(/\s+/)
+    .filter(Boolean);
+  const camel = words.map((word, i) =>
+    i === 0 ? word.toLowerCase() : word.charAt(0).toUpperCase() + word.slice(1),
+  );
+  const base = /^[a-z]/.test(camel.join(''))
+    ? camel.join('').slice(0, 40)
+    : `own${camel.join('').slice(0, 37)}`;
+  const taken = new Set<string>();
+  for (const map of Object.values(site.kinds)) for (const id of map.keys()) taken.add(id);
+  let id = base;
+  for (let n = 2; taken.has(id) || roleIn(site, id); n++) id = `${base}${n}`;
+  const last = [...site.kinds.role.values()].sort(byOrder).at(-1)?.order ?? null;
+  const record: RoleRecord = {
+    id,
+    kind: 'role',
+    name: uniqueName(label.trim() || 'Own role', namesTaken(site.kinds.role.values())),
+    order: keyBetween(last, null),
+    fallback,
+    on,
+  };
+  return { id, edits: [{ op: 'put', record }] };
+}
+
+/** Takes a role away; what asked for it asks for the role it was taken from, schemes forget it. */
+export function removeRole(site: Site, id: Id): Result<Edit[]> {
+  const role = site.kinds.role.get(id);
+  if (!role) return fail({ code: 'gone', message: 'That role is no longer there.', record: id });
+  const users = mentionsOf(site, id).filter(({ path }) => !path.startsWith('roles.'));
+  if (users.length > 0)
+    return fail({
+      code: 'in-use',
+      message: `${role.name} is used ${users.length} time${users.length > 1 ? 's' : ''}. Set another role there first.`,
+      record: id,
+      found: users[0]?.from ?? id,
+      expected: 'a role that nothing uses',
+    });
+  const unbound = mentionsOf(site, id).map(
+    ({ from }): Edit => ({ op: 'unset', id: from, path: ['roles', id] }),
+  );
+  return ok([...unbound, { op: 'remove', id }]);
+}

@@ -1,0 +1,89 @@
+import { propertyOf } from '../properties/index.ts';
+import { byOrder } from '../site/order.ts';
+import type { Id, PresetRecord, Slot, Styles } from '../site/records.ts';
+import type { Site } from '../site/site.ts';
+import { parseSlot, printSlot } from '../site/slot.ts';
+import type { Value } from '../values/index.ts';
+
+export interface PresetStyles {
+  /** What it sets itself over what the presets in it set. */
+  styles: Styles;
+  /** The preset that says it, for slots that come from one within. */
+  from: ReadonlyMap<Slot, Id>;
+}
+
+const NOTHING: PresetStyles = { styles: {}, from: new Map() };
+const cache = new WeakMap<
+  PresetRecord,
+  { within: readonly (PresetRecord | undefined)[]; made: PresetStyles }
+>();
+
+/** Presets directly within one, in order. */
+export const includedIn = ({ includes }: PresetRecord): Id[] =>
+  Object.entries(includes ?? {})
+    .map(([id, it]) => ({ id, ...it }))
+    .sort(byOrder)
+    .map(it => it.preset);
+
+/** Ids of all presets within one, however deep, itself last; each once, where it stands last. */
+export function presetsWithin({ kinds: { preset } }: Pick<Site, 'kinds'>, id: Id): Id[] {
+  const order: Id[] = [];
+  const visit = (at: Id, open: readonly Id[]) => {
+    const record = preset.get(at);
+    if (!record || open.includes(at)) return;
+    for (const inner of includedIn(record)) visit(inner, [...open, at]);
+    const before = order.indexOf(at);
+    if (before >= 0) order.splice(before, 1);
+    order.push(at);
+  };
+  visit(id, []);
+  return order;
+}
+
+/** Presets that hold this one, however deep, itself among them: all that alters when it does. */
+export function presetsAround({ kinds: { preset } }: Pick<Site, 'kinds'>, id: Id): Id[] {
+  const found = new Set([id]);
+  for (const inner of found)
+    for (const record of preset.values()) if (includedIn(record).includes(inner)) found.add(record.id);
+  return [...found];
+}
+
+/** A text style over longhands of type in the same slot hides them; in one map they would beat it. */
+function clearType(styles: Map<Slot, Value>, from: Map<Slot, Id>, slot: Slot): void {
+  const at = parseSlot(slot);
+  if (at?.property !== 'textStyle') return;
+  for (const other of [...styles.keys()]) {
+    const it = parseSlot(other);
+    if (!it || it.property === 'textStyle' || propertyOf(it.property).facet !== 'type') continue;
+    if (printSlot({ ...it, property: 'textStyle' }) !== slot) continue;
+    styles.delete(other);
+    from.delete(other);
+  }
+}
+
+/** What a preset sets with all presets in it: later over earlier, its own over all. */
+export function presetStyles(site: Pick<Site, 'kinds'>, id: Id): PresetStyles {
+  const { preset } = site.kinds;
+  const record = preset.get(id);
+  if (!record) return NOTHING;
+  const order = presetsWithin(site, id);
+  const within = order.map(it => preset.get(it));
+  const known = cache.get(record);
+  if (known && known.within.length === within.length && known.within.every((it, i) => it === within[i]))
+    return known.made;
+  let made: PresetStyles = { styles: record.styles, from: new Map() };
+  if (order.length > 1) {
+    const styles = new Map<Slot, Value>();
+    const from = new Map<Slot, Id>();
+    for (const inner of within)
+      for (const [slot, value] of Object.entries(inner?.styles ?? {})) {
+        clearType(styles, from, slot);
+        styles.set(slot, value);
+        if (inner && inner.id !== id) from.set(slot, inner.id);
+        else from.delete(slot);
+      }
+    made = { styles: Object.fromEntries(styles), from };
+  }
+  cache.set(record, { within, made });
+  return made;
+}

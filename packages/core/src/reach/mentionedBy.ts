@@ -1,0 +1,29 @@
+import type { Id, Styles } from '../site/index.ts';
+import { tokensIn, type Value } from '../values/index.ts';
+
+/** Ids that styles name by themselves, before anything is followed. */
+export interface Mentioned {
+  tokens: ReadonlySet<Id>;
+  roles: ReadonlySet<string>;
+  textStyles: ReadonlySet<Id>;
+}
+
+const cache = new WeakMap<Styles, Mentioned>();
+
+export function mentionedBy(styles: Styles): Mentioned {
+  const known = cache.get(styles);
+  if (known) return known;
+  const tokens = new Set<Id>();
+  const roles = new Set<string>();
+  const textStyles = new Set<Id>();
+  const note = (value: Value) => {
+    if (value.type === 'role') roles.add(value.role);
+    if (value.type === 'textStyle') textStyles.add(value.style);
+    if (value.type === 'shadow') for (const { color } of value.value) note(color);
+    for (const id of tokensIn(value)) tokens.add(id);
+  };
+  for (const value of Object.values(styles)) note(value);
+  const made = { tokens, roles, textStyles };
+  cache.set(styles, made);
+  return made;
+}
