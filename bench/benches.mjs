@@ -1,2 +1,2 @@
 /** What is measured, in this order. */
-export const BENCHES = ['canvas', 'render', 'records', 'accept', 'publish', 'opening', 'crowd'];
+export const BENCHES = ['guide', 'canvas', 'render', 'records', 'accept', 'publish', 'opening', 'crowd'];

@@ -1,10 +1,11 @@
-import { sourcesOf } from '../cascade/index.ts';
+import type { Scope } from '../cascade/index.ts';
 import { presetsWithin, roleChain } from '../guide/index.ts';
 import type { Id, NodeRecord, Site } from '../site/index.ts';
 import { boundValue, type Rebinds } from '../tokens/index.ts';
 import { tokensIn, type Value } from '../values/index.ts';
 import { mentionedBy } from './mentionedBy.ts';
-import { type Standing, standingsOf } from './standing.ts';
+import { standingsOf } from './standing.ts';
+import { type Structure, structureOf } from './structure.ts';
 
 /** Where something of the guide is used: things that have it among their sources, and the pages they stand on. */
 export interface Reach {
@@ -64,10 +65,10 @@ class Follower {
   }
 }
 
-/** All of the guide that has a say on one standing thing: its sources, and what their values lead to. */
-function reachedBy(site: Site, follower: Follower, { scope }: Standing): Reached {
+/** All of the guide that has a say in one situation: its sources, and what their values lead to. */
+function reachedBy(site: Site, structure: Structure, follower: Follower, scope: Scope): Reached {
   const found = new Set<Id>([scope.scheme]);
-  for (const { record, origin, styles, on } of sourcesOf(site, scope)) {
+  for (const { record, origin, styles, on } of structure.sourcesOf(scope)) {
     if (record !== null && origin !== 'own')
       for (const id of origin === 'preset' ? presetsWithin(site, record) : [record]) found.add(id);
     if (!on) continue;
@@ -87,30 +88,33 @@ function reachedBy(site: Site, follower: Follower, { scope }: Standing): Reached
   return found;
 }
 
-/** Words for a situation: equal words, equal reach. Own styles make a situation of their own. */
-function situation(site: Site, { scope }: Standing, own: Map<Rebinds, number>): string {
-  const rebinds = own.get(scope.rebinds) ?? own.size;
-  own.set(scope.rebinds, rebinds);
-  const sources = sourcesOf(site, scope).map(({ record, on }) => `${record ?? ''}${on ? '' : '-'}`);
-  return `${scope.element.name} ${scope.scheme} ${rebinds} ${sources.join(' ')}`;
+interface Gathered {
+  index: ReachIndex;
+  /** What each situation leads to, by its key in the structure. */
+  bySituation: ReadonlyMap<number, Reached>;
 }
-
-const indexes = new WeakMap<Site, ReachIndex>();
+const gatheredOf = new WeakMap<Site, Gathered>();
 
 /** How far everything of the guide reaches, in one pass over all that stands on pages. */
-export function reachIndex(site: Site): ReachIndex {
-  const known = indexes.get(site);
+export const reachIndex = (site: Site): ReachIndex => gather(site).index;
+
+/** What each situation leads to: ids of tokens, schemes and all other records behind it. */
+export const reachedBySituation = (site: Site): ReadonlyMap<number, ReadonlySet<Id>> =>
+  gather(site).bySituation;
+
+function gather(site: Site): Gathered {
+  const known = gatheredOf.get(site);
   if (known) return known;
   const follower = new Follower(site);
-  const bySituation = new Map<string, Reached>();
-  const own = new Map<Rebinds, number>();
+  const structure = structureOf(site);
+  const bySituation = new Map<number, Reached>();
   const gathered = new Map<Reached, Tally>();
   for (const standing of standingsOf(site)) {
-    const words = situation(site, standing, own);
-    let reached = bySituation.get(words);
+    const key = structure.keyOf(standing.scope);
+    let reached = bySituation.get(key);
     if (!reached) {
-      reached = reachedBy(site, follower, standing);
-      bySituation.set(words, reached);
+      reached = reachedBy(site, structure, follower, standing.scope);
+      bySituation.set(key, reached);
       gathered.set(reached, { nodes: new Set(), pages: new Set() });
     }
     const tally = gathered.get(reached);
@@ -130,8 +134,9 @@ export function reachIndex(site: Site): ReachIndex {
     }
   const index = new Map<Id, Reach>();
   for (const [id, { nodes, pages }] of tallies) index.set(id, { uses: nodes.size, pages: [...pages] });
-  indexes.set(site, index);
-  return index;
+  const made = { index, bySituation };
+  gatheredOf.set(site, made);
+  return made;
 }
 
 const NOWHERE: Reach = { uses: 0, pages: [] };
@@ -145,18 +150,18 @@ export interface Use {
 /** Every place where something of the guide is used, in the order of the pages; shared things once, on the first page. */
 export function usesOf(site: Site, id: Id): Use[] {
   const follower = new Follower(site);
-  const bySituation = new Map<string, boolean>();
-  const own = new Map<Rebinds, number>();
+  const structure = structureOf(site);
+  const bySituation = new Map<number, boolean>();
   const seen = new Set<Id>();
   const uses: Use[] = [];
   for (const standing of standingsOf(site)) {
     const key = standing.node?.id ?? standing.page;
     if (seen.has(key)) continue;
-    const words = situation(site, standing, own);
-    let holds = bySituation.get(words);
+    const situation = structure.keyOf(standing.scope);
+    let holds = bySituation.get(situation);
     if (holds === undefined) {
-      holds = reachedBy(site, follower, standing).has(id);
-      bySituation.set(words, holds);
+      holds = reachedBy(site, structure, follower, standing.scope).has(id);
+      bySituation.set(situation, holds);
     }
     if (!holds) continue;
     seen.add(key);

@@ -1,7 +1,23 @@
 const LETTERS = 'abcdefghijklmnopqrstuvwxyz0123456789';
 
-/** A new id: a letter for its kind, then 15 random letters and digits (77 bits). */
-export function newId(prefix: string): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(15));
-  return prefix + Array.from(bytes, byte => LETTERS[byte % LETTERS.length]).join('');
+const SIZE = 15;
+/** Bytes that one call for randomness may ask for (Web Cryptography, getRandomValues). */
+const MOST = 65_536;
+
+/** New ids: a letter for their kind, then 15 random letters and digits (77 bits). */
+export function newIds(prefix: string, count: number): string[] {
+  const ids: string[] = [];
+  const atOnce = Math.floor(MOST / SIZE);
+  while (ids.length < count) {
+    const some = Math.min(atOnce, count - ids.length);
+    const bytes = crypto.getRandomValues(new Uint8Array(some * SIZE));
+    for (let i = 0; i < some; i++) {
+      let id = prefix;
+      for (let k = 0; k < SIZE; k++) id += LETTERS.charAt((bytes[i * SIZE + k] ?? 0) % LETTERS.length);
+      ids.push(id);
+    }
+  }
+  return ids;
 }
+
+export const newId = (prefix: string): string => newIds(prefix, 1)[0] ?? prefix;

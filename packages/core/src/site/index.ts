@@ -2,7 +2,7 @@ export * from './apply.ts';
 export * from './change.ts';
 export * from './content.ts';
 export * from './history.ts';
-export { newId } from './id.ts';
+export { newId, newIds } from './id.ts';
 export { byOrder, isOrderKey, keyBetween, keysBetween } from './order.ts';
 export { placedId } from './place.ts';
 export { readEdits } from './readChange.ts';

@@ -21,15 +21,12 @@ export function keyBetween(low: string | null, high: string | null): string {
   }
 }
 
-/** `count` keys in order between two others. */
+/** `count` keys in order between two others, spread evenly, so that they stay short. */
 export function keysBetween(low: string | null, high: string | null, count: number): string[] {
-  const keys: string[] = [];
-  let last = low;
-  for (let i = 0; i < count; i++) {
-    last = keyBetween(last, high);
-    keys.push(last);
-  }
-  return keys;
+  if (count <= 0) return [];
+  const before = Math.floor((count - 1) / 2);
+  const middle = keyBetween(low, high);
+  return [...keysBetween(low, middle, before), middle, ...keysBetween(middle, high, count - 1 - before)];
 }
 
 export const byOrder = (a: { id: string; order: string }, b: { id: string; order: string }): number =>

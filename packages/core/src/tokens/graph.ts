@@ -86,8 +86,8 @@ function compute(tokens: Tokens, rebinds: Rebinds, value: Value, passed: Readonl
 export const literalOf = (tokens: Tokens, rebinds: Rebinds, value: Value): Value | null =>
   compute(tokens, rebinds, value, new Set());
 
-/** Whether following a token comes back to it. */
-export function isCircular(get: (id: Id) => Value | null, id: Id): boolean {
+/** The first of these tokens that following comes back to; undefined where none runs in a circle. */
+export function findCircular(get: (id: Id) => Value | null, ids: Iterable<Id>): Id | undefined {
   const open = new Set<Id>();
   const done = new Set<Id>();
   const visit = (at: Id): boolean => {
@@ -100,5 +100,10 @@ export function isCircular(get: (id: Id) => Value | null, id: Id): boolean {
     done.add(at);
     return found;
   };
-  return visit(id);
+  for (const id of ids) if (visit(id)) return id;
+  return undefined;
 }
+
+/** Whether following a token comes back to it. */
+export const isCircular = (get: (id: Id) => Value | null, id: Id): boolean =>
+  findCircular(get, [id]) !== undefined;

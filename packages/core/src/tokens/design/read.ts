@@ -1,11 +1,11 @@
 import { fail, ok, type Problem, type Result } from '../../result/index.ts';
-import { newId } from '../../site/id.ts';
+import { newIds } from '../../site/id.ts';
 import { keysBetween } from '../../site/order.ts';
 import type { Id, TextStyleRecord, TokenRecord } from '../../site/records.ts';
 import type { TokenType, Value } from '../../values/index.ts';
 import { tokenTypeOf } from '../../values/index.ts';
 import type { Tokens } from '../graph.ts';
-import { isCircular } from '../graph.ts';
+import { findCircular } from '../graph.ts';
 import { ROOT_OF_TYPE } from '../names.ts';
 import { parseTokenValue } from '../text.ts';
 import { lineAndColumn, locate } from './locate.ts';
@@ -26,6 +26,8 @@ interface Found {
   type: string | null;
   written: Node;
   id: Id;
+  /** Its path as aliases write it. */
+  name: string;
 }
 
 const TYPE_OF: Readonly<Record<string, TokenType>> = {
@@ -49,17 +51,30 @@ const titled = (step: string): string => {
 
 const textOf = (it: unknown): string => (typeof it === 'string' ? it : '');
 
+const groupTitles = new Map<string, string>();
+/** `titled` of several steps; most tokens of a file share their groups. */
+function groupTitle(steps: readonly string[]): string {
+  const key = steps.join('.');
+  let title = groupTitles.get(key);
+  if (title === undefined) {
+    title = steps.map(titled).join(' ').slice(0, 80);
+    if (groupTitles.size > 500) groupTitles.clear();
+    groupTitles.set(key, title);
+  }
+  return title;
+}
+
 /** Group and name of a token at a path; our own first step, which says the type, is left out. */
 function named(path: readonly string[], type: TokenType): { group: string; name: string } {
   const steps = path.at(-1) === '$root' ? path.slice(0, -1) : path;
   const inner = steps.length > 2 && steps[0] === ROOT_OF_TYPE[type] ? steps.slice(1) : steps;
-  const group = inner.slice(0, -1).map(titled).join(' ').slice(0, 80);
+  const group = groupTitle(inner.slice(0, -1));
   return { group: group || 'Imported', name: titled(inner.at(-1) ?? '').slice(0, 80) || 'Unnamed' };
 }
 
 /** All tokens of a file, groups walked, types inherited (section 6.3). */
 function collect(root: Node): Found[] {
-  const found: Found[] = [];
+  const found: Omit<Found, 'id'>[] = [];
   const visit = (node: Node, path: readonly string[], inherited: string | null) => {
     const group = extended(root, node, path);
     const type = typeof group.$type === 'string' ? group.$type : inherited;
@@ -71,11 +86,12 @@ function collect(root: Node): Found[] {
       if (!isToken(inner)) visit(inner, at, type);
       else if (inner.$type !== undefined && typeof inner.$type !== 'string')
         throw new BadToken([...at, '$type'], 'A type is a word.');
-      else found.push({ path: at, type: textOf(inner.$type) || type, written: inner, id: newId('t') });
+      else found.push({ path: at, type: textOf(inner.$type) || type, written: inner, name: at.join('.') });
     }
   };
   visit(root, [], null);
-  return found;
+  const ids = newIds('t', found.length);
+  return found.map((it, i) => ({ ...it, id: ids[i] ?? '' }));
 }
 
 class Reader {
@@ -85,8 +101,10 @@ class Reader {
   constructor(
     private readonly root: Node,
     private readonly found: readonly Found[],
+    /** Whether the file refers to parts of values by JSON Pointer at all. */
+    private readonly pointers: boolean,
   ) {
-    for (const it of found) this.byPath.set(it.path.join('.'), it);
+    for (const it of found) this.byPath.set(it.name, it);
   }
 
   /** The whole `$value`, a reference given by `$ref` beside it being the same as an alias. */
@@ -125,6 +143,7 @@ class Reader {
 
   /** References inside a value by JSON Pointer, to a part of another value, replaced by what they point at. */
   private plain(it: unknown, path: readonly string[], depth = 0): unknown {
+    if (!this.pointers) return it;
     if (depth > 32) throw new BadToken(path, 'These references run in a circle.');
     if (Array.isArray(it)) return it.map((inner, i) => this.plain(inner, [...path, String(i)], depth));
     if (!isNode(it)) return it;
@@ -251,15 +270,15 @@ export function readDesignTokens(text: string): Result<ReadTokens> {
       expected: 'groups and tokens',
     });
   try {
-    return ok(records(root));
+    return ok(records(root, text.includes('"$ref"')));
   } catch (error) {
     if (error instanceof BadToken) return fail(problemOf(text, error));
     throw error;
   }
 }
 
-function records(root: Node): ReadTokens {
-  const reader = new Reader(root, collect(root));
+function records(root: Node, pointers: boolean): ReadTokens {
+  const reader = new Reader(root, collect(root), pointers);
   const orders = keysBetween(null, null, reader.all.length);
   const tokens = new Map<Id, TokenRecord>();
   const textStyles: TextStyleRecord[] = [];
@@ -268,7 +287,7 @@ function records(root: Node): ReadTokens {
   for (const [i, it] of reader.all.entries()) {
     const type = reader.typeOf(it);
     const order = orders[i] ?? 'V';
-    const path = it.path.join('.');
+    const path = it.name;
     if (isLeftOut(type)) {
       left.push({ path, reason: `A guide has no tokens of type ${type}.` });
       continue;
@@ -293,7 +312,7 @@ function records(root: Node): ReadTokens {
     const ours = keptIn(it);
     if (ours !== null) kept.push([record, ours]);
   }
-  const circle = [...tokens.keys()].find(id => isCircular(it => tokens.get(it)?.value ?? null, id));
+  const circle = findCircular(it => tokens.get(it)?.value ?? null, tokens.keys());
   if (circle !== undefined)
     throw new BadToken(reader.all.find(it => it.id === circle)?.path ?? [], 'This token refers to itself.');
   return { tokens: withKept(tokens, kept), textStyles, left };
@@ -306,11 +325,12 @@ const literal = (value: Value) =>
 
 /** Puts back derivations and growing sizes that we wrote ourselves, where what they name is in the file too. */
 function withKept(tokens: Map<Id, TokenRecord>, kept: readonly [TokenRecord, string][]): TokenRecord[] {
+  if (kept.length === 0) return [...tokens.values()];
   const names: Tokens = new Map(tokens);
   for (const [record, text] of kept) {
     const value = parseTokenValue(text, record.type, names);
     if (value.ok) tokens.set(record.id, { ...record, value: value.value });
   }
-  const broken = [...tokens.keys()].some(id => isCircular(it => tokens.get(it)?.value ?? null, id));
-  return [...(broken ? names : tokens).values()];
+  const broken = findCircular(it => tokens.get(it)?.value ?? null, tokens.keys());
+  return [...(broken === undefined ? tokens : names).values()];
 }

@@ -52,8 +52,8 @@ const merge = (below: Node, above: Node): Node => {
 
 /** A group with what it takes over by `$extends`, which is merged below its own (section 6.4). */
 export function extended(root: Node, group: Node, path: readonly string[], open: readonly Node[] = []): Node {
+  if (group.$extends === undefined) return group;
   const { $extends, ...rest } = group;
-  if ($extends === undefined) return group;
   if (open.includes(group)) throw new BadToken(path, 'A group extends itself.');
   const steps = stepsOf($extends);
   const target = steps && nodeAt(root, steps);
