@@ -18,11 +18,11 @@ import { nameOf } from '../shell/names.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
 import { PresetPanel } from './PresetPanel.tsx';
-import { SchemePanel } from './SchemePanel.tsx';
 import { type Across, columnsFor, Specimen } from './Specimen.tsx';
+import { SchemePanel } from './scheme/SchemePanel.tsx';
 import type { Hit } from './specimenDocument.ts';
 import { TextStylePanel } from './TextStylePanel.tsx';
-import { Tray } from './Tray.tsx';
+import { Tray } from './tray/Tray.tsx';
 
 interface Selected {
   subject: Subject;
@@ -162,11 +162,28 @@ export function GuideStation() {
       </section>
       <aside aria-label="Bench" className="flex min-h-0 flex-col border-l border-hair bg-paper">
         <Lock unless="guide">
-          {preset && <PresetPanel key={preset} site={site} preset={preset} onGone={() => setParams({})} />}
+          {preset && (
+            <PresetPanel
+              key={preset}
+              site={site}
+              preset={preset}
+              onOpen={id => setParams(id === null ? {} : { preset: id })}
+            />
+          )}
           {openScheme ? (
-            <SchemePanel key={openScheme.id} site={site} scheme={openScheme} />
+            <SchemePanel
+              key={openScheme.id}
+              site={site}
+              scheme={openScheme}
+              onOpen={id => setParams(id === null ? {} : { scheme: id })}
+            />
           ) : openStyle ? (
-            <TextStylePanel key={openStyle.id} site={site} style={openStyle} />
+            <TextStylePanel
+              key={openStyle.id}
+              site={site}
+              style={openStyle}
+              onOpen={id => setParams(id === null ? {} : { style: id })}
+            />
           ) : shown ? (
             <div className="min-h-0 flex-1">
               <Bench

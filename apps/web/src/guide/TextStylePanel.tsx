@@ -1,5 +1,9 @@
 import {
-  fail,
+  byOrder,
+  type Edit,
+  keyBetween,
+  namesTaken,
+  newId,
   ok,
   PROPERTIES,
   parsePropertyValue,
@@ -8,38 +12,91 @@ import {
   type Site,
   setSlot,
   type TextStyleRecord,
+  tokenPath,
+  uniqueName,
+  usersOf,
   WIDTHS,
   type Width,
 } from '@cove/core';
 import { useState } from 'react';
+import { ReachNote } from '../reach/ReachNote.tsx';
 import { useCommit } from '../session/context.tsx';
+import { useLocked } from '../session/rights.tsx';
+import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { NameField } from '../ui/NameField.tsx';
+import { NoteField } from '../ui/NoteField.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
+import { noteEdit } from './noteEdit.ts';
+import { isOffScale, nearestStep } from './tray/offScale.ts';
 
 const TYPE = PROPERTIES.filter(row => row.facet === 'type');
 const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
 /** A text style: all of its type, by width where wanted. An empty field leaves a value to what is inherited. */
-export function TextStylePanel({ site, style }: { site: Site; style: TextStyleRecord }) {
+export function TextStylePanel({
+  site,
+  style,
+  onOpen,
+}: {
+  site: Site;
+  style: TextStyleRecord;
+  onOpen(id: string | null): void;
+}) {
   const commit = useCommit();
+  const locked = useLocked();
   const [width, setWidth] = useState<Width>('wide');
+  const off = isOffScale(site, style);
+  const step = off ? nearestStep(site, style) : null;
+  const users = usersOf(site, style.id);
+  const duplicate = () => {
+    const last = [...site.kinds.textStyle.values()].sort(byOrder).at(-1)?.order ?? null;
+    const record: TextStyleRecord = {
+      ...style,
+      id: newId('y'),
+      name: uniqueName(style.name, namesTaken(site.kinds.textStyle.values())),
+      order: keyBetween(last, null),
+    };
+    const edits: Edit[] = [{ op: 'put', record }];
+    if (commit(edits, `Duplicate ${style.name}`)) onOpen(record.id);
+  };
   return (
     <div className="thin-scroll h-full overflow-auto px-3.5 py-3">
-      <TypedField
+      <NameField
         label="Text style"
-        mono={false}
-        text={style.name}
-        className="[&_input]:border-hair"
-        parse={text =>
-          text.trim() === ''
-            ? fail({ code: 'empty', message: 'A text style needs a name.' })
-            : ok(text.trim())
-        }
-        onCommit={name =>
+        name={style.name}
+        onRename={name =>
           commit([{ op: 'set', id: style.id, path: ['name'], value: name }], `Rename ${style.name}`)
         }
       />
-      <div className="py-2">
+      <div className="grid gap-2 py-2">
+        <ReachNote id={style.id} />
+        <NoteField
+          text={style.note ?? ''}
+          onCommit={note => commit(noteEdit(style.id, note), `Note on ${style.name}`)}
+        />
+        {off && (
+          <p className="text-muted">
+            Its size is its own: base and ratio do not move it.{' '}
+            {step !== null && !locked && (
+              <Button
+                kind="link"
+                className="h-5!"
+                onClick={() =>
+                  commit(
+                    setSlot(site, { type: 'record', id: style.id }, '/fontSize', {
+                      type: 'token',
+                      token: step,
+                    }),
+                    `Put ${style.name} back on the scale`,
+                  )
+                }
+              >
+                Put it back at {tokenPath(site.kinds.token, step)}
+              </Button>
+            )}
+          </p>
+        )}
         <Choice<Width>
           label="Width"
           value={width}
@@ -55,26 +112,59 @@ export function TextStylePanel({ site, style }: { site: Site; style: TextStyleRe
         {TYPE.map(row => {
           const slot = printSlot({ part: '', state: 'rest', width, property: row.name });
           const value = style.styles[slot];
+          const set = (next: Parameters<typeof setSlot>[3]) =>
+            commit(setSlot(site, { type: 'record', id: style.id }, slot, next), `Change ${style.name}`);
           return (
             <li key={row.name} className="grid grid-cols-[104px_minmax(0,1fr)] items-center gap-x-1">
               <span className={`truncate ${value ? '' : 'text-muted'}`} title={row.css}>
                 {row.label}
               </span>
-              <TypedField
-                label={row.label}
-                hideLabel
-                text={value ? printTyped(value, site.kinds.token) : ''}
-                parse={text =>
-                  text.trim() === '' ? ok(null) : parsePropertyValue(text, row, site.kinds.token)
-                }
-                onCommit={next =>
-                  commit(setSlot(site, { type: 'record', id: style.id }, slot, next), `Change ${style.name}`)
-                }
-              />
+              {row.accepts.length === 0 ? (
+                <select
+                  aria-label={row.label}
+                  value={value?.type === 'keyword' ? value.value : ''}
+                  disabled={locked}
+                  onChange={event =>
+                    set(event.target.value === '' ? null : { type: 'keyword', value: event.target.value })
+                  }
+                  className="h-6 min-w-0 rounded-sm border border-transparent bg-paper hover:border-hair"
+                >
+                  <option value="">as around it</option>
+                  {row.keywords?.map(it => (
+                    <option key={it}>{it}</option>
+                  ))}
+                </select>
+              ) : (
+                <TypedField
+                  label={row.label}
+                  hideLabel
+                  text={value ? printTyped(value, site.kinds.token) : ''}
+                  parse={text =>
+                    text.trim() === '' ? ok(null) : parsePropertyValue(text, row, site.kinds.token)
+                  }
+                  onCommit={set}
+                />
+              )}
             </li>
           );
         })}
       </ul>
+      {!locked && (
+        <div className="mt-3 flex gap-2 border-t border-hair pt-3">
+          <Button kind="line" className="h-6!" onClick={duplicate}>
+            Duplicate
+          </Button>
+          <Button
+            kind="line"
+            className="h-6!"
+            disabled={users.length > 0}
+            title={users.length > 0 ? 'It is in use' : undefined}
+            onClick={() => commit([{ op: 'remove', id: style.id }], `Delete ${style.name}`) && onOpen(null)}
+          >
+            Delete
+          </Button>
+        </div>
+      )}
     </div>
   );
 }

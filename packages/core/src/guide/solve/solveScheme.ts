@@ -281,7 +281,7 @@ class Solver {
     const good = this.paints.filter(it => {
       const far = apart(it, of);
       return (
-        !not.includes(it) &&
+        not.every(other => apart(it, other) > 4) &&
         far > 4 &&
         far < 22 &&
         hueApart(it.hue, of.hue) < 20 &&
@@ -293,12 +293,12 @@ class Solver {
     if (found) return found;
     // Away from the label first, so that contrast grows.
     const away = (labels[0]?.lightness ?? 0) > of.lightness ? -1 : 1;
-    for (const by of [0.07, 0.05, -0.05, 0.12, -0.1]) {
+    for (const by of [0.07, 0.1, -0.07, 0.14, -0.1, 0.05]) {
       const lightness = of.lightness + away * by;
       if (lightness < 0.02 || lightness > 0.99) continue;
       const color = roundColor(atLightness(of.color, Math.round(lightness * 1000) / 1000));
       const paint = paintOf('', of, color);
-      if (this.passes(paint, labels, TEXT) && not.every(it => apart(it, paint) > 2))
+      if (this.passes(paint, labels, TEXT) && not.every(it => apart(it, paint) > 4))
         return this.at(of, lightness);
     }
     return of;

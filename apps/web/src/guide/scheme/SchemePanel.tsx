@@ -1,0 +1,202 @@
+import {
+  duplicateScheme,
+  isFailure,
+  moveScheme,
+  type Role,
+  removeScheme,
+  rolesOf,
+  type SchemeRecord,
+  type Site,
+  schemeContrasts,
+  schemesInOrder,
+  setDefaultScheme,
+  settingsOf,
+  usersOf,
+} from '@cove/core';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { ImpactNote } from '../../reach/ImpactNote.tsx';
+import { ReachNote } from '../../reach/ReachNote.tsx';
+import { useCommit } from '../../session/context.tsx';
+import { useLocked } from '../../session/rights.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { NameField } from '../../ui/NameField.tsx';
+import { NoteField } from '../../ui/NoteField.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { noteEdit } from '../noteEdit.ts';
+import { OwnRoles } from './OwnRoles.tsx';
+import { RoleRow } from './RoleRow.tsx';
+
+/** Roles in the groups in which they are looked for. */
+function grouped(roles: readonly Role[]): (readonly [string, readonly Role[]])[] {
+  const of = (test: (name: string) => boolean) => roles.filter(it => test(it.name));
+  const buttons = /^(main|second|quiet)(Fill|Label|Line)/;
+  const statuses = /^(success|warning|danger|info)(Ground|Text|Line)$/;
+  const fields = new Set(['placeholder', 'fieldSurface', 'fieldLine', 'focus', 'selection']);
+  const isOwn = (name: string) =>
+    !BASE.has(name) && !buttons.test(name) && !statuses.test(name) && !fields.has(name);
+  return [
+    ['Surfaces, text and links', of(name => BASE.has(name))],
+    ['Buttons', of(name => buttons.test(name))],
+    ['Fields and focus', of(name => fields.has(name))],
+    ['Statuses', of(name => statuses.test(name))],
+    ['Of one’s own', of(isOwn)],
+  ];
+}
+const BASE = new Set([
+  'surface',
+  'raised',
+  'heading',
+  'text',
+  'muted',
+  'link',
+  'linkHover',
+  'currentLink',
+  'line',
+  'accent',
+]);
+
+/** A scheme: which swatch each role has, how well it can be read on what it stands on, and where it is worn. */
+export function SchemePanel({
+  site,
+  scheme,
+  onOpen,
+}: {
+  site: Site;
+  scheme: SchemeRecord;
+  onOpen(id: string | null): void;
+}) {
+  const commit = useCommit();
+  const locked = useLocked();
+  const [leaving, setLeaving] = useState(false);
+  const others = schemesInOrder(site).filter(it => it.id !== scheme.id);
+  const [instead, setInstead] = useState(others[0]?.id ?? '');
+  const isDefault = settingsOf(site).defaultScheme === scheme.id;
+  const failures = schemeContrasts(site, scheme.id).filter(isFailure).length;
+  const rules = usersOf(site, scheme.id).filter(id => site.kinds.default.has(id)).length;
+  const removal = useMemo(() => {
+    const result = leaving ? removeScheme(site, scheme.id, instead) : null;
+    return result?.ok ? result.value : null;
+  }, [leaving, site, scheme.id, instead]);
+  const index = schemesInOrder(site).findIndex(it => it.id === scheme.id);
+  const duplicate = () => {
+    const made = duplicateScheme(site, scheme.id);
+    if (made.ok && commit(made.value.edits, `Duplicate ${scheme.name}`)) onOpen(made.value.id);
+  };
+  const remove = () => {
+    const result = removeScheme(site, scheme.id, instead);
+    if (!result.ok) toast.error(result.problem.message);
+    else if (commit(result.value, `Delete ${scheme.name}`)) onOpen(null);
+  };
+  return (
+    <div className="thin-scroll h-full overflow-auto px-3.5 py-3">
+      <NameField
+        label="Scheme"
+        name={scheme.name}
+        onRename={name =>
+          commit([{ op: 'set', id: scheme.id, path: ['name'], value: name }], `Rename ${scheme.name}`)
+        }
+      />
+      <div className="my-2 grid gap-2">
+        <Choice<'light' | 'dark'>
+          label="Face"
+          value={scheme.face}
+          options={[
+            { value: 'light', label: 'Light' },
+            { value: 'dark', label: 'Dark' },
+          ]}
+          onChange={face =>
+            !locked &&
+            commit([{ op: 'set', id: scheme.id, path: ['face'], value: face }], `Change ${scheme.name}`)
+          }
+        />
+        <ReachNote id={scheme.id} />
+        {rules > 0 && (
+          <p className="text-muted">
+            {rules} element{rules === 1 ? ' looks' : 's look'} different on this scheme alone.
+          </p>
+        )}
+        <p>
+          {failures === 0
+            ? 'All of it can be read.'
+            : `${failures} role${failures === 1 ? '' : 's'} cannot be read well enough.`}
+        </p>
+        <NoteField
+          text={scheme.note ?? ''}
+          onCommit={note => commit(noteEdit(scheme.id, note), `Note on ${scheme.name}`)}
+        />
+      </div>
+      {!locked && (
+        <div className="flex flex-wrap gap-2 border-b border-hair pb-3">
+          {isDefault ? (
+            <span className="self-center text-muted">The site’s own scheme</span>
+          ) : (
+            <Button
+              kind="line"
+              className="h-6!"
+              onClick={() => commit(setDefaultScheme(scheme.id), `Make ${scheme.name} the site’s scheme`)}
+            >
+              Make it the site’s
+            </Button>
+          )}
+          <Button
+            kind="line"
+            className="h-6!"
+            disabled={index === 0}
+            onClick={() => commit(moveScheme(site, scheme.id, index - 1), 'Move a scheme')}
+          >
+            Earlier
+          </Button>
+          <Button
+            kind="line"
+            className="h-6!"
+            disabled={others.length === index}
+            onClick={() => commit(moveScheme(site, scheme.id, index + 1), 'Move a scheme')}
+          >
+            Later
+          </Button>
+          <Button kind="line" className="h-6!" onClick={duplicate}>
+            Duplicate
+          </Button>
+          {others.length > 0 && !leaving && (
+            <Button kind="line" className="h-6!" onClick={() => setLeaving(true)}>
+              Delete …
+            </Button>
+          )}
+          {leaving && (
+            <div className="grid basis-full gap-2">
+              <Select
+                label="What wears it then wears"
+                value={instead}
+                options={others.map(it => ({ value: it.id, label: it.name }))}
+                onChange={setInstead}
+              />
+              <ImpactNote edits={removal} />
+              <div className="flex gap-2">
+                <Button kind="main" disabled={!removal} onClick={remove}>
+                  Delete {scheme.name}
+                </Button>
+                <Button onClick={() => setLeaving(false)}>Keep it</Button>
+              </div>
+            </div>
+          )}
+        </div>
+      )}
+      {grouped(rolesOf(site)).map(
+        ([title, roles]) =>
+          roles.length > 0 && (
+            <section key={title} className="mt-3">
+              <h3 className="label-line mb-1">{title}</h3>
+              <ul>
+                {roles.map(role => (
+                  <RoleRow key={role.name} site={site} scheme={scheme} role={role} />
+                ))}
+              </ul>
+            </section>
+          ),
+      )}
+      {!locked && <OwnRoles site={site} />}
+    </div>
+  );
+}

@@ -1,0 +1,186 @@
+import {
+  addRamp,
+  type Color,
+  DERIVATIONS,
+  duplicateToken,
+  type Edit,
+  fail,
+  freeName,
+  type Id,
+  keyBetween,
+  literalOf,
+  moveToken,
+  NO_REBINDS,
+  newId,
+  ok,
+  parseTokenValue,
+  printTyped,
+  type Site,
+  type TokenRecord,
+  type Value,
+} from '@cove/core';
+import { ReachNote } from '../../reach/ReachNote.tsx';
+import { useCommit, useSession } from '../../session/context.tsx';
+import { useLocked } from '../../session/rights.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { ColourPlane } from '../../ui/ColourPlane.tsx';
+import { ColourSliders } from '../../ui/ColourSliders.tsx';
+import { EyeDropper } from '../../ui/EyeDropper.tsx';
+import { NoteField } from '../../ui/NoteField.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
+import { Derived } from './Derived.tsx';
+import { RemoveToken } from './RemoveToken.tsx';
+
+export const lastOrder = (site: Site): string =>
+  keyBetween(
+    [...site.kinds.token.values()].reduce<string | null>(
+      (last, { order }) => (last === null || order > last ? order : last),
+      null,
+    ),
+    null,
+  );
+
+const STEPS = [5, 7, 9, 11];
+
+/** One token: its name, what it is, how it is derived, how far it reaches, and what can be made of it. */
+export function TokenEditor({
+  site,
+  token,
+  onGone,
+  onMade,
+}: {
+  site: Site;
+  token: TokenRecord;
+  onGone(): void;
+  onMade(id: Id): void;
+}) {
+  const session = useSession();
+  const commit = useCommit();
+  const locked = useLocked();
+  const { token: tokens } = site.kinds;
+  const end = literalOf(tokens, NO_REBINDS, token.value);
+  const edit = (value: Value): Edit[] => [{ op: 'set', id: token.id, path: ['value'], value }];
+  const set = (value: Value) => commit(edit(value), `Change ${token.name}`);
+  const setColor = (value: Color) => set({ type: 'color', value });
+  const showColor = (value: Color) => session.show(edit({ type: 'color', value }));
+  const color: Color | null = end?.type === 'color' ? end.value : null;
+  const { value } = token;
+  const groups = [...new Set([...tokens.values()].filter(it => it.type === token.type).map(it => it.group))];
+
+  const derive = (op: string) => {
+    const made = DERIVATIONS.find(it => it.op === op);
+    const other = [...tokens.values()].find(it => it.type === token.type && it.id !== token.id);
+    if (!made || (made.from.length > 1 && !other)) return;
+    const id = newId('t');
+    const from = made.from.map((_, i) => (i === 0 ? token.id : (other?.id ?? token.id)));
+    const { note: _, ...rest } = token;
+    const record: TokenRecord = {
+      ...rest,
+      id,
+      name: freeName(site, token.type, token.group, `${token.name} ${made.label.toLowerCase()}`),
+      order: lastOrder(site),
+      value: { type: 'derived', derivation: { op, from, by: made.by.map(by => by.start) } },
+    };
+    if (commit([{ op: 'put', record }], `Derive a token from ${token.name}`)) onMade(id);
+  };
+  const duplicate = () => {
+    const made = duplicateToken(site, token.id);
+    if (made.ok && commit(made.value.edits, `Duplicate ${token.name}`)) onMade(made.value.id);
+  };
+  const ramp = (count: number) => {
+    const made = addRamp(site, token.id, count);
+    if (made.ok) commit(made.value.edits, `Make a ramp of ${token.name}`);
+  };
+  const derivations = DERIVATIONS.filter(it => it.type === token.type && it.from[0] === token.type);
+
+  return (
+    <div className="grid gap-2.5">
+      <div className="grid grid-cols-[1fr_104px] gap-2">
+        <TypedField
+          label="Name"
+          mono={false}
+          text={token.name}
+          className="[&_input]:border-hair"
+          parse={text =>
+            text.trim() === '' ? fail({ code: 'empty', message: 'A token needs a name.' }) : ok(text.trim())
+          }
+          onCommit={name =>
+            commit([{ op: 'set', id: token.id, path: ['name'], value: name }], `Rename ${token.name}`)
+          }
+        />
+        <Select
+          label="Group"
+          value={token.group}
+          options={groups.map(it => ({ value: it, label: it }))}
+          onChange={group =>
+            commit(moveToken(site, token.id, group, Number.MAX_SAFE_INTEGER), `Move ${token.name}`)
+          }
+        />
+      </div>
+      <TypedField
+        label="Value"
+        text={printTyped(token.value, tokens)}
+        className="[&_input]:border-hair"
+        parse={text => parseTokenValue(text, token.type, tokens)}
+        onCommit={set}
+      />
+      {value.type === 'derived' && <Derived site={site} token={token} derivation={value.derivation} />}
+      {!locked && value.type !== 'derived' && color && (
+        <>
+          <ColourPlane color={color} onShow={showColor} onCommit={setColor} />
+          <ColourSliders color={color} onShow={showColor} onCommit={setColor} />
+          <EyeDropper onPick={setColor} />
+        </>
+      )}
+      <NoteField
+        text={token.note ?? ''}
+        onCommit={note =>
+          commit(
+            [
+              note === ''
+                ? { op: 'unset', id: token.id, path: ['note'] }
+                : { op: 'set', id: token.id, path: ['note'], value: note },
+            ],
+            `Note on ${token.name}`,
+          )
+        }
+      />
+      <ReachNote id={token.id} />
+      {!locked && (
+        <div className="flex flex-wrap items-end gap-2 border-t border-hair pt-2.5">
+          {derivations.length > 0 && (
+            <Select
+              hideLabel
+              label="Derive another from it"
+              className="w-[122px]"
+              value=""
+              options={[
+                { value: '', label: 'Derive …' },
+                ...derivations.filter(it => it.op !== 'ramp').map(it => ({ value: it.op, label: it.label })),
+              ]}
+              onChange={derive}
+            />
+          )}
+          {token.type === 'color' && (
+            <Select
+              hideLabel
+              label="Make a ramp of it"
+              className="w-[104px]"
+              value=""
+              options={[
+                { value: '', label: 'Ramp …' },
+                ...STEPS.map(n => ({ value: String(n), label: `${n} steps` })),
+              ]}
+              onChange={n => ramp(Number(n))}
+            />
+          )}
+          <Button kind="line" className="h-6!" onClick={duplicate}>
+            Duplicate
+          </Button>
+          <RemoveToken site={site} token={token} onGone={onGone} />
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,89 @@
+import {
+  addPreset,
+  byOrder,
+  type Id,
+  type PresetRecord,
+  parseSlot,
+  presetStyles,
+  propertyOf,
+  type Site,
+} from '@cove/core';
+import { useState } from 'react';
+import { useReachOfAll } from '../../reach/useReach.ts';
+import { useCommit } from '../../session/context.tsx';
+import { useLocked } from '../../session/rights.tsx';
+import { Button } from '../../ui/Button.tsx';
+
+/** What a preset is filed under: the facets it sets. */
+export function facetsOf(site: Site, id: Id): string[] {
+  const facets = Object.keys(presetStyles(site, id).styles).flatMap(slot => {
+    const at = parseSlot(slot);
+    if (!at) return [];
+    return at.property === 'textStyle' ? ['type'] : [propertyOf(at.property).facet];
+  });
+  return [...new Set(facets)];
+}
+export const kindsOf = (site: Site, id: Id): string[] => [
+  ...new Set(Object.keys(presetStyles(site, id).styles).flatMap(slot => parseSlot(slot)?.part ?? [])),
+];
+
+/** Named bundles; filtered by what they set. */
+export function Presets({ site, onOpen }: { site: Site; onOpen(id: Id): void }) {
+  const commit = useCommit();
+  const locked = useLocked();
+  const reach = useReachOfAll();
+  const [filed, setFiled] = useState('');
+  const all = [...site.kinds.preset.values()].sort(byOrder);
+  const labels = (it: PresetRecord) => [...facetsOf(site, it.id), ...kindsOf(site, it.id)];
+  const offered = [...new Set(all.flatMap(labels))].sort();
+  const shown = filed === '' ? all : all.filter(it => labels(it).includes(filed));
+  const add = () => {
+    const { edits, id } = addPreset(site, 'New preset');
+    if (commit(edits, 'Add a preset')) onOpen(id);
+  };
+  return (
+    <>
+      {all.length > 4 && (
+        <select
+          aria-label="Show presets for"
+          value={filed}
+          onChange={event => setFiled(event.target.value)}
+          className="mb-1 h-6 w-full rounded-sm border border-hair bg-paper px-1"
+        >
+          <option value="">all kinds</option>
+          {offered.map(it => (
+            <option key={it} value={it}>
+              {it}
+            </option>
+          ))}
+        </select>
+      )}
+      {all.length === 0 && <p className="text-muted">None yet.</p>}
+      <ul aria-label="Presets">
+        {shown.map(preset => (
+          <li key={preset.id}>
+            <button
+              type="button"
+              onClick={() => onOpen(preset.id)}
+              title={preset.note}
+              className="flex w-full items-baseline gap-2 text-left hover:text-teal"
+            >
+              <span className="truncate">{preset.name}</span>
+              {preset.set !== undefined && (
+                <span className="truncate text-small text-muted">of {preset.set}</span>
+              )}
+              <span className="ml-auto font-mono text-[11px] text-muted">
+                {reach.get(preset.id)?.uses ?? 0}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {!locked && (
+        <Button kind="link" className="h-6! text-small" onClick={add}>
+          New preset
+        </Button>
+      )}
+    </>
+  );
+}

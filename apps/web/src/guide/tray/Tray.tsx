@@ -1,0 +1,85 @@
+import { byOrder, groupBy, type Id, type Site, settingsOf, type TokenType, type Value } from '@cove/core';
+import { FACES } from '../../canvas/styleEngine.ts';
+import { Chapter } from './Group.tsx';
+import { Motion } from './Motion.tsx';
+import { Presets } from './Presets.tsx';
+import { Scale } from './Scale.tsx';
+import { Schemes } from './Schemes.tsx';
+import { Shadows } from './Shadows.tsx';
+import { type Drawing, Sizes } from './Sizes.tsx';
+import { Swatches } from './Swatches.tsx';
+import { TextStyles } from './TextStyles.tsx';
+import { Voices } from './Voices.tsx';
+
+interface Props {
+  site: Site;
+  /** Token whose editor is open. */
+  open: Id | null;
+  onOpen(id: Id | null): void;
+  /** Opens a preset, scheme or text style beside the sheet. */
+  onPanel(panel: { preset: Id } | { scheme: Id } | { style: Id }): void;
+}
+
+const rem = (value: number): Value => ({ type: 'dimension', value: { value, unit: 'rem' } });
+const px = (value: number): Value => ({ type: 'dimension', value: { value, unit: 'px' } });
+
+/** Groups of sizes that every guide has, and how they are drawn; a guide may have more. */
+const SPACE: Readonly<Record<string, { noun: string; start: Value }>> = {
+  Space: { noun: 'Space', start: rem(1) },
+  'Section padding': { noun: 'Section padding', start: rem(4) },
+  Page: { noun: 'Page', start: rem(60) },
+};
+const SHAPE: Readonly<Record<string, { noun: string; start: Value; drawing: Drawing }>> = {
+  Corners: { noun: 'Corner', start: rem(0.5), drawing: 'corners' },
+  Lines: { noun: 'Line', start: px(1), drawing: 'lines' },
+};
+
+/** Foundations, drawn as what they are, in the order in which a guide is set up; each alters the whole sheet under the hand. */
+export function Tray({ site, open, onOpen, onPanel }: Props) {
+  const tokens = [...site.kinds.token.values()].sort(byOrder);
+  const ofType = (type: TokenType) => tokens.filter(token => token.type === type);
+  const sizes = groupBy(ofType('dimension'), token => token.group);
+  const text = site.kinds.token.get(settingsOf(site).textBase)?.group;
+  const others = [...sizes.keys()].filter(it => it !== text && !(it in SPACE) && !(it in SHAPE));
+  const group = (name: string, noun: string, start: Value, drawing: Drawing) => (
+    <Sizes
+      key={name}
+      site={site}
+      group={name}
+      tokens={sizes.get(name) ?? []}
+      drawing={drawing}
+      noun={noun}
+      start={start}
+      open={open}
+      onOpen={onOpen}
+    />
+  );
+  return (
+    <aside aria-label="Foundations" className="thin-scroll overflow-auto border-r border-hair bg-paper pb-4">
+      <style>{FACES}</style>
+      <Swatches site={site} open={open} onOpen={onOpen} />
+      <Chapter title="Text">
+        <Voices tokens={ofType('fontFamily')} />
+        <Scale site={site} open={open} onOpen={onOpen} />
+        <TextStyles site={site} onOpen={style => onPanel({ style })} />
+      </Chapter>
+      <Chapter title="Space">
+        {Object.entries(SPACE).map(([name, { noun, start }]) => group(name, noun, start, 'bars'))}
+        {others.map(name => group(name, name, rem(1), 'bars'))}
+      </Chapter>
+      <Chapter title="Shape">
+        {Object.entries(SHAPE).map(([name, { noun, start, drawing }]) => group(name, noun, start, drawing))}
+        <Shadows site={site} tokens={ofType('shadow')} open={open} onOpen={onOpen} />
+      </Chapter>
+      <Chapter title="Motion">
+        <Motion site={site} tokens={tokens} open={open} onOpen={onOpen} />
+      </Chapter>
+      <Chapter title="Schemes" note={String(site.kinds.scheme.size)}>
+        <Schemes site={site} onOpen={scheme => onPanel({ scheme })} />
+      </Chapter>
+      <Chapter title="Presets" note={String(site.kinds.preset.size)}>
+        <Presets site={site} onOpen={preset => onPanel({ preset })} />
+      </Chapter>
+    </aside>
+  );
+}

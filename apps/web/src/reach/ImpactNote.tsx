@@ -1,0 +1,77 @@
+import { type Edit, type Impact, propertyOf, roleIn, type Site } from '@cove/core';
+import { useSite } from '../session/context.tsx';
+import { nameOf } from '../shell/names.ts';
+import { useImpact } from './useReach.ts';
+
+const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
+const MOST = 12;
+
+/** What some edits would alter, in words, before they are made. */
+export function ImpactNote({ edits }: { edits: readonly Edit[] | null }) {
+  const site = useSite();
+  const foreseen = useImpact(edits);
+  if (!edits) return null;
+  if (!foreseen)
+    return (
+      <p role="status" className="text-muted">
+        Working out what would change …
+      </p>
+    );
+  if ('problem' in foreseen)
+    return (
+      <p role="alert" className="text-madder">
+        {foreseen.problem.message}
+      </p>
+    );
+  return <ImpactWords site={site} impact={foreseen.impact} />;
+}
+
+export function ImpactWords({ site, impact }: { site: Site; impact: Impact }) {
+  const { pages, nodes, added, removed, properties, failures } = impact;
+  return (
+    <div className="grid gap-1.5">
+      <p>
+        {nodes === 0
+          ? 'Nothing on the pages would look different.'
+          : `${counted(nodes, 'thing')} on ${counted(pages.length, 'page')} would look different.`}
+        {added > 0 && ` ${counted(added, 'thing')} would be added.`}
+        {removed > 0 && ` ${counted(removed, 'thing')} would go.`}
+      </p>
+      {properties.length > 0 && (
+        <p className="text-muted">
+          {properties
+            .slice(0, MOST)
+            .map(({ property, count }) => `${propertyOf(property).label.toLowerCase()} ${count}`)
+            .join(' · ')}
+        </p>
+      )}
+      {pages.length > 0 && (
+        <ul className="thin-scroll max-h-28 overflow-auto">
+          {pages.map(({ page, nodes: changed }) => (
+            <li key={page} className="flex justify-between gap-2 text-muted">
+              <span className="truncate">{nameOf(site, page)}</span>
+              <span className="font-mono text-[11px]">{changed.length}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {failures.length > 0 && (
+        <div role="alert">
+          <p className="font-semibold">{counted(failures.length, 'new contrast failure')}</p>
+          <ul className="thin-scroll max-h-24 overflow-auto">
+            {failures.map(({ scheme, role, ratio, wanted }) => (
+              <li key={`${scheme} ${role}`} className="flex justify-between gap-2">
+                <span className="truncate">
+                  {roleIn(site, role)?.label ?? role} on {nameOf(site, scheme)}
+                </span>
+                <span className="font-mono text-[11px]">
+                  {ratio.toFixed(1)} of {wanted}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </div>
+  );
+}
