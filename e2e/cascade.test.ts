@@ -3,6 +3,7 @@ import {
   guideRules,
   pagesInOrder,
   printBlock,
+  printElementBases,
   printLayerOrder,
   printRules,
   renderPreview,
@@ -41,6 +42,7 @@ const sheetStyles = (site: Site) => {
   return [
     printLayerOrder(rules),
     BASE_CSS,
+    printElementBases(),
     ...[rootBlock(site, 'sheet'), ...schemeBlocks(site)].map(printBlock),
     printRules(site, rules, 'sheet'),
   ].join('\n');

@@ -5,6 +5,7 @@ import {
   type PageRecord,
   PROPERTIES,
   pageScope,
+  partNames,
   partOf,
   printHtml,
   propertyOf,
@@ -149,11 +150,19 @@ export async function comparePage(
     node === null ? null : node === record.id ? pageScope(site, record) : nodeScope(site, record.id, node),
   );
   if (PSEUDO[state]) {
+    const isHost = (scope: Scope, part: string) =>
+      statesOf(scope.element, part).includes(state) && hostOf(scope.element, part) === part;
+    // Where a host only holds the control, it is the control that has the focus.
+    const isControl = (scope: Scope, part: string) =>
+      state === 'focus' &&
+      partNames(scope.element).some(
+        host => partOf(scope.element, host)?.within === part && isHost(scope, host),
+      );
     const hosts = found.flatMap(({ part }, i) => {
       const scope = scopes[i];
-      return scope && statesOf(scope.element, part).includes(state) && hostOf(scope.element, part) === part
-        ? [i]
-        : [];
+      if (!scope) return [];
+      const onlyHolds = state === 'focus' && partOf(scope.element, part)?.within !== undefined;
+      return (isHost(scope, part) && !onlyHolds) || isControl(scope, part) ? [i] : [];
     });
     await cdp.send('DOM.enable');
     await cdp.send('CSS.enable');

@@ -205,3 +205,9 @@ describe('a role of one’s own', () => {
     });
   });
 });
+
+describe('the demo’s own schemes', () => {
+  it.each([...demo.kinds.scheme.keys()])('%s can be read in every role and state', id => {
+    expect(schemeContrasts(demo, id).filter(it => it.ratio < it.wanted)).toEqual([]);
+  });
+});

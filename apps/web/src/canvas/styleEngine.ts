@@ -12,6 +12,7 @@ import {
   type PageRecord,
   type PrintMode,
   presetsAround,
+  printElementBases,
   programSources,
   rebindBlocks,
   rootBlock,
@@ -52,7 +53,7 @@ export class StyleEngine {
     this.guide = new RuleSheet(view, mode, this.layers);
     this.own = new RuleSheet(view, mode, this.layers);
     this.base = new view.CSSStyleSheet();
-    this.base.replaceSync(`${FACES}\n${BASE_CSS}\n${extra}`);
+    this.base.replaceSync(`${FACES}\n${BASE_CSS}\n${printElementBases()}\n${extra}`);
     document.adoptedStyleSheets = [
       this.layers.sheet,
       this.base,

@@ -136,7 +136,7 @@ export const LINE = rows('line', [
     css: 'outline-color',
     label: 'Focus ring, colour',
     accepts: ['color'],
-    keywords: ['auto'],
+    keywords: ['auto', 'currentcolor'],
     words: 'outline keyboard',
   },
   {

@@ -13,9 +13,17 @@ import {
   settingsOf,
   type WidgetRecord,
 } from '../site/index.ts';
-import { CHILDREN, type MarkupContext, partOf, type VElement, type VNode } from '../widgets/index.ts';
+import {
+  CHILDREN,
+  type MarkupContext,
+  partOf,
+  pseudosOf,
+  type VElement,
+  type VNode,
+} from '../widgets/index.ts';
 import type { HtmlElement, HtmlNode } from './html.ts';
 import { homePage, linkHref, pageHref, topPages } from './links.ts';
+import { partClass } from './names.ts';
 
 export interface MarkupOptions {
   /** Marks every part with its node and name, for the canvas; never in what is published. */
@@ -25,16 +33,19 @@ export interface MarkupOptions {
   links: boolean;
 }
 
-/** Classes of a part: its own, and one for each source that has something to say of it. */
-export function classesOf(site: Site, scope: Scope, part: string): string[] {
-  const kind = partOf(scope.element, part)?.kind;
-  const classes = [`${scope.element.name}-${part}`];
-  for (const { on, byKind, className, styles } of sourcesOf(site, scope)) {
-    const name = byKind ? kind : part;
-    if (!on || className === scope.element.name) continue;
-    if (expand(site, styles).some(setting => setting.part === name)) classes.push(`${className}-${name}`);
-  }
-  return classes;
+/** Classes of a part's element: its own and its pseudo-elements', and one for each source that has something to say of them. */
+export function classesOf(site: Site, scope: Scope, carrier: string): string[] {
+  const sources = sourcesOf(site, scope).filter(it => it.on && it.className !== scope.element.name);
+  return [carrier, ...pseudosOf(scope.element, carrier)].flatMap(part => {
+    const { kind, pseudo } = partOf(scope.element, part) ?? {};
+    const classes = [partClass(scope.element.name, part, pseudo)];
+    for (const { byKind, className, styles } of sources) {
+      const name = byKind ? kind : part;
+      if (name !== undefined && expand(site, styles).some(setting => setting.part === name))
+        classes.push(partClass(className, name, pseudo));
+    }
+    return classes;
+  });
 }
 
 /** Classes that bind roles and tokens at the element that wears a scheme or rebinds. */

@@ -3,7 +3,7 @@ import { printDocument } from './document.ts';
 import { fontsIn, printFontFaces } from './fonts.ts';
 import { pageFolder, pagesInOrder, toRoot } from './links.ts';
 import { renderPage, variablesIn } from './renderedPage.ts';
-import { BASE_CSS, printLayerOrder } from './rules.ts';
+import { BASE_CSS, printElementBases, printLayerOrder } from './rules.ts';
 import { type Block, guideRules, printBlock, printRules, rootBlock, schemeBlocks } from './stylesheet.ts';
 
 export interface PublishedSite {
@@ -69,9 +69,16 @@ export function publishSite(site: Site): PublishedSite {
   const tokens = print(blocks);
   const sheets = pages.map(({ rebinds, own }) => [print(rebinds), own].filter(Boolean).join('\n'));
   const fonts = fontsIn(tokens + guideCss + sheets.join(''), slanted);
-  const guide = [printFontFaces(fonts, 'fonts/'), printLayerOrder(ranks), BASE_CSS, tokens, guideCss].join(
-    '\n',
-  );
+  const guide = [
+    printFontFaces(fonts, 'fonts/'),
+    printLayerOrder(ranks),
+    BASE_CSS,
+    printElementBases(used),
+    tokens,
+    guideCss,
+  ]
+    .filter(Boolean)
+    .join('\n');
   const guideFile = `guide-${fingerprint(guide)}.css`;
 
   const files = new Map([[guideFile, guide]]);

@@ -1,15 +1,29 @@
 import { expand, type Rank, stateRank, widthRank } from '../cascade/index.ts';
+import { groupBy } from '../lists/index.ts';
 import { printDeclaration, propertyOf } from '../properties/index.ts';
 import { type Id, type Site, type State, type Styles, settingsOf, type Width } from '../site/index.ts';
 import type { CssContext } from '../values/index.ts';
-import { ELEMENTS, type ElementType, hostOf, partNames, partOf, statesOf } from '../widgets/index.ts';
-import { derivedName } from './names.ts';
+import {
+  carrierOf,
+  ELEMENTS,
+  type ElementType,
+  hostOf,
+  type Part,
+  partNames,
+  partOf,
+  statesOf,
+} from '../widgets/index.ts';
+import { derivedName, partClass } from './names.ts';
 
 /** What a rule matches: a part by its class, and the part whose state it follows. */
 export interface Target {
   className: string;
-  /** Class of the state host; null where the part is its own. */
+  /** What has to be in the state, by its class; null where the part itself has to. */
   host: string | null;
+  /** Class of the control whose state counts, where the host only holds it. */
+  control: string | null;
+  /** Pseudo-element of what bears the class. */
+  pseudo: Part['pseudo'] | null;
 }
 
 /** One rule before it is printed: where it ranks, what it matches, what it says. */
@@ -39,25 +53,33 @@ export function varContext(site: Site, viewportUnit: string): CssContext {
   };
 }
 
+/** States that a pointer is in with whatever it is over; the others are those of a control. */
+const BY_POINTER: readonly State[] = ['hover', 'pressed'];
+
+function targetOf(element: ElementType, part: string, className: string, state: State): Target {
+  const pseudo = partOf(element, part)?.pseudo ?? null;
+  const rest = { className: partClass(className, part, pseudo), host: null, control: null, pseudo };
+  if (state === 'rest') return rest;
+  const host = hostOf(element, part);
+  const within = BY_POINTER.includes(state) ? undefined : partOf(element, host)?.within;
+  return {
+    ...rest,
+    host: host === carrierOf(element, part) ? null : `${element.name}-${host}`,
+    control: within === undefined ? null : `${element.name}-${within}`,
+  };
+}
+
+/** Where a rule of a part matches; for a kind of part (no element), wherever some widget has such a part. */
 function targetsOf(element: ElementType | null, part: string, className: string, state: State): Target[] {
-  if (element) {
-    const host = hostOf(element, part);
-    return [
-      {
-        className: `${className}-${part}`,
-        host: state === 'rest' || host === part ? null : `${element.name}-${host}`,
-      },
-    ];
-  }
-  const own = `${className}-${part}`;
-  if (state === 'rest') return [{ className: own, host: null }];
+  if (element) return [targetOf(element, part, className, state)];
   const targets = new Map<string, Target>();
   for (const type of ELEMENTS)
     for (const name of partNames(type)) {
-      if (partOf(type, name)?.kind !== part || !statesOf(type, name).includes(state)) continue;
-      const host = hostOf(type, name);
-      const target = { className: own, host: host === name ? null : `${type.name}-${host}` };
-      targets.set(target.host ?? '', target);
+      if (partOf(type, name)?.kind !== part) continue;
+      if (state !== 'rest' && !statesOf(type, name).includes(state)) continue;
+      const { pseudo, ...target } = targetOf(type, name, className, state);
+      const own = { ...target, className: partClass(className, part, pseudo), pseudo };
+      targets.set(`${own.className} ${own.host} ${own.control}`, own);
     }
   return [...targets.values()];
 }
@@ -103,21 +125,41 @@ function stateSelector(state: State, mode: PrintMode): string {
   return mode === 'canvas' ? `:is(${STATE_SELECTORS[state]},${forced})` : STATE_SELECTORS[state];
 }
 
+/** The same for a host that holds the control. */
+function controlSelector(state: State, control: string, mode: PrintMode): string {
+  if (state === 'rest') return '';
+  const within = `:has(.${control}${STATE_SELECTORS[state]})`;
+  return mode === 'canvas' ? `:is(${within},[data-state=${state}])` : within;
+}
+
 export function selectorOf(
   { targets, state, width }: Pick<Rule, 'targets' | 'state' | 'width'>,
   mode: PrintMode,
 ): string {
   const suffix = stateSelector(state, mode);
-  const plain = targets.map(({ className, host }) =>
-    host === null ? `.${className}${suffix}` : `.${host}${suffix} .${className}`,
-  );
+  const stateOf = ({ control }: Target) =>
+    control === null || mode === 'sheet' ? suffix : controlSelector(state, control, mode);
+  const plain = (some: readonly Target[]) =>
+    some.map(target =>
+      target.host === null
+        ? `.${target.className}${stateOf(target)}`
+        : `.${target.host}${stateOf(target)} .${target.className}`,
+    );
   const columns: Record<Width, string> = {
     wide: '',
     medium: ':is([data-width=medium],[data-width=narrow]) ',
     narrow: '[data-width=narrow] ',
   };
   const prefix = mode === 'sheet' ? columns[width] : '';
-  return `:where(${plain.map(selector => prefix + selector).join(',')})`;
+  // A pseudo-element cannot stand inside :where(); the layers decide, so its weight says nothing.
+  return [...groupBy(targets, it => it.pseudo ?? '')]
+    .map(
+      ([pseudo, some]) =>
+        `:where(${plain(some)
+          .map(selector => prefix + selector)
+          .join(',')})${pseudo && `::${pseudo}`}`,
+    )
+    .join(',');
 }
 
 /** The conditions around a rule, outermost first: its layer, its width, and a pointer for hover. */
@@ -155,6 +197,18 @@ export function printLayerOrder(ranks: Iterable<Rank>): string {
   );
   return `@layer ${[BASE_LAYER, ...sorted.map(([name]) => name)].join(',')};`;
 }
+
+/** What elements ask for below all ranks; of those whose classes are used, where they are given. */
+export const printElementBases = (used?: ReadonlySet<string>): string => {
+  const rules = ELEMENTS.flatMap(({ name, base = {} }) =>
+    Object.entries(base).flatMap(([target, declarations]) => {
+      const [part = '', tag = ''] = target.split('.').reverse();
+      const className = `${name}-${part}`;
+      return used && !used.has(className) ? [] : [`:where(${tag}.${className}){${declarations}}`];
+    }),
+  );
+  return rules.length === 0 ? '' : `@layer ${BASE_LAYER}{${rules.join('')}}`;
+};
 
 /**
  * What holds for every page, below all ranks. Sections off screen are skipped by the browser, so each is a formatting

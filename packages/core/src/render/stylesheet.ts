@@ -16,6 +16,7 @@ import {
   conditionsOf,
   type PrintMode,
   printBare,
+  printElementBases,
   printLayerOrder,
   type Rule,
   rulesOf,
@@ -146,7 +147,11 @@ export function pageStyles(
 ): string {
   const rules = [...guideRules(site, mode, used), ...ownRules(site, nodesOn(site, page), mode)];
   const blocks = [rootBlock(site, mode), ...schemeBlocks(site), ...rebindBlocks(site, page)];
-  return [printLayerOrder(rules), BASE_CSS, ...blocks.map(printBlock), printRules(site, rules, mode)].join(
-    '\n',
-  );
+  return [
+    printLayerOrder(rules),
+    BASE_CSS,
+    printElementBases(used),
+    ...blocks.map(printBlock),
+    printRules(site, rules, mode),
+  ].join('\n');
 }

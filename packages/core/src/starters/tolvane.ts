@@ -131,6 +131,13 @@ function others(b: SiteBuilder): void {
     { variants: { look: 'look-lead' } },
   );
   b.section('sailings-list', 'sailings', 'Departures');
+  b.widget(
+    'sailings-notice',
+    'sailings-list',
+    'notice',
+    { word: 'Weather', text: words('Swell from the west on Thursday. The 17:30 may turn back at Carrow.') },
+    { variants: { status: 'notice-warning' } },
+  );
   for (const [id, title, text] of [
     ['hesk', 'Hesk to Carrow', 'Leaves 07:10, 09:40, 13:05 and 17:30. Forty minutes.'],
     ['carrow', 'Carrow to Sant Bree', 'Leaves 07:55, 10:25 and 14:15. Twenty-five minutes.'],
@@ -144,6 +151,10 @@ function others(b: SiteBuilder): void {
       { wears: ['ticket'] },
     );
   }
+  b.widget('sailings-table', 'sailings-list', 'table', {
+    rows: 'From | To | Leaves | Arrives\nHesk | Carrow | 07:10 | 07:50\nCarrow | Sant Bree | 07:55 | 08:20\nHesk | Little Hesk | 08:00 | 08:10',
+    caption: 'First boats, Monday to Friday',
+  });
   b.widget('sailings-line', 'sailings-list', 'divider', {});
   b.widget('sailings-book', 'sailings-list', 'button', { label: 'See the fares', link: to('fares') });
 
@@ -171,6 +182,15 @@ function others(b: SiteBuilder): void {
     );
     b.widget(`fare-${id}`, 'fares-list', 'text', { text: words(text) });
   }
+  b.widget('fares-with', 'fares-list', 'list', {
+    items: words('Prams and wheelchairs', 'One bag that you can lift', 'Tea from the ramp up'),
+    order: 'free',
+  });
+  b.widget('fares-callout', 'fares-list', 'callout', {
+    title: 'Before you drive up',
+    level: 2,
+    text: words('Lights off on the ramp, handbrake on, and leave it in gear.'),
+  });
   b.widget('fares-ask', 'fares-list', 'text', {
     text: [
       [

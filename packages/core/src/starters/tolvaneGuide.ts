@@ -23,9 +23,23 @@ function foundations(b: SiteBuilder): void {
   b.token('color', 'heather-deep', 'Brand', 'Heather deep', 'shade({color.brand.heather}, 30%)');
   b.token('color', 'heather-pale', 'Brand', 'Heather pale', 'tint({color.brand.heather}, 82%)');
   b.token('color', 'calm', 'Status', 'Calm', '#2f7d46');
+  b.token('color', 'squall', 'Status', 'Squall', '#946200');
   b.token('color', 'gale', 'Status', 'Gale', '#b02a37');
+  b.token('color', 'tide', 'Status', 'Tide', '#2b62a8');
+  for (const [id, name] of [
+    ['calm', 'Calm'],
+    ['squall', 'Squall'],
+    ['gale', 'Gale'],
+    ['tide', 'Tide'],
+  ] as const) {
+    b.token('color', `${id}-pale`, 'Status', `${name} pale`, `tint({color.status.${id}}, 88%)`);
+    b.token('color', `${id}-deep`, 'Status', `${name} deep`, `shade({color.status.${id}}, 22%)`);
+    b.token('color', `${id}-dark`, 'Status', `${name} dark`, `shade({color.status.${id}}, 62%)`);
+    b.token('color', `${id}-light`, 'Status', `${name} light`, `tint({color.status.${id}}, 62%)`);
+  }
   b.token('fontFamily', 'display', 'Voices', 'Heading', 'Bricolage Grotesque, sans-serif');
   b.token('fontFamily', 'body', 'Voices', 'Text', 'Literata, serif');
+  b.token('fontFamily', 'code', 'Voices', 'Code', 'ui-monospace, monospace');
   b.token('dimension', 'base', 'Text', 'Base', '1rem .. 1.125rem');
   b.token('number', 'ratio', 'Text', 'Ratio', '1.25');
   for (const [id, name, step] of [
@@ -52,9 +66,32 @@ function foundations(b: SiteBuilder): void {
   b.token('dimension', 'measure', 'Page', 'Text measure', '38rem');
   b.token('dimension', 'corner-small', 'Corners', 'Small', '6px');
   b.token('dimension', 'corner-card', 'Corners', 'Card', '10px');
+  b.token('dimension', 'line-hair', 'Lines', 'Hair', '1px');
+  b.token('dimension', 'line-rope', 'Lines', 'Rope', '2px');
   b.token('shadow', 'lift', 'Shadows', 'Lift', '0 6px 20px -6px {color.neutral.night}');
   b.token('duration', 'quick', 'Motion', 'Quick', '140ms');
+  b.token('duration', 'calm-pace', 'Motion', 'Slow', '400ms');
+  b.token('cubicBezier', 'ashore', 'Motion', 'Ashore', 'cubic-bezier(0.2, 0, 0, 1)');
 }
+
+const STATUS = { success: 'calm', warning: 'squall', danger: 'gale', info: 'tide' } as const;
+/** Roles of the four statuses: deep signs on pale grounds, or light signs on dark ones. */
+const statuses = (face: 'light' | 'dark'): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(STATUS).flatMap(([status, id]) =>
+      face === 'light'
+        ? [
+            [`${status}Ground`, `${id}-pale`],
+            [`${status}Text`, `${id}-deep`],
+            [`${status}Line`, id],
+          ]
+        : [
+            [`${status}Ground`, `${id}-dark`],
+            [`${status}Text`, `${id}-light`],
+            [`${status}Line`, `${id}-light`],
+          ],
+    ),
+  );
 
 function schemes(b: SiteBuilder): void {
   b.scheme('daymark', 'Daymark', 'light', {
@@ -79,8 +116,8 @@ function schemes(b: SiteBuilder): void {
     quietLabel: 'rope',
     focus: 'rope',
     selection: 'fog',
-    successText: 'calm',
-    dangerText: 'gale',
+    fieldLine: 'slate',
+    ...statuses('light'),
   });
   b.scheme('fog-bank', 'Fog bank', 'light', {
     surface: 'fog',
@@ -104,6 +141,9 @@ function schemes(b: SiteBuilder): void {
     quietLabel: 'rope-deep',
     focus: 'hull',
     selection: 'foam',
+    fieldSurface: 'foam',
+    fieldLine: 'slate',
+    ...statuses('light'),
   });
   b.scheme('heather-moor', 'Heather', 'dark', {
     surface: 'heather',
@@ -127,6 +167,8 @@ function schemes(b: SiteBuilder): void {
     quietLabel: 'lamp-pale',
     focus: 'lamp',
     selection: 'heather-deep',
+    fieldLine: 'heather-pale',
+    ...statuses('dark'),
   });
   b.scheme('night-run', 'Night run', 'dark', {
     surface: 'night',
@@ -150,6 +192,8 @@ function schemes(b: SiteBuilder): void {
     quietLabel: 'lamp',
     focus: 'lamp',
     selection: 'hull',
+    fieldLine: 'mist',
+    ...statuses('dark'),
   });
 }
 
@@ -176,6 +220,18 @@ function styles(b: SiteBuilder): void {
     '/fontWeight': 700,
     '/lineHeight': 1.2,
   });
+  for (const [level, size] of [
+    [4, 'base'],
+    [5, 'base'],
+    [6, 'small'],
+  ] as const)
+    b.textStyle(`style-h${level}`, `Heading ${level}`, {
+      ...display,
+      '/fontSize': `{size.text.${size}}`,
+      '/fontWeight': level === 5 ? 600 : 700,
+      '/lineHeight': 1.25,
+      ...(level === 6 && { '/letterSpacing': '0.04em', '/textTransform': 'uppercase' }),
+    });
   b.textStyle('style-text', 'Text', {
     '/fontFamily': '{voice.voices.text}',
     '/fontSize': '{size.text.base}',
@@ -196,6 +252,60 @@ function styles(b: SiteBuilder): void {
     '/fontSize': '{size.text.base}',
     '/fontWeight': 600,
     '/lineHeight': 1.25,
+  });
+
+  const body = { '/fontFamily': '{voice.voices.text}' };
+  b.textStyle('style-caption', 'Caption', {
+    ...body,
+    '/fontSize': '{size.text.small}',
+    '/fontStyle': 'italic',
+    '/lineHeight': 1.4,
+  });
+  b.textStyle('style-quote', 'Quote', {
+    ...body,
+    '/fontSize': '{size.text.large}',
+    '/fontStyle': 'italic',
+    '/lineHeight': 1.45,
+  });
+  b.textStyle('style-pull', 'Pull quote', {
+    ...display,
+    '/fontSize': '{size.text.step-2}',
+    '/fontWeight': 600,
+    '/lineHeight': 1.2,
+    '/textWrap': 'balance',
+  });
+  b.textStyle('style-code', 'Code', { '/fontFamily': '{voice.voices.code}', '/fontSize': '0.92em' });
+  b.textStyle('style-plan', 'Preformatted', {
+    '/fontFamily': '{voice.voices.code}',
+    '/fontSize': '{size.text.small}',
+    '/lineHeight': 1.5,
+  });
+  b.textStyle('style-title', 'Site title', {
+    ...display,
+    '/fontSize': '{size.text.large}',
+    '/fontWeight': 700,
+    '/lineHeight': 1.2,
+  });
+  b.textStyle('style-tagline', 'Tagline', { ...body, '/fontSize': '{size.text.small}', '/lineHeight': 1.4 });
+  b.textStyle('style-nav', 'Navigation', {
+    ...display,
+    '/fontSize': '{size.text.base}',
+    '/fontWeight': 600,
+    '/lineHeight': 1.25,
+  });
+  b.textStyle('style-article', 'Article title', {
+    ...display,
+    '/fontSize': '{size.text.step-4}',
+    '/fontWeight': 700,
+    '/lineHeight': 1.08,
+    '@narrow/fontSize': '{size.text.step-3}',
+  });
+  b.textStyle('style-byline', 'Byline', { ...body, '/fontSize': '{size.text.small}', '/lineHeight': 1.5 });
+  b.textStyle('style-table', 'Table heading', {
+    ...display,
+    '/fontSize': '{size.text.small}',
+    '/fontWeight': 700,
+    '/lineHeight': 1.3,
   });
 
   b.default('page', { 'box/textStyle': 'style-text' });
@@ -221,7 +331,11 @@ function styles(b: SiteBuilder): void {
   b.variant('look-h1', 'heading', 'look', 'Heading 1', { 'text/textStyle': 'style-h1' });
   b.variant('look-h2', 'heading', 'look', 'Heading 2', { 'text/textStyle': 'style-h2' });
   b.variant('look-h3', 'heading', 'look', 'Heading 3', { 'text/textStyle': 'style-h3' });
-  b.default('text', { 'paragraph/maxWidth': '{size.page.text-measure}', 'box/rowGap': '{size.space.two}' });
+  b.default('text', {
+    'paragraph/maxWidth': '{size.page.text-measure}',
+    'box/rowGap': '{size.space.two}',
+    'code/textStyle': 'style-code',
+  });
   b.variant('look-lead', 'text', 'look', 'Lead', { 'paragraph/textStyle': 'style-lead' });
   b.variant('look-small', 'text', 'look', 'Small', {
     'paragraph/textStyle': 'style-small',
@@ -266,7 +380,7 @@ function styles(b: SiteBuilder): void {
     'box/paddingRight': '1.4em',
   });
 
-  b.default('picture', { ...corners('picture', 'card'), 'caption/textStyle': 'style-small' });
+  b.default('picture', { ...corners('picture', 'card'), 'caption/textStyle': 'style-caption' });
   b.default('feature', {
     'title/textStyle': 'style-h3',
     'box/rowGap': '{size.space.two}',
@@ -281,9 +395,46 @@ function styles(b: SiteBuilder): void {
     'box/paddingLeft': '{size.space.three}',
     'box/paddingRight': '{size.space.three}',
   });
-  b.default('siteTitle', { 'link/textStyle': 'style-h3' });
+  b.default('list', { 'box/maxWidth': '{size.page.text-measure}' });
+  b.default('quote', {
+    'paragraph/textStyle': 'style-quote',
+    'source/textStyle': 'style-small',
+    'box/paddingLeft': '{size.space.three}',
+    'box/borderLeftWidth': '{size.lines.rope}',
+  });
+  b.variant('quote-pull', 'quote', 'look', 'Pull quote', {
+    'paragraph/textStyle': 'style-pull',
+    'box/borderLeftStyle': 'none',
+    'box/paddingLeft': '0',
+    'paragraph/color': 'role.heading',
+  });
+  b.default('callout', { 'title/textStyle': 'style-h4', ...corners('box', 'card') });
+  b.default('preformatted', {
+    'box/textStyle': 'style-plan',
+    'text/textStyle': 'style-plan',
+    ...corners('box', 'small'),
+  });
+  b.default('table', {
+    'head/textStyle': 'style-table',
+    'figureHead/textStyle': 'style-table',
+    'caption/textStyle': 'style-caption',
+  });
+  b.default('notice', { 'word/textStyle': 'style-label', ...corners('box', 'small') });
+  for (const status of ['success', 'warning', 'danger'] as const)
+    b.variant(`notice-${status}`, 'notice', 'status', status.charAt(0).toUpperCase() + status.slice(1), {
+      'box/backgroundColor': `role.${status}Ground`,
+      'box/color': `role.${status}Text`,
+      ...line('box', `role.${status}Line`),
+    });
+  b.default('field', {
+    'label/textStyle': 'style-label',
+    'help/textStyle': 'style-small',
+    'message/textStyle': 'style-small',
+    ...corners('control', 'small'),
+  });
+  b.default('siteTitle', { 'link/textStyle': 'style-title' });
   b.default('navigation', {
-    'link/textStyle': 'style-label',
+    'link/textStyle': 'style-nav',
     'link:selected/textDecorationLine': 'underline',
     'list/columnGap': '{size.space.three}',
   });

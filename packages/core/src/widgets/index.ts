@@ -1,14 +1,22 @@
 import { button } from './button/index.ts';
+import { buttonRow } from './buttonRow/index.ts';
+import { callout } from './callout/index.ts';
 import { divider } from './divider/index.ts';
 import { feature } from './feature/index.ts';
+import { field } from './field/index.ts';
 import { group } from './group/index.ts';
 import { heading } from './heading/index.ts';
 import type { ElementType, Part } from './kit/element.ts';
+import { list } from './list/index.ts';
 import { navigation } from './navigation/index.ts';
+import { notice } from './notice/index.ts';
 import { page } from './page/index.ts';
 import { picture } from './picture/index.ts';
+import { preformatted } from './preformatted/index.ts';
+import { quote } from './quote/index.ts';
 import { footer, header, section } from './section/index.ts';
 import { siteTitle } from './siteTitle/index.ts';
+import { table } from './table/index.ts';
 import { text } from './text/index.ts';
 
 export type { ContentField, ElementType, Part } from './kit/element.ts';
@@ -18,7 +26,15 @@ export { CHILDREN, h, type MarkupContext, type VElement, type VNode } from './ki
 export const WIDGETS: readonly ElementType[] = [
   heading,
   text,
+  list,
+  quote,
+  callout,
+  table,
+  preformatted,
   button,
+  buttonRow,
+  notice,
+  field,
   picture,
   feature,
   divider,
@@ -49,6 +65,15 @@ export const partOf = (element: ElementType, name: string): Part | undefined =>
 export function hostOf(element: ElementType, name: string): string {
   return partOf(element, name)?.host ?? firstPart(element);
 }
+/** The part whose element carries the classes of a part: its own, or that of which it is a pseudo-element. */
+export const carrierOf = (element: ElementType, name: string): string => {
+  const part = partOf(element, name);
+  return (part?.pseudo && part.inside) ?? name;
+};
+/** Pseudo-elements that a part's element carries. */
+export const pseudosOf = (element: ElementType, carrier: string): string[] =>
+  partNames(element).filter(name => name !== carrier && carrierOf(element, name) === carrier);
+
 /** States a part can show: those of its host. */
 export const statesOf = (element: ElementType, name: string) =>
   partOf(element, hostOf(element, name))?.states ?? [];

@@ -11,6 +11,7 @@ export const divider = element({
   program: programStyles({
     'line/display': 'block',
     'line/width': '100%',
+    'line/overflowX': 'visible',
     'line/borderTopWidth': '1px',
     'line/borderTopStyle': 'solid',
     'line/borderTopColor': 'role.line',

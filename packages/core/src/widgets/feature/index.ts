@@ -32,6 +32,7 @@ export const feature = element({
     'box/alignItems': 'start',
     'box/rowGap': '0.5rem',
     'picture/display': 'block',
+    'picture/overflowX': 'clip',
     'picture/width': '100%',
     'picture/height': 'auto',
     'picture/aspectRatio': 1.6,

@@ -21,6 +21,14 @@ export const linkStates = (part: string) => ({
   [`${part}:hover/color`]: 'role.linkHover',
   ...focusRing(part),
 });
+/** What the program says of the words inside running text. */
+export const runBaseline = {
+  ...on('link', { color: 'role.link', textDecorationLine: 'underline', cursor: 'pointer' }),
+  'code/fontFamily': 'ui-monospace, monospace',
+  'code/fontSize': '0.92em',
+  'marked/backgroundColor': 'role.selection',
+  'marked/color': 'role.text',
+};
 export const focusRing = (part: string) => ({
   [`${part}:focus/outlineColor`]: 'role.focus',
   [`${part}:focus/outlineStyle`]: 'solid',

@@ -15,6 +15,10 @@ export interface Part {
   states?: readonly State[];
   /** The part it stands in; the first part stands in what holds the element. */
   inside?: string;
+  /** The part inside it that is used: its states are those of that control (`:has(…)`), a pointer's are its own. */
+  within?: string;
+  /** No element of its own: a pseudo-element of the part it stands in. */
+  pseudo?: 'placeholder' | 'marker';
   /** The plain content field whose words it shows, so that they can be edited where they stand. */
   shows?: string;
 }
@@ -31,7 +35,7 @@ export interface ElementType {
   name: string;
   label: string;
   /** Purpose under which it is offered. */
-  family: 'text' | 'action' | 'picture' | 'structure' | 'navigation';
+  family: 'text' | 'action' | 'picture' | 'structure' | 'navigation' | 'form';
   /** In the order the element stands in the tree; the first is the outermost. */
   parts: Readonly<Record<string, Part>>;
   /** Axes of its variants, in the order in which they rank. */
@@ -40,6 +44,8 @@ export interface ElementType {
   holds: string | null;
   /** What the program itself says, lowest of all origins. */
   program: Styles;
+  /** Declarations below all ranks, by part or `tag.part`: what undoes a browser’s ways that no property here can. */
+  base?: Readonly<Record<string, string>>;
   content: Readonly<Record<string, ContentField>>;
   /** What a new one begins with; also shown in the specimen. */
   sample: Readonly<Record<string, Content>>;
@@ -50,9 +56,9 @@ export interface ElementType {
 
 /** Completes an element with what the program says of every part: its size counts to the outer edge of its border. */
 export function element(type: ElementType): ElementType {
-  const every = Object.keys(type.parts).map(
-    part => [`${part}/boxSizing`, { type: 'keyword', value: 'border-box' }] as const,
-  );
+  const every = Object.entries(type.parts)
+    .filter(([, part]) => part.pseudo === undefined)
+    .map(([part]) => [`${part}/boxSizing`, { type: 'keyword', value: 'border-box' }] as const);
   return { ...type, program: { ...Object.fromEntries(every), ...type.program } };
 }
 

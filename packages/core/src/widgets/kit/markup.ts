@@ -52,15 +52,27 @@ export function linkAttrs(link: LinkTarget, context: MarkupContext): VElement['a
 
 const wrap = (tag: string, on: boolean | undefined, inner: VNode): VNode => (on ? h(tag, {}, inner) : inner);
 
-export function runsToNodes(text: RichText[number], context: MarkupContext, linkPart: string): VNode[] {
+/** Parts that words of running text can be, beside the text itself. */
+export const RUN_PARTS = {
+  link: {
+    label: 'Link',
+    kind: 'label',
+    host: 'link',
+    states: ['hover', 'focus', 'pressed', 'selected'],
+  },
+  code: { label: 'Code', kind: 'text' },
+  marked: { label: 'Marked words', kind: 'text' },
+} as const;
+
+export function runsToNodes(text: RichText[number], context: MarkupContext): VNode[] {
   return text.map(run => {
     let node: VNode = run.text;
-    node = wrap('code', run.code, node);
-    node = wrap('mark', run.marked, node);
+    if (run.code) node = h('code', { part: 'code' }, node);
+    if (run.marked) node = h('mark', { part: 'marked' }, node);
     node = wrap('em', run.emphasis, node);
     node = wrap('strong', run.strong, node);
     if (!run.link) return node;
     const attrs = linkAttrs(run.link, context);
-    return attrs.href == null ? node : h('a', { part: linkPart, ...attrs }, node);
+    return attrs.href == null ? node : h('a', { part: 'link', ...attrs }, node);
   });
 }

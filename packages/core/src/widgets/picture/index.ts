@@ -31,6 +31,7 @@ export const picture = element({
   program: programStyles({
     ...flatFigure('box'),
     'picture/display': 'block',
+    'picture/overflowX': 'clip',
     'picture/width': '100%',
     'picture/height': 'auto',
     'picture/aspectRatio': 1.6,

@@ -17,6 +17,7 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
       'box/color': 'role.text',
       'box/backgroundColor': 'role.surface',
       'box/display': 'block',
+      ...(name === 'section' && { 'box/overflowX': 'clip' }),
       ...sides('box', 'padding', [padding, '1.5rem', padding, '1.5rem']),
       'inner/display': 'flex',
       'inner/flexDirection': 'column',

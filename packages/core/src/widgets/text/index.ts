@@ -1,7 +1,7 @@
 import { plainOf } from '../../site/content.ts';
-import { bareLink, flatParagraph, linkStates } from '../kit/baseline.ts';
+import { flatParagraph, linkStates, runBaseline } from '../kit/baseline.ts';
 import { element, programStyles, rich } from '../kit/element.ts';
-import { h, runsToNodes } from '../kit/markup.ts';
+import { h, RUN_PARTS, runsToNodes } from '../kit/markup.ts';
 
 export const text = element({
   name: 'text',
@@ -10,13 +10,9 @@ export const text = element({
   parts: {
     box: { label: 'Text', kind: 'box' },
     paragraph: { label: 'Paragraph', kind: 'text', inside: 'box' },
-    link: {
-      label: 'Link',
-      kind: 'label',
-      inside: 'paragraph',
-      host: 'link',
-      states: ['hover', 'focus', 'pressed', 'selected'],
-    },
+    link: { ...RUN_PARTS.link, inside: 'paragraph' },
+    code: { ...RUN_PARTS.code, inside: 'paragraph' },
+    marked: { ...RUN_PARTS.marked, inside: 'paragraph' },
   },
   axes: ['look'],
   holds: null,
@@ -27,7 +23,7 @@ export const text = element({
     ...flatParagraph('paragraph'),
     'paragraph/maxWidth': '40rem',
     'paragraph/textWrap': 'pretty',
-    ...bareLink('link'),
+    ...runBaseline,
     ...linkStates('link'),
   }),
   content: { text: { type: 'rich', label: 'Words' } },
@@ -44,9 +40,7 @@ export const text = element({
     h(
       'div',
       { part: 'box' },
-      ...rich(content, 'text').map(runs =>
-        h('p', { part: 'paragraph' }, ...runsToNodes(runs, context, 'link')),
-      ),
+      ...rich(content, 'text').map(runs => h('p', { part: 'paragraph' }, ...runsToNodes(runs, context))),
     ),
   summary: content => plainOf(rich(content, 'text')),
 });

@@ -1,0 +1,23 @@
+import { element, programStyles } from '../kit/element.ts';
+import { CHILDREN, h } from '../kit/markup.ts';
+
+/** Buttons side by side; they wrap where there is no room. */
+export const buttonRow = element({
+  name: 'buttonRow',
+  label: 'Button row',
+  family: 'action',
+  parts: { box: { label: 'Row', kind: 'box' } },
+  axes: ['arrangement'],
+  holds: 'box',
+  program: programStyles({
+    'box/display': 'flex',
+    'box/flexDirection': 'row',
+    'box/flexWrap': 'wrap',
+    'box/alignItems': 'center',
+    'box/rowGap': '0.5rem',
+    'box/columnGap': '0.75rem',
+  }),
+  content: {},
+  sample: {},
+  markup: () => h('div', { part: 'box' }, CHILDREN),
+});

@@ -1,0 +1,59 @@
+import { plainOf } from '../../site/content.ts';
+import { corners, flatHeading, flatParagraph, linkStates, runBaseline, sides } from '../kit/baseline.ts';
+import { element, plain, programStyles, rich } from '../kit/element.ts';
+import { h, RUN_PARTS, runsToNodes } from '../kit/markup.ts';
+
+const LEVELS = [2, 3, 4, 5, 6] as const;
+
+/** A short piece set apart from the running text. */
+export const callout = element({
+  name: 'callout',
+  label: 'Callout',
+  family: 'text',
+  parts: {
+    box: { label: 'Box', kind: 'box' },
+    title: { label: 'Title', kind: 'heading', inside: 'box', shows: 'title' },
+    paragraph: { label: 'Paragraph', kind: 'text', inside: 'box' },
+    link: { ...RUN_PARTS.link, inside: 'paragraph' },
+    code: { ...RUN_PARTS.code, inside: 'paragraph' },
+    marked: { ...RUN_PARTS.marked, inside: 'paragraph' },
+  },
+  axes: ['look'],
+  holds: null,
+  program: programStyles({
+    'box/display': 'flex',
+    'box/flexDirection': 'column',
+    'box/rowGap': '0.4rem',
+    'box/backgroundColor': 'role.raised',
+    'box/maxWidth': '40rem',
+    ...sides('box', 'padding', ['1rem', '1.25rem', '1rem', '1.25rem']),
+    ...corners('box', '0.5rem'),
+    ...flatHeading('title'),
+    'title/color': 'role.heading',
+    'title/fontWeight': 700,
+    ...flatParagraph('paragraph'),
+    ...runBaseline,
+    ...linkStates('link'),
+  }),
+  content: {
+    title: { type: 'plain', label: 'Title' },
+    level: { type: 'choice', label: 'Level of the title', options: LEVELS },
+    text: { type: 'rich', label: 'Words' },
+  },
+  sample: {
+    title: 'Before you drive up',
+    level: 3,
+    text: [[{ text: 'Lights off on the ramp, handbrake on, and leave it in gear.' }]],
+  },
+  markup: (content, context) => {
+    const level = LEVELS.find(it => it === content.level) ?? 3;
+    const title = plain(content, 'title');
+    return h(
+      'aside',
+      { part: 'box', 'aria-label': title || null },
+      title !== '' && h(`h${level}`, { part: 'title' }, title),
+      ...rich(content, 'text').map(runs => h('p', { part: 'paragraph' }, ...runsToNodes(runs, context))),
+    );
+  },
+  summary: content => plain(content, 'title') || plainOf(rich(content, 'text')),
+});

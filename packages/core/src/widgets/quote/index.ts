@@ -1,0 +1,59 @@
+import { plainOf } from '../../site/content.ts';
+import { flatFigure, flatParagraph, linkStates, runBaseline } from '../kit/baseline.ts';
+import { element, plain, programStyles, rich } from '../kit/element.ts';
+import { h, RUN_PARTS, runsToNodes } from '../kit/markup.ts';
+
+/** Somebody's words, and whose they are. */
+export const quote = element({
+  name: 'quote',
+  label: 'Quote',
+  family: 'text',
+  parts: {
+    box: { label: 'Quote', kind: 'box' },
+    words: { label: 'Words', kind: 'box', inside: 'box' },
+    paragraph: { label: 'Paragraph', kind: 'text', inside: 'words' },
+    link: { ...RUN_PARTS.link, inside: 'paragraph' },
+    code: { ...RUN_PARTS.code, inside: 'paragraph' },
+    marked: { ...RUN_PARTS.marked, inside: 'paragraph' },
+    source: { label: 'Source', kind: 'text', inside: 'box', shows: 'source' },
+  },
+  axes: ['look'],
+  holds: null,
+  program: programStyles({
+    ...flatFigure('box'),
+    'box/maxWidth': '36rem',
+    'box/paddingLeft': '1rem',
+    'box/borderLeftWidth': '3px',
+    'box/borderLeftStyle': 'solid',
+    'box/borderLeftColor': 'role.accent',
+    ...flatFigure('words'),
+    ...flatParagraph('paragraph'),
+    'paragraph/fontStyle': 'italic',
+    'source/display': 'block',
+    'source/color': 'role.muted',
+    'source/marginTop': '0.5em',
+    'source/fontSize': '0.875em',
+    ...runBaseline,
+    ...linkStates('link'),
+  }),
+  content: {
+    words: { type: 'rich', label: 'Words' },
+    source: { type: 'plain', label: 'Whose they are' },
+  },
+  sample: {
+    words: [[{ text: 'You hear the engine before you see the light.' }]],
+    source: 'A passenger, on the early boat',
+  },
+  markup: (content, context) =>
+    h(
+      'figure',
+      { part: 'box' },
+      h(
+        'blockquote',
+        { part: 'words' },
+        ...rich(content, 'words').map(runs => h('p', { part: 'paragraph' }, ...runsToNodes(runs, context))),
+      ),
+      plain(content, 'source') !== '' && h('figcaption', { part: 'source' }, plain(content, 'source')),
+    ),
+  summary: content => plainOf(rich(content, 'words')),
+});
