@@ -28,6 +28,8 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.set('trust proxy', config.COVE_PROXIES);
   app.use(compression({ filter: isCompressed }));
   app.use('/api/sites/:site/changes', json({ limit: '20mb' }));
+  // A font of 4 MB as base64, and a little.
+  app.use('/api/sites/:site/fonts', json({ limit: '12mb' }));
   app.useBodyParser('json', { limit: '64kb' });
   app.useGlobalPipes(new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true }));
   app.enableShutdownHooks();

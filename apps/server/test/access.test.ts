@@ -60,6 +60,15 @@ const EXPECTED: Record<string, Record<Who, number>> = {
     keeper: 404,
     designer: 404,
   },
+  // A body that is no font: the pipe refuses what has none before anything is read.
+  'post /api/sites/{site}/fonts': { nobody: 401, stranger: 404, reviewer: 403, keeper: 403, designer: 400 },
+  'get /api/sites/{site}/fonts/{file}': {
+    nobody: 401,
+    stranger: 404,
+    reviewer: 404,
+    keeper: 404,
+    designer: 404,
+  },
   'get /api/sites/{site}/changes': { nobody: 401, stranger: 404, reviewer: 200, keeper: 200, designer: 200 },
   'put /api/sites/{site}/presence': { nobody: 401, stranger: 404, reviewer: 400, keeper: 400, designer: 400 },
   'delete /api/sites/{site}/presence/{client}': {

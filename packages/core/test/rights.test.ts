@@ -129,6 +129,21 @@ const EXPECTED: Record<Kind, { put: Right; remove: Right; fields: Record<string,
       styles: 'style',
     },
   },
+  font: {
+    put: 'guide',
+    remove: 'guide',
+    fields: {
+      family: 'guide',
+      category: 'guide',
+      cut: 'guide',
+      weightFrom: 'guide',
+      weightTo: 'guide',
+      file: 'guide',
+      format: 'guide',
+      bytes: 'guide',
+      metrics: 'guide',
+    },
+  },
   asset: {
     put: 'content',
     remove: 'content',
@@ -164,6 +179,20 @@ function siteOfAll(): Site {
     on: null,
   };
   edits.push({ op: 'put', record: role });
+  const font: SiteRecord = {
+    id: 'ownFont',
+    kind: 'font',
+    family: 'Own Face',
+    category: 'sans',
+    cut: 'normal',
+    weightFrom: 400,
+    weightTo: 700,
+    file: 'abcdef0123456789.woff2',
+    format: 'woff2',
+    bytes: 10,
+    metrics: { ascent: 900, descent: -200, lineGap: 0, unitsPerEm: 1000, xWidthAvg: 450 },
+  };
+  edits.push({ op: 'put', record: font });
   if (!site.kinds.variantRule.has(placedId(rule)))
     edits.push({ op: 'put', record: { id: placedId(rule), ...rule, styles: {} } });
   return must(applyChange(site, { edits })).site;

@@ -118,7 +118,7 @@ describe('the closure of a token', () => {
       'step-5',
     ]);
     expect([...closure(tokens, ['night'])].sort()).toEqual(['lift', 'night']);
-    expect([...closure(tokens, ['calm'])]).toEqual(['calm']);
+    expect([...closure(tokens, ['lift'])]).toEqual(['lift']);
   });
   it('takes in what a rebinding ties to it, and leaves out what a rebinding unties', () => {
     expect(closure(tokens, ['hull'], { lamp: { type: 'token', token: 'hull' } })).toContain('lamp');

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { FontsModule } from '../fonts/fonts.module';
 import { SitesModule } from '../sites/sites.module';
 import { Release } from './entities/release.entity';
 import { ReleasesController } from './releases.controller';
@@ -8,7 +9,7 @@ import { Renderer } from './renderer.service';
 import { SitesHost } from './sitesHost.service';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Release]), SitesModule],
+  imports: [TypeOrmModule.forFeature([Release]), SitesModule, FontsModule],
   providers: [ReleasesService, Renderer, SitesHost],
   controllers: [ReleasesController],
   exports: [Renderer],

@@ -5,8 +5,8 @@ import PgBoss from 'pg-boss';
 import { DataSource, Repository } from 'typeorm';
 import { notFound, ProblemException } from '../common/problem';
 import { Config } from '../config/config';
+import { FontStore } from '../fonts/fontStore.service';
 import { SiteCache } from '../sites/siteCache';
-import { readFont } from '../storage/fonts';
 import { assetPath, releaseFolder, Storage } from '../storage/storage';
 import { Release } from './entities/release.entity';
 import { Renderer } from './renderer.service';
@@ -28,6 +28,7 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
     private readonly cache: SiteCache,
     private readonly renderer: Renderer,
     private readonly storage: Storage,
+    private readonly fonts: FontStore,
     config: Config,
   ) {
     this.queue = new PgBoss({ connectionString: config.COVE_DATABASE_URL, schema: 'jobs', max: 2 });
@@ -132,7 +133,7 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
       await step();
     }
     for (const file of fonts) {
-      const data = await readFont(file);
+      const data = await this.fonts.read(siteId, file);
       if (data) await this.storage.write(`${folder}/fonts/${file}`, data);
       await step();
     }

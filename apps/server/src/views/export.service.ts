@@ -2,8 +2,8 @@ import type { Writable } from 'node:stream';
 import { finished } from 'node:stream/promises';
 import { Injectable } from '@nestjs/common';
 import { ZipFile } from 'yazl';
+import { FontStore } from '../fonts/fontStore.service';
 import { Renderer } from '../releases/renderer.service';
-import { readFont } from '../storage/fonts';
 import { assetPath, Storage } from '../storage/storage';
 
 @Injectable()
@@ -11,6 +11,7 @@ export class ExportService {
   constructor(
     private readonly storage: Storage,
     private readonly renderer: Renderer,
+    private readonly fonts: FontStore,
   ) {}
 
   asset(site: string, file: string): Promise<Buffer | null> {
@@ -28,7 +29,7 @@ export class ExportService {
       if (data) zip.addBuffer(data, `assets/${file}`, { compress: false });
     }
     for (const file of fonts) {
-      const data = await readFont(file);
+      const data = await this.fonts.read(id, file);
       if (data) zip.addBuffer(data, `fonts/${file}`, { compress: false });
     }
     zip.end();

@@ -87,7 +87,11 @@ export class ViewsController {
     const { site } = await this.cache.at(id);
     const page = site.kinds.page.get(pageId);
     if (!page) throw notFound('page');
-    return renderPreview(site, page, { fonts: '/fonts/', assets: `/api/sites/${id}/assets/` });
+    return renderPreview(site, page, {
+      fonts: '/fonts/',
+      ownFonts: `/api/sites/${id}/fonts/`,
+      assets: `/api/sites/${id}/assets/`,
+    });
   }
 
   @Get('export.zip')

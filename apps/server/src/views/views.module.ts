@@ -1,13 +1,13 @@
 import { Module } from '@nestjs/common';
+import { FontsModule } from '../fonts/fonts.module';
 import { ReleasesModule } from '../releases/releases.module';
 import { SitesModule } from '../sites/sites.module';
 import { ExportService } from './export.service';
-import { FontsController } from './fonts.controller';
 import { ViewsController } from './views.controller';
 
 @Module({
-  imports: [SitesModule, ReleasesModule],
+  imports: [SitesModule, ReleasesModule, FontsModule],
   providers: [ExportService],
-  controllers: [ViewsController, FontsController],
+  controllers: [ViewsController],
 })
 export class ViewsModule {}

@@ -37,7 +37,7 @@ export class PageCanvas {
     siteId: string,
     private readonly page: Id,
   ) {
-    this.engine = new StyleEngine(document, view, 'canvas', '.skip{display:none}');
+    this.engine = new StyleEngine(document, view, 'canvas', siteId, '.skip{display:none}');
     this.options = {
       marks: true,
       links: false,

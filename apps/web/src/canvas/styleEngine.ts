@@ -2,17 +2,21 @@ import {
   BASE_CSS,
   closureVariables,
   FAMILIES,
-  fontFace,
+  type Family,
+  type FontFile,
   getRecord,
   guideIds,
   guideSources,
   type Id,
   nodesOn,
+  ownFamilies,
   ownRules,
   type PageRecord,
   type PrintMode,
   presetsAround,
   printElementBases,
+  printFallbackFace,
+  printFontFace,
   programSources,
   rebindBlocks,
   rootBlock,
@@ -27,12 +31,19 @@ import {
 import { BlockSheet } from './blockSheet.ts';
 import { LayerOrder, RuleSheet } from './ruleSheet.ts';
 
-/** All families, with both cuts; a browser fetches only those in use. */
-export const FACES = FAMILIES.flatMap(family =>
-  (['normal', 'italic'] as const)
-    .filter(cut => cut === 'normal' || family.italic)
-    .map(cut => fontFace(family, cut, '/fonts/')),
-).join('\n');
+const faces = (families: readonly Family[], address: (file: FontFile) => string): string =>
+  families
+    .flatMap(family => [
+      ...family.files.map(file => printFontFace(family, file, address)),
+      printFallbackFace(family),
+    ])
+    .join('\n');
+
+/** All families shipped with the program; a browser fetches only those in use. */
+export const FACES = faces(FAMILIES, ({ file }) => `/fonts/${file}`);
+/** Families of a site's own. */
+export const ownFaces = (site: Site, siteId: string): string =>
+  faces(ownFamilies(site), ({ file }) => `/api/sites/${siteId}/fonts/${file}`);
 
 /** The sheets of one document, kept equal to a site by doing the least for each edit. */
 export class StyleEngine {
@@ -41,11 +52,13 @@ export class StyleEngine {
   private readonly guide: RuleSheet;
   private readonly own: RuleSheet;
   private readonly base: CSSStyleSheet;
+  private readonly faces: CSSStyleSheet;
 
   constructor(
     document: Document,
     view: Window & typeof globalThis,
     private readonly mode: PrintMode,
+    private readonly siteId: string,
     extra = '',
   ) {
     this.layers = new LayerOrder(view);
@@ -54,8 +67,10 @@ export class StyleEngine {
     this.own = new RuleSheet(view, mode, this.layers);
     this.base = new view.CSSStyleSheet();
     this.base.replaceSync(`${FACES}\n${BASE_CSS}\n${printElementBases()}\n${extra}`);
+    this.faces = new view.CSSStyleSheet();
     document.adoptedStyleSheets = [
       this.layers.sheet,
+      this.faces,
       this.base,
       this.blocks.sheet,
       this.guide.sheet,
@@ -65,6 +80,7 @@ export class StyleEngine {
 
   /** Everything anew. */
   reset(site: Site, page: PageRecord | null): void {
+    this.faces.replaceSync(ownFaces(site, this.siteId));
     this.blocks.set(rootBlock(site, this.mode));
     for (const block of schemeBlocks(site)) this.blocks.set(block);
     this.setRebinds(site, page);

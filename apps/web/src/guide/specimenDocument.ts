@@ -41,7 +41,7 @@ export class SpecimenDocument {
     private readonly siteId: string,
     onHit: (hit: Hit) => void,
   ) {
-    this.engine = new StyleEngine(document, view, 'sheet', SPECIMEN_CSS);
+    this.engine = new StyleEngine(document, view, 'sheet', siteId, SPECIMEN_CSS);
     document.documentElement.lang = 'en';
     document.addEventListener('click', event => {
       event.preventDefault();

@@ -10,4 +10,5 @@ export {
   TEXT_RATIO,
   wantedOf,
 } from './contrast.ts';
+export { type FontBill, fontBill, type MissingCut, MOST_FAMILIES, missingCuts } from './fonts.ts';
 export { leastShift } from './leastShift.ts';

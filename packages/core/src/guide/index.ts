@@ -1,3 +1,4 @@
+export { familiesOf, familyIn, ownFamilies } from './families.ts';
 export {
   includedIn,
   type PresetStyles,

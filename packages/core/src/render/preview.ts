@@ -8,6 +8,8 @@ import { pageStyles } from './stylesheet.ts';
 
 export interface PreviewBases {
   fonts: string;
+  /** Of the site’s own; where left out, as the others. */
+  ownFonts?: string;
   assets: string;
 }
 
@@ -24,7 +26,10 @@ export function renderPreview(
     assetUrl: asset => `${bases.assets}${asset.file}`,
   });
   const styles = pageStyles(site, page, mode);
-  const faces = printFontFaces(fontsIn(styles, tagsIn(body).has('em')), bases.fonts);
+  const faces = printFontFaces(
+    fontsIn(site, styles, tagsIn(body).has('em')),
+    ({ file, own }) => `${own ? (bases.ownFonts ?? bases.fonts) : bases.fonts}${file}`,
+  );
   const { language, name } = settingsOf(site);
   return printDocument(
     {

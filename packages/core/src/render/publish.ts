@@ -68,9 +68,9 @@ export function publishSite(site: Site): PublishedSite {
   const print = (it: readonly Block[]) => it.map(trim).map(printBlock).join('\n');
   const tokens = print(blocks);
   const sheets = pages.map(({ rebinds, own }) => [print(rebinds), own].filter(Boolean).join('\n'));
-  const fonts = fontsIn(tokens + guideCss + sheets.join(''), slanted);
+  const fonts = fontsIn(site, tokens + guideCss + sheets.join(''), slanted);
   const guide = [
-    printFontFaces(fonts, 'fonts/'),
+    printFontFaces(fonts, ({ file }) => `fonts/${file}`),
     printLayerOrder(ranks),
     BASE_CSS,
     printElementBases(used),
@@ -91,12 +91,14 @@ export function publishSite(site: Site): PublishedSite {
       files.set(pageFolder(site, page) + file, css);
       addresses.push(file);
     }
-    const preload = fonts.filter(font => font.cut === 'normal').map(font => `${root}fonts/${font.file}`);
+    const preload = fonts
+      .filter(({ file }) => file.cut === 'normal' && file.format === 'woff2')
+      .map(({ file }) => `${root}fonts/${file.file}`);
     const title = page.path === '' ? name : `${page.title} – ${name}`;
     files.set(
       `${pageFolder(site, page)}index.html`,
       printDocument({ language, title, description: page.description, sheets: addresses, preload }, html),
     );
   }
-  return { files, assets: [...assets], fonts: fonts.map(font => font.file) };
+  return { files, assets: [...assets], fonts: fonts.map(({ file }) => file.file) };
 }

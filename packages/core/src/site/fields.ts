@@ -79,6 +79,12 @@ export class Fields {
     );
   }
 
+  number(name: string, min: number, max: number): number {
+    return this.read(name, `a number from ${min} to ${max}`, it =>
+      typeof it === 'number' && it >= min && it <= max ? it : null,
+    );
+  }
+
   object<T>(name: string, reader: (fields: Fields) => T): T {
     const found = this.take(name);
     if (!isObject(found)) throw new BadField(this.prefix + name, found, 'an object');

@@ -1,7 +1,16 @@
 import { accepts, type PartKind, propertyOf } from '../properties/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { derivationNamed } from '../tokens/derivations/index.ts';
-import { isId, readValue, TOKEN_TYPES, type TokenType, tokenTypeOf, type Value } from '../values/index.ts';
+import { FAMILY_KINDS } from '../type/family.ts';
+import {
+  isId,
+  parseFamilies,
+  readValue,
+  TOKEN_TYPES,
+  type TokenType,
+  tokenTypeOf,
+  type Value,
+} from '../values/index.ts';
 import { type ElementType, isWidget, maybeElement, partOf, statesOf } from '../widgets/index.ts';
 import { readLink, readPlain, readRichText } from './content.ts';
 import { BadField, Fields, isObject } from './fields.ts';
@@ -379,7 +388,32 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     height: f.integer('height', 1, 20000),
     alt: f.text('alt', 500),
   }),
+  font: (id, f) => ({
+    id,
+    kind: 'font',
+    family: f.read('family', 'the name of a family', it =>
+      typeof it === 'string' && parseFamilies(it) && !it.includes(',') ? it : null,
+    ),
+    category: f.oneOf('category', FAMILY_KINDS),
+    cut: f.oneOf('cut', ['normal', 'italic']),
+    weightFrom: f.integer('weightFrom', 1, 1000),
+    weightTo: f.integer('weightTo', 1, 1000),
+    file: f.read('file', 'a stored font', it =>
+      typeof it === 'string' && /^[a-f0-9]{16,64}\.(woff2|woff|ttf|otf)$/.test(it) ? it : null,
+    ),
+    format: f.oneOf('format', ['woff2', 'woff', 'truetype', 'opentype']),
+    bytes: f.integer('bytes', 1, 20_000_000),
+    metrics: f.object('metrics', m => ({
+      ascent: m.number('ascent', -UNITS, UNITS),
+      descent: m.number('descent', -UNITS, UNITS),
+      lineGap: m.number('lineGap', -UNITS, UNITS),
+      unitsPerEm: m.integer('unitsPerEm', 16, 16_384),
+      xWidthAvg: m.number('xWidthAvg', 1, UNITS),
+    })),
+  }),
 };
+
+const UNITS = 100_000;
 
 export const elementOfArea = (area: (typeof AREAS)[number]): ElementType => {
   const type = maybeElement(area === 'main' ? 'section' : area);

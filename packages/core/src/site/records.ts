@@ -1,4 +1,5 @@
 import type { PropertyName } from '../properties/index.ts';
+import type { Cut, FamilyKind, FontFile, FontMetrics } from '../type/family.ts';
 import type { TokenType, Value } from '../values/index.ts';
 import type { LinkTarget, RichText } from './content.ts';
 
@@ -219,6 +220,22 @@ export interface AssetRecord {
   alt: string;
 }
 
+/** One uploaded font file; those of one family name belong together. */
+export interface FontRecord {
+  id: Id;
+  kind: 'font';
+  family: string;
+  category: FamilyKind;
+  cut: Cut;
+  weightFrom: number;
+  weightTo: number;
+  /** File name in storage: hash and ending. */
+  file: string;
+  format: FontFile['format'];
+  bytes: number;
+  metrics: FontMetrics;
+}
+
 export type SiteRecord =
   | SettingsRecord
   | TokenRecord
@@ -232,7 +249,8 @@ export type SiteRecord =
   | PageRecord
   | SectionRecord
   | WidgetRecord
-  | AssetRecord;
+  | AssetRecord
+  | FontRecord;
 
 export type Kind = SiteRecord['kind'];
 export type RecordOf<K extends Kind> = Extract<SiteRecord, { kind: K }>;
@@ -250,6 +268,7 @@ export const KINDS = [
   'section',
   'widget',
   'asset',
+  'font',
 ] as const satisfies readonly Kind[];
 
 /** Things on a page that take styles and presets. */

@@ -154,6 +154,7 @@ export function referencesOf(record: SiteRecord): Reference[] {
         ...inStyles(record.styles),
       ];
     case 'asset':
+    case 'font':
       return [];
   }
 }

@@ -42,6 +42,7 @@ export const EMPTY_SITE: Site = {
     section: new Map(),
     widget: new Map(),
     asset: new Map(),
+    font: new Map(),
   },
   children: new Map(),
 };

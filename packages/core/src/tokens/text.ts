@@ -30,6 +30,7 @@ export function printTyped(value: Value, tokens: Tokens): string {
   };
   if (value.type === 'fluid')
     return `${value.min.value}${value.min.unit} .. ${value.max.value}${value.max.unit}`;
+  if (value.type === 'fontFamily') return value.value.join(', ');
   return printCss(value, {
     fluid: { from: 0, to: 1 },
     token: reference,

@@ -1,95 +1,49 @@
-export interface Family {
-  name: string;
-  kind: 'serif' | 'sans' | 'mono' | 'display';
-  generic: 'serif' | 'sans-serif' | 'monospace' | 'system-ui';
-  /** Range of the weight axis; null for the reader's own system fonts, which cost no bytes. */
-  weights: readonly [number, number] | null;
-  /** Name of the variable file without its cut and ending; null for system fonts. */
-  file: string | null;
-  italic: boolean;
-  licence: string;
-}
+import { CATALOGUE } from './catalogue.ts';
+import type { Cut, Family, FontFile, Generic, ShippedFamily } from './family.ts';
 
-const OFL = 'SIL Open Font License 1.1';
+const fileOf = (family: ShippedFamily, cut: Cut, bytes: number): FontFile => ({
+  cut,
+  file: `${family.file}-latin-wght-${cut}.woff2`,
+  format: 'woff2',
+  bytes,
+  weights: family.weights,
+});
 
-/** Families shipped with the program, and the system's own. */
-export const FAMILIES: readonly Family[] = [
-  {
-    name: 'Bricolage Grotesque',
-    kind: 'display',
-    generic: 'sans-serif',
-    weights: [200, 800],
-    file: 'bricolage-grotesque',
-    italic: false,
-    licence: OFL,
-  },
-  {
-    name: 'Figtree',
-    kind: 'sans',
-    generic: 'sans-serif',
-    weights: [300, 900],
-    file: 'figtree',
-    italic: true,
-    licence: OFL,
-  },
-  {
-    name: 'Fraunces',
-    kind: 'serif',
-    generic: 'serif',
-    weights: [100, 900],
-    file: 'fraunces',
-    italic: true,
-    licence: OFL,
-  },
-  {
-    name: 'JetBrains Mono',
-    kind: 'mono',
-    generic: 'monospace',
-    weights: [100, 800],
-    file: 'jetbrains-mono',
-    italic: true,
-    licence: OFL,
-  },
-  {
-    name: 'Literata',
-    kind: 'serif',
-    generic: 'serif',
-    weights: [200, 900],
-    file: 'literata',
-    italic: true,
-    licence: OFL,
-  },
-  {
-    name: 'Source Sans 3',
-    kind: 'sans',
-    generic: 'sans-serif',
-    weights: [200, 900],
-    file: 'source-sans-3',
-    italic: true,
-    licence: OFL,
-  },
-  {
-    name: 'system-ui',
-    kind: 'sans',
-    generic: 'system-ui',
-    weights: null,
-    file: null,
-    italic: true,
-    licence: 'the reader’s own',
-  },
+const shipped = (it: ShippedFamily): Family => ({
+  name: it.name,
+  kind: it.kind,
+  generic: it.generic,
+  licence: it.licence,
+  metrics: it.metrics,
+  files: [
+    fileOf(it, 'normal', it.bytes),
+    ...(it.italicBytes === null ? [] : [fileOf(it, 'italic', it.italicBytes)]),
+  ],
+});
+
+const system = (name: Generic, kind: Family['kind']): Family => ({
+  name,
+  kind,
+  generic: name,
+  licence: 'the reader’s own',
+  metrics: null,
+  files: [],
+});
+
+/** The reader's own fonts: no bytes, another face on every machine. */
+export const SYSTEM_FAMILIES: readonly Family[] = [
+  system('system-ui', 'sans'),
+  system('ui-serif', 'serif'),
+  system('ui-monospace', 'mono'),
 ];
 
-export const familyNamed = (name: string): Family | undefined =>
-  FAMILIES.find(family => family.name === name);
+/** Families that every guide can speak with, by name. */
+export const FAMILIES: readonly Family[] = [...CATALOGUE.map(shipped), ...SYSTEM_FAMILIES];
 
-export type Cut = 'normal' | 'italic';
-/** File of one cut: latin, weight axis only. */
-export const fontFile = (family: Family, cut: Cut): string | null =>
-  family.file && `${family.file}-latin-wght-${cut}.woff2`;
+const BY_NAME = new Map(FAMILIES.map(family => [family.name, family]));
+export const familyNamed = (name: string): Family | undefined => BY_NAME.get(name);
 
-/** `@font-face` of one cut as served below `base`. */
-export function fontFace(family: Family, cut: Cut, base: string): string {
-  const file = fontFile(family, cut);
-  if (!file || !family.weights) return '';
-  return `@font-face{font-family:"${family.name}";font-style:${cut};font-weight:${family.weights.join(' ')};font-display:swap;src:url("${base}${file}") format("woff2-variations")}`;
-}
+/** Package and file of every font shipped with the program. */
+export const SHIPPED_FILES: ReadonlyMap<string, string> = new Map(
+  CATALOGUE.flatMap(it => shipped(it).files.map(({ file }) => [file, it.file] as const)),
+);

@@ -1,3 +1,25 @@
-export { type Cut, FAMILIES, type Family, familyNamed, fontFace, fontFile } from './families.ts';
+export {
+  type FallbackMetrics,
+  fallbackMetrics,
+  fallbackName,
+  hasWeight,
+  printFallbackFace,
+  printFontFace,
+} from './faces.ts';
+export { FAMILIES, familyNamed, SHIPPED_FILES, SYSTEM_FAMILIES } from './families.ts';
+export {
+  type Cut,
+  FAMILY_KINDS,
+  type Family,
+  type FamilyKind,
+  type FontFile,
+  type FontMetrics,
+  type Generic,
+  hasItalic,
+  type WidthClass,
+  weightsOf,
+  widthClass,
+} from './family.ts';
 export { type FluidRange, printFluid, REM } from './fluid.ts';
+export { PAIRINGS, type Pairing } from './pairings.ts';
 export { scaleStep } from './scale.ts';

@@ -1,4 +1,5 @@
 import { printColor, printNumber } from '../color/index.ts';
+import { fallbackName } from '../type/faces.ts';
 import { type FluidRange, printFluid } from '../type/fluid.ts';
 import type { Length, Value } from './value.ts';
 
@@ -46,7 +47,9 @@ export function printCss(value: Value, context: CssContext): string {
     case 'cubicBezier':
       return `cubic-bezier(${value.value.map(printNumber).join(', ')})`;
     case 'fontFamily':
-      return value.value.map(printFamily).join(', ');
+      return value.value
+        .flatMap(name => (GENERIC.has(name) ? [name] : [printFamily(name), printFamily(fallbackName(name))]))
+        .join(', ');
     case 'shadow':
       return value.value
         .map(

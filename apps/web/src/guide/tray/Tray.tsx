@@ -59,7 +59,7 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
       <style>{FACES}</style>
       <Swatches site={site} open={open} onOpen={onOpen} />
       <Chapter title="Text">
-        <Voices tokens={ofType('fontFamily')} />
+        <Voices site={site} tokens={ofType('fontFamily')} open={open} onOpen={onOpen} />
         <Scale site={site} open={open} onOpen={onOpen} />
         <TextStyles site={site} onOpen={style => onPanel({ style })} />
       </Chapter>

@@ -1,73 +1,92 @@
-import { FAMILIES, familyNamed, type TokenRecord } from '@cove/core';
-import { useCommit } from '../../session/context.tsx';
+import { addToken, fontBill, type Id, missingCuts, type Site, type TokenRecord } from '@cove/core';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { ownFaces } from '../../canvas/styleEngine.ts';
+import { useCommit, useSession } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';
+import { Button } from '../../ui/Button.tsx';
 import { familyCss } from './drawn.ts';
+import { EditedToken } from './EditedToken.tsx';
 import { Group } from './Group.tsx';
 
-/** The families a guide speaks with, each set in its own letters. */
-export function Voices({ tokens }: { tokens: readonly TokenRecord[] }) {
+const VoiceSheet = lazy(async () => ({ default: (await import('../voices/VoiceSheet.tsx')).VoiceSheet }));
+
+/** The families a guide speaks with, each set in its own letters, with what they cost and what they lack. */
+export function Voices({
+  site,
+  tokens,
+  open,
+  onOpen,
+}: {
+  site: Site;
+  tokens: readonly TokenRecord[];
+  open: Id | null;
+  onOpen(id: Id | null): void;
+}) {
   const commit = useCommit();
+  const session = useSession();
   const locked = useLocked();
-  const families = new Set(
-    tokens.flatMap(({ value }) =>
-      value.type === 'fontFamily' ? value.value.filter(name => familyNamed(name)?.file) : [],
-    ),
-  ).size;
+  const [choosing, setChoosing] = useState(false);
+  const bill = useMemo(() => fontBill(site), [site]);
+  const missing = useMemo(() => missingCuts(site), [site]);
+  const count = bill.families.length;
+  const add = () => {
+    const made = addToken(site, {
+      type: 'fontFamily',
+      group: tokens[0]?.group ?? 'Voices',
+      name: 'New voice',
+      value: { type: 'fontFamily', value: ['system-ui'] },
+    });
+    if (commit(made.edits, 'Add a voice')) onOpen(made.id);
+  };
   return (
-    <Group label="Voices" note={`${families} famil${families === 1 ? 'y' : 'ies'}`}>
-      <ul className="grid gap-2">
-        {tokens.map(token => {
-          const names = token.value.type === 'fontFamily' ? token.value.value : [];
-          return (
-            <li key={token.id}>
-              <label className="block">
+    <Group
+      label="Voices"
+      note={`${count} famil${count === 1 ? 'y' : 'ies'}, ${Math.round(bill.bytes / 1024)} KB`}
+      {...(!locked && { onAdd: add })}
+      addLabel="Add a voice"
+    >
+      <style>{ownFaces(site, session.id)}</style>
+      <ul className="grid gap-1.5">
+        {tokens.map(token => (
+          <li key={token.id}>
+            <EditedToken site={site} token={token} open={open === token.id} onOpen={onOpen}>
+              <button
+                type="button"
+                aria-label={`Voice ${token.name}`}
+                className="block w-full text-left hover:text-teal"
+              >
                 <span
                   className="block truncate text-[19px] leading-tight"
                   style={{ fontFamily: familyCss(token.value) }}
                 >
-                  {names[0]}
+                  {token.value.type === 'fontFamily' ? token.value.value[0] : token.name}
                 </span>
-                <span className="flex items-center gap-2 text-muted">
-                  {token.name}
-                  <select
-                    aria-label={`Family of ${token.name}`}
-                    value={names[0] ?? ''}
-                    disabled={locked}
-                    onChange={event => {
-                      const family = familyNamed(event.target.value);
-                      if (family)
-                        commit(
-                          [
-                            {
-                              op: 'set',
-                              id: token.id,
-                              path: ['value'],
-                              value: {
-                                type: 'fontFamily',
-                                value:
-                                  family.name === family.generic
-                                    ? [family.name]
-                                    : [family.name, family.generic],
-                              },
-                            },
-                          ],
-                          `Change ${token.name}`,
-                        );
-                    }}
-                    className="ml-auto h-6 w-[124px] rounded-sm border border-hair bg-paper"
-                  >
-                    {FAMILIES.map(family => (
-                      <option key={family.name} value={family.name}>
-                        {family.file ? family.name : 'System'}
-                      </option>
-                    ))}
-                  </select>
-                </span>
-              </label>
-            </li>
-          );
-        })}
+                <span className="text-muted">{token.name}</span>
+              </button>
+            </EditedToken>
+          </li>
+        ))}
       </ul>
+      {bill.tooMany && (
+        <p className="mt-1">
+          {count} families: many fonts make a design restless and a page slow. Three do for most.
+        </p>
+      )}
+      {missing.map(({ style, family, missing: what, found, has }) => (
+        <p key={`${style} ${what}`} className="mt-1 text-small">
+          <strong>{site.kinds.textStyle.get(style)?.name}</strong> asks for {found}; {family} has {has}.
+        </p>
+      ))}
+      {!locked && (
+        <Button kind="link" className="h-6! text-small" onClick={() => setChoosing(true)}>
+          Choose families …
+        </Button>
+      )}
+      {choosing && (
+        <Suspense>
+          <VoiceSheet site={site} onClose={() => setChoosing(false)} />
+        </Suspense>
+      )}
     </Group>
   );
 }

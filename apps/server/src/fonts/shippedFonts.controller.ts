@@ -3,16 +3,16 @@ import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { Allow } from '../common/access';
 import { notFound } from '../common/problem';
-import { readFont } from '../storage/fonts';
+import { readShippedFont } from './shippedFonts';
 
 @ApiTags('fonts')
 @Controller('fonts')
-export class FontsController {
+export class ShippedFontsController {
   @Get(':file')
   @Allow('anyone')
   @ApiOperation({ summary: 'A font shipped with the program' })
   async font(@Param('file') file: string, @Res() response: Response): Promise<void> {
-    const data = await readFont(file);
+    const data = await readShippedFont(file);
     if (!data) throw notFound('font');
     response.writeHead(200, {
       'content-type': 'font/woff2',

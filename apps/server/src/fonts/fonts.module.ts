@@ -1,0 +1,11 @@
+import { Module } from '@nestjs/common';
+import { FontStore } from './fontStore.service';
+import { ShippedFontsController } from './shippedFonts.controller';
+import { SiteFontsController } from './siteFonts.controller';
+
+@Module({
+  providers: [FontStore],
+  controllers: [ShippedFontsController, SiteFontsController],
+  exports: [FontStore],
+})
+export class FontsModule {}

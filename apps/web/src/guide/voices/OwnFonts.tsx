@@ -1,0 +1,127 @@
+import { FAMILY_KINDS, type FontRecord, newId, type Site, usersOf } from '@cove/core';
+import { useRef, useState } from 'react';
+import { problemText } from '../../api/problemText.ts';
+import { request } from '../../api/request.ts';
+import { useCommit, useSession } from '../../session/context.tsx';
+import { useLocked } from '../../session/rights.tsx';
+import { Button } from '../../ui/Button.tsx';
+
+type Facts = Omit<FontRecord, 'id' | 'kind' | 'category'>;
+
+/** The bytes of a file as base64, read off the main thread by the browser itself. */
+const base64 = (file: File): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result).replace(/^[^,]*,/, ''));
+    reader.onerror = () => reject(reader.error ?? new Error('the file could not be read'));
+    reader.readAsDataURL(file);
+  });
+
+/** Fonts of one's own: uploaded, read by the server, kept with the site. */
+export function OwnFonts({ site }: { site: Site }) {
+  const session = useSession();
+  const commit = useCommit();
+  const locked = useLocked();
+  const picker = useRef<HTMLInputElement>(null);
+  const [busy, setBusy] = useState<string | null>(null);
+  const [problems, setProblems] = useState<readonly string[]>([]);
+  const fonts = [...site.kinds.font.values()];
+
+  const upload = async (files: FileList | null) => {
+    const found: string[] = [];
+    for (const file of files ?? []) {
+      setBusy(file.name);
+      try {
+        const facts = await request<Facts>('POST', `/api/sites/${session.id}/fonts`, {
+          data: await base64(file),
+        });
+        const twin = [...session.site.kinds.font.values()].some(it => it.file === facts.file);
+        if (twin) found.push(`${file.name} is there already.`);
+        else
+          commit(
+            [{ op: 'put', record: { id: newId('f'), kind: 'font', category: 'sans', ...facts } }],
+            `Upload ${facts.family}`,
+          );
+      } catch (error) {
+        found.push(`${file.name}: ${problemText(error)}`);
+      }
+    }
+    setBusy(null);
+    setProblems(found);
+    if (picker.current) picker.current.value = '';
+  };
+  const used = (family: string) =>
+    [...site.kinds.token.values()].some(
+      it =>
+        it.value.type === 'fontFamily' && it.value.value.includes(family) && usersOf(site, it.id).length > 0,
+    );
+  return (
+    <div className="grid gap-3">
+      <p className="text-muted">
+        WOFF2, WOFF, TTF or OTF, up to 4 MB each. Only upload fonts that may be used on the web.
+      </p>
+      {!locked && (
+        <div>
+          <input
+            ref={picker}
+            type="file"
+            multiple
+            accept=".woff2,.woff,.ttf,.otf"
+            aria-label="Font files"
+            className="sr-only"
+            onChange={event => void upload(event.target.files)}
+          />
+          <Button kind="main" disabled={busy !== null} onClick={() => picker.current?.click()}>
+            {busy === null ? 'Upload fonts …' : `Reading ${busy} …`}
+          </Button>
+        </div>
+      )}
+      {problems.map(problem => (
+        <p key={problem} role="alert" className="text-madder">
+          {problem}
+        </p>
+      ))}
+      {fonts.length === 0 && <p className="text-muted">None yet.</p>}
+      <ul aria-label="Fonts of one’s own">
+        {fonts.map(font => (
+          <li key={font.id} className="flex items-center gap-3 border-t border-hair py-1.5">
+            <span className="w-56 truncate text-[18px]" style={{ fontFamily: `"${font.family}"` }}>
+              {font.family}
+            </span>
+            <span className="text-muted">
+              {font.cut},{' '}
+              {font.weightFrom === font.weightTo ? font.weightFrom : `${font.weightFrom}–${font.weightTo}`},{' '}
+              {font.format}, {Math.round(font.bytes / 1024)} KB
+            </span>
+            <select
+              aria-label={`Kind of ${font.family}`}
+              value={font.category}
+              disabled={locked}
+              onChange={event =>
+                commit(
+                  [{ op: 'set', id: font.id, path: ['category'], value: event.target.value }],
+                  `Change ${font.family}`,
+                )
+              }
+              className="ml-auto h-6 rounded-sm border border-hair bg-paper"
+            >
+              {FAMILY_KINDS.map(it => (
+                <option key={it}>{it}</option>
+              ))}
+            </select>
+            {!locked && (
+              <Button
+                kind="link"
+                disabled={used(font.family)}
+                title={used(font.family) ? 'A voice in use speaks with it' : undefined}
+                onClick={() => commit([{ op: 'remove', id: font.id }], `Remove ${font.family}`)}
+              >
+                Remove
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
