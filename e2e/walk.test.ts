@@ -122,7 +122,10 @@ describe('the guide', () => {
 
   it('a voice, the base size and the ratio change the whole sheet', async () => {
     const heading = '[data-row="heading.look-h1"][data-column=daymark] h2';
-    await walker.choose('Family of Heading', 'Fraunces');
+    await walker.click('Choose families …');
+    await walker.choose('For the voice', 'Heading');
+    await walker.click('Fraunces', 'button');
+    await walker.click('Done');
     await walker.styleIs(sheet, heading, 'font-family', value => value.startsWith('Fraunces'));
     const size = await walker.style(sheet, heading, 'font-size');
     await walker.type('Ratio', '1.4');
@@ -135,7 +138,7 @@ describe('the guide', () => {
   });
 
   it('a scheme and a text style are edited beside the sheet', async () => {
-    await walker.click('Night run', 'button');
+    await walker.click('Scheme Night run', 'button');
     await walker.choose('Main button fill', 'Foam');
     await walker.styleIs(
       sheet,
@@ -144,7 +147,7 @@ describe('the guide', () => {
       'rgb(245, 251, 255)',
     );
     await walker.click('Undo');
-    await walker.click('Lead', 'button');
+    await walker.click('Text style Lead', 'button');
     await walker.type('Size', '30px');
     await walker.styleIs(sheet, '[data-row="text.look-lead"][data-column=daymark] p', 'font-size', '30px');
     await walker.click('Undo');
@@ -402,7 +405,7 @@ describe('the pages', () => {
     );
     expect(order).toEqual(['Low tide', 'Wet dog']);
     await walker.click('Wet dog', 'button');
-    await walker.says('Worn by 2 on 1 page');
+    await walker.says('2 uses on 1 page');
     await walker.type('Fill', '#ffeedd');
     await walker.kept();
     await walker.open('pages/home');

@@ -8,3 +8,12 @@ export {
 } from './presetStyles.ts';
 export { ROLES, type Role, roleChain, roleIn, roleNamed, rolesOf } from './roles.ts';
 export { type MadeSwatch, type SchemeWish, type SolvedScheme, solveScheme } from './solve/solveScheme.ts';
+export {
+  GUIDE_KINDS,
+  type GuideData,
+  type GuideRecord,
+  type GuideSettings,
+  guideOf,
+  isGuideRecord,
+} from './take/guideData.ts';
+export { facedSchemes, type GuidePart, type GuidePlan, planGuide, takeGuide } from './take/planGuide.ts';

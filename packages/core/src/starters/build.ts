@@ -38,6 +38,21 @@ export class SiteBuilder {
     return must(parsePropertyValue(String(text), row, this.tokens));
   }
 
+  /** Tokens written down until now. */
+  get tokensSoFar(): Tokens {
+    return this.tokens;
+  }
+
+  nextToken(): string {
+    return this.next('token').order;
+  }
+
+  /** A record as it is. */
+  put(record: SiteRecord): void {
+    if (record.kind === 'token') this.tokens = new Map(this.tokens).set(record.id, record);
+    this.records.push(record);
+  }
+
   styles(typed: Typed): Styles {
     return Object.fromEntries(
       Object.entries(typed).map(([slot, text]): [string, Value] => {

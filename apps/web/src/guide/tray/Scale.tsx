@@ -60,32 +60,28 @@ export function Scale({
         {steps.map(token => {
           const [least, most] = [drawnSize(site, token.value, 'min'), drawnSize(site, token.value)];
           return (
-            <li key={token.id}>
+            <li key={token.id} className="flex items-baseline gap-2">
               <EditedToken site={site} token={token} open={open === token.id} onOpen={onOpen}>
                 <button
                   type="button"
                   aria-label={`Text size ${token.name}`}
                   title={`${token.name} = ${printTyped(token.value, tokens)}`}
-                  className="flex w-full items-baseline gap-2 overflow-hidden text-left hover:text-teal"
+                  className="flex min-w-0 flex-1 items-baseline gap-2 overflow-hidden text-left hover:text-teal"
                 >
                   <span
-                    className="w-9 shrink-0 text-right leading-none font-semibold text-muted"
+                    className="w-9 shrink-0 text-right leading-none font-semibold text-muted before:content-['a']"
                     style={{ fontSize: Math.min(34, least * 0.62) }}
-                  >
-                    a
-                  </span>
+                  />
                   <span
-                    className="w-11 shrink-0 leading-none font-semibold"
+                    className="w-11 shrink-0 leading-none font-semibold before:content-['A']"
                     style={{ fontSize: Math.min(46, most * 0.62) }}
-                  >
-                    A
-                  </span>
+                  />
                   <span className="truncate">{token.name}</span>
-                  <span className="ml-auto shrink-0 font-mono text-[11px] text-muted">
-                    {least === most ? px(most) : `${px(least)}–${px(most)}`}
-                  </span>
                 </button>
               </EditedToken>
+              <span className="shrink-0 font-mono text-[11px] text-muted">
+                {least === most ? px(most) : `${px(least)}–${px(most)}`}
+              </span>
             </li>
           );
         })}

@@ -34,14 +34,14 @@ export function Schemes({ site, onOpen }: { site: Site; onOpen(id: Id): void }) 
     <>
       <ul aria-label="Schemes" className="grid gap-1">
         {list.map(({ id, name }, i) => (
-          <li key={id}>
+          <li key={id} className="flex items-center gap-2">
             <button
               type="button"
               aria-label={`Scheme ${name}`}
               aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown"
               onClick={() => onOpen(id)}
               onKeyDown={event => onKeyDown(event, id, i)}
-              className="flex w-full items-center gap-2 text-left hover:text-teal"
+              className="flex min-w-0 items-center gap-2 text-left hover:text-teal"
             >
               <span className="flex h-5 w-[72px] shrink-0 overflow-hidden rounded-sm border border-black/15">
                 {SHOWN.map(role => {
@@ -56,9 +56,9 @@ export function Schemes({ site, onOpen }: { site: Site; onOpen(id: Id): void }) 
                 })}
               </span>
               <span className="truncate">{name}</span>
-              {id === defaultScheme && <span className="shrink-0 text-small text-muted">the site’s</span>}
-              <span className="ml-auto font-mono text-[11px] text-muted">{reach.get(id)?.uses ?? 0}</span>
             </button>
+            {id === defaultScheme && <span className="shrink-0 text-small text-muted">the site’s</span>}
+            <span className="ml-auto font-mono text-[11px] text-muted">{reach.get(id)?.uses ?? 0}</span>
           </li>
         ))}
       </ul>

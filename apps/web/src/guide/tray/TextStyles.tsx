@@ -21,20 +21,20 @@ export function TextStyles({ site, onOpen }: { site: Site; onOpen(id: Id): void 
   return (
     <ul aria-label="Text styles">
       {[...site.kinds.textStyle.values()].sort(byOrder).map(style => (
-        <li key={style.id}>
+        <li key={style.id} className="flex items-baseline gap-2">
           <button
             type="button"
+            aria-label={`Text style ${style.name}`}
             onClick={() => onOpen(style.id)}
-            className="flex w-full items-baseline gap-2 text-left hover:text-teal"
+            className="min-w-0 truncate text-left text-[15px] hover:text-teal"
+            style={look(style)}
           >
-            <span className="truncate text-[15px]" style={look(style)}>
-              {style.name}
-            </span>
-            {isOffScale(site, style) && <span className="shrink-0 text-small text-muted">off the scale</span>}
-            <span className="ml-auto shrink-0 font-mono text-[11px] text-muted">
-              {reach.get(style.id)?.uses ?? 0}
-            </span>
+            {style.name}
           </button>
+          {isOffScale(site, style) && <span className="shrink-0 text-small text-muted">off the scale</span>}
+          <span className="ml-auto shrink-0 font-mono text-[11px] text-muted">
+            {reach.get(style.id)?.uses ?? 0}
+          </span>
         </li>
       ))}
     </ul>

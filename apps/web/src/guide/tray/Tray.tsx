@@ -1,5 +1,6 @@
 import { byOrder, groupBy, type Id, type Site, settingsOf, type TokenType, type Value } from '@cove/core';
 import { FACES } from '../../canvas/styleEngine.ts';
+import { useStyleText } from '../../ui/useStyleText.ts';
 import { Chapter } from './Group.tsx';
 import { Motion } from './Motion.tsx';
 import { Presets } from './Presets.tsx';
@@ -36,6 +37,7 @@ const SHAPE: Readonly<Record<string, { noun: string; start: Value; drawing: Draw
 
 /** Foundations, drawn as what they are, in the order in which a guide is set up; each alters the whole sheet under the hand. */
 export function Tray({ site, open, onOpen, onPanel }: Props) {
+  useStyleText(FACES);
   const tokens = [...site.kinds.token.values()].sort(byOrder);
   const ofType = (type: TokenType) => tokens.filter(token => token.type === type);
   const sizes = groupBy(ofType('dimension'), token => token.group);
@@ -56,7 +58,6 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
   );
   return (
     <aside aria-label="Foundations" className="thin-scroll overflow-auto border-r border-hair bg-paper pb-4">
-      <style>{FACES}</style>
       <Swatches site={site} open={open} onOpen={onOpen} />
       <Chapter title="Text">
         <Voices site={site} tokens={ofType('fontFamily')} open={open} onOpen={onOpen} />

@@ -4,11 +4,15 @@ import { ownFaces } from '../../canvas/styleEngine.ts';
 import { useCommit, useSession } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { useStyleText } from '../../ui/useStyleText.ts';
 import { familyCss } from './drawn.ts';
 import { EditedToken } from './EditedToken.tsx';
 import { Group } from './Group.tsx';
 
 const VoiceSheet = lazy(async () => ({ default: (await import('../voices/VoiceSheet.tsx')).VoiceSheet }));
+
+const familyOf = ({ name, value }: TokenRecord): string =>
+  (value.type === 'fontFamily' ? value.value[0] : null) ?? name;
 
 /** The families a guide speaks with, each set in its own letters, with what they cost and what they lack. */
 export function Voices({
@@ -26,6 +30,7 @@ export function Voices({
   const session = useSession();
   const locked = useLocked();
   const [choosing, setChoosing] = useState(false);
+  useStyleText(ownFaces(site, session.id));
   const bill = useMemo(() => fontBill(site), [site]);
   const missing = useMemo(() => missingCuts(site), [site]);
   const count = bill.families.length;
@@ -45,25 +50,20 @@ export function Voices({
       {...(!locked && { onAdd: add })}
       addLabel="Add a voice"
     >
-      <style>{ownFaces(site, session.id)}</style>
       <ul className="grid gap-1.5">
         {tokens.map(token => (
           <li key={token.id}>
             <EditedToken site={site} token={token} open={open === token.id} onOpen={onOpen}>
               <button
                 type="button"
-                aria-label={`Voice ${token.name}`}
-                className="block w-full text-left hover:text-teal"
+                aria-label={`Voice ${token.name}: ${familyOf(token)}`}
+                className="block w-full truncate text-left text-[19px] leading-tight hover:text-teal"
+                style={{ fontFamily: familyCss(token.value) }}
               >
-                <span
-                  className="block truncate text-[19px] leading-tight"
-                  style={{ fontFamily: familyCss(token.value) }}
-                >
-                  {token.value.type === 'fontFamily' ? token.value.value[0] : token.name}
-                </span>
-                <span className="text-muted">{token.name}</span>
+                {familyOf(token)}
               </button>
             </EditedToken>
+            <span className="text-muted">{token.name}</span>
           </li>
         ))}
       </ul>

@@ -66,6 +66,7 @@ class Solver {
     tokens: Tokens,
     private readonly wish: SchemeWish,
     private readonly group: string,
+    private readonly nextId: () => Id,
   ) {
     this.paints = paintsOf(tokens);
     const surface = this.paints.find(it => it.id === wish.surface);
@@ -90,7 +91,7 @@ class Solver {
     let unique = name;
     for (let n = 2; taken.has(unique); n++) unique = `${name} ${n}`;
     const token = {
-      id: newId('t'),
+      id: this.nextId(),
       kind: 'token',
       type: 'color',
       name: unique,
@@ -359,5 +360,9 @@ class Solver {
  * (WCAG 2.2, 1.4.3 and 1.4.11). Swatches of the palette come first; where none serves, the fittest is moved in lightness,
  * as a swatch that follows it.
  */
-export const solveScheme = (tokens: Tokens, wish: SchemeWish, group: string): SolvedScheme =>
-  new Solver(tokens, wish, group).solve();
+export const solveScheme = (
+  tokens: Tokens,
+  wish: SchemeWish,
+  group: string,
+  nextId: () => Id = () => newId('t'),
+): SolvedScheme => new Solver(tokens, wish, group, nextId).solve();

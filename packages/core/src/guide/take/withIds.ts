@@ -1,0 +1,90 @@
+import { placedId } from '../../site/place.ts';
+import type { Id, Place, SiteRecord, Styles } from '../../site/records.ts';
+import { type Value, withTokens } from '../../values/index.ts';
+
+type Rename = (id: Id) => Id;
+
+function inValue(value: Value, rename: Rename): Value {
+  if (value.type === 'textStyle') return { type: 'textStyle', style: rename(value.style) };
+  if (value.type === 'role') return { type: 'role', role: rename(value.role) };
+  const renamed = withTokens(value, rename);
+  return renamed.type === 'shadow'
+    ? {
+        type: 'shadow',
+        value: renamed.value.map(layer =>
+          layer.color.type === 'role' ? { ...layer, color: inValue(layer.color, rename) } : layer,
+        ),
+      }
+    : renamed;
+}
+
+const inStyles = (styles: Styles, rename: Rename): Styles =>
+  Object.fromEntries(Object.entries(styles).map(([slot, value]) => [slot, inValue(value, rename)]));
+
+function inPlace(place: Place, rename: Rename): Place {
+  switch (place.type) {
+    case 'branch':
+    case 'page':
+      return { type: place.type, page: rename(place.page) };
+    case 'scheme':
+      return { type: 'scheme', scheme: rename(place.scheme) };
+    case 'section':
+      return { type: 'section', section: rename(place.section) };
+    default:
+      return place;
+  }
+}
+
+/** A record of a guide under other ids, its own and those of all it mentions; `rename` leaves alone what it does not know. */
+export function withIds(record: SiteRecord, rename: Rename): SiteRecord {
+  const id = rename(record.id);
+  switch (record.kind) {
+    case 'token':
+      return { ...record, id, value: inValue(record.value, rename) };
+    case 'role':
+      return {
+        ...record,
+        id,
+        fallback: rename(record.fallback),
+        on: record.on === null ? null : rename(record.on),
+      };
+    case 'scheme':
+      return {
+        ...record,
+        id,
+        roles: Object.fromEntries(
+          Object.entries(record.roles).map(([role, value]) => [rename(role), inValue(value, rename)]),
+        ),
+      };
+    case 'textStyle':
+    case 'variant':
+      return { ...record, id, styles: inStyles(record.styles, rename) };
+    case 'default': {
+      const place = record.place && inPlace(record.place, rename);
+      const moved = { ...record, place, styles: inStyles(record.styles, rename) };
+      return { ...moved, id: placedId(moved) };
+    }
+    case 'variantRule': {
+      const moved = {
+        ...record,
+        variant: rename(record.variant),
+        place: inPlace(record.place, rename),
+        styles: inStyles(record.styles, rename),
+      };
+      return { ...moved, id: placedId(moved) };
+    }
+    case 'preset':
+      return {
+        ...record,
+        id,
+        styles: inStyles(record.styles, rename),
+        ...(record.includes && {
+          includes: Object.fromEntries(
+            Object.entries(record.includes).map(([key, it]) => [key, { ...it, preset: rename(it.preset) }]),
+          ),
+        }),
+      };
+    default:
+      return record;
+  }
+}

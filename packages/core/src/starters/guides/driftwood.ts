@@ -1,0 +1,40 @@
+import type { GuideSpec } from './readyGuide.ts';
+
+export const driftwood: GuideSpec = {
+  id: 'driftwood',
+  name: 'Driftwood',
+  about: 'Warm and worn: sand, bark and rust, soft corners',
+  swatches: [
+    ['Brand', 'Rust', '#9a4522'],
+    ['Brand', 'Bark', '#4b3426'],
+    ['Brand', 'Kelp', '#4f6b4a'],
+    ['Neutral', 'Sand', '#fdf8f2'],
+    ['Neutral', 'Dune', '#f3e7d8'],
+    ['Neutral', 'Shell', '#776657'],
+    ['Neutral', 'Peat', '#2a1f18'],
+    ['Status', 'Calm', '#3f7042'],
+    ['Status', 'Wary', '#8c5b12'],
+    ['Status', 'Alarm', '#ad2f26'],
+    ['Status', 'Word', '#3f6487'],
+  ],
+  light: [
+    ['Sand', 'Sand', 'Rust'],
+    ['Dune', 'Dune', 'Kelp'],
+  ],
+  dark: [
+    ['Bark', 'Bark', 'Dune'],
+    ['Peat', 'Peat', 'Rust'],
+  ],
+  voices: { heading: 'Fraunces, serif', text: 'Figtree, sans-serif', code: 'ui-monospace, monospace' },
+  scale: { base: '1rem .. 1.125rem', ratio: 1.28 },
+  heading: { weight: 600, tracking: '-0.01em', line: 1.1 },
+  space: '0.5rem',
+  padding: { snug: '1.75rem .. 2.5rem', fair: '3rem .. 5rem', roomy: '4rem .. 7.5rem' },
+  width: '66rem',
+  measure: '38rem',
+  corners: { small: '0.75rem', card: '1.25rem' },
+  lines: { fine: '1px', strong: '2px' },
+  shadow: '0 10px 30px -14px {color.neutral.peat}',
+  quick: '200ms',
+  button: { weight: 600 },
+};

@@ -1,0 +1,40 @@
+import type { GuideSpec } from './readyGuide.ts';
+
+export const lampRoom: GuideSpec = {
+  id: 'lamp-room',
+  name: 'Lamp room',
+  about: 'Dark and bright at once: night grounds, brass, fine serifs',
+  swatches: [
+    ['Brand', 'Brass', '#c9973f'],
+    ['Brand', 'Lens', '#f4dfae'],
+    ['Brand', 'Velvet', '#4a1f3d'],
+    ['Neutral', 'Linen', '#fbf9f5'],
+    ['Neutral', 'Plaster', '#ece6dc'],
+    ['Neutral', 'Smoke', '#6b6670'],
+    ['Neutral', 'Night', '#14111a'],
+    ['Status', 'Lit', '#3b7351'],
+    ['Status', 'Dim', '#86611b'],
+    ['Status', 'Out', '#a92f3d'],
+    ['Status', 'Watch', '#41628f'],
+  ],
+  light: [
+    ['Linen', 'Linen', 'Velvet'],
+    ['Plaster', 'Plaster', 'Velvet'],
+  ],
+  dark: [
+    ['Night', 'Night', 'Brass'],
+    ['Velvet', 'Velvet', 'Lens'],
+  ],
+  voices: { heading: 'Playfair Display, serif', text: 'Lora, serif', code: 'ui-monospace, monospace' },
+  scale: { base: '1.0625rem .. 1.125rem', ratio: 1.3 },
+  heading: { weight: 600, tracking: '0em', line: 1.1 },
+  space: '0.5rem',
+  padding: { snug: '1.5rem .. 2.5rem', fair: '3rem .. 5.5rem', roomy: '5rem .. 9rem' },
+  width: '66rem',
+  measure: '37rem',
+  corners: { small: '2px', card: '4px' },
+  lines: { fine: '1px', strong: '1px' },
+  shadow: '0 14px 40px -20px {color.neutral.night}',
+  quick: '220ms',
+  button: { weight: 600, tracking: '0.04em' },
+};

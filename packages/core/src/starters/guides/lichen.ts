@@ -1,0 +1,40 @@
+import type { GuideSpec } from './readyGuide.ts';
+
+export const lichen: GuideSpec = {
+  id: 'lichen',
+  name: 'Lichen',
+  about: 'Soft and slow: greens and greys, much air',
+  swatches: [
+    ['Brand', 'Moss', '#3e5c3a'],
+    ['Brand', 'Fern', '#6f9466'],
+    ['Brand', 'Bell', '#7d5f9c'],
+    ['Neutral', 'Cloud', '#fafbf8'],
+    ['Neutral', 'Stone', '#e9ede4'],
+    ['Neutral', 'Ash', '#63705f'],
+    ['Neutral', 'Root', '#1d261b'],
+    ['Status', 'Fair', '#35724a'],
+    ['Status', 'Turning', '#856414'],
+    ['Status', 'Rough', '#a83a32'],
+    ['Status', 'Told', '#3c6a8e'],
+  ],
+  light: [
+    ['Cloud', 'Cloud', 'Moss'],
+    ['Stone', 'Stone', 'Bell'],
+  ],
+  dark: [
+    ['Moss', 'Moss', 'Stone'],
+    ['Root', 'Root', 'Fern'],
+  ],
+  voices: { heading: 'Outfit, sans-serif', text: 'DM Sans, sans-serif', code: 'ui-monospace, monospace' },
+  scale: { base: '1rem .. 1.125rem', ratio: 1.2 },
+  heading: { weight: 400, tracking: '-0.01em', line: 1.18 },
+  space: '0.5625rem',
+  padding: { snug: '2rem .. 3rem', fair: '3.5rem .. 6rem', roomy: '5rem .. 9rem' },
+  width: '68rem',
+  measure: '39rem',
+  corners: { small: '0.5rem', card: '1rem' },
+  lines: { fine: '1px', strong: '2px' },
+  shadow: '0 12px 36px -18px {color.neutral.root}',
+  quick: '240ms',
+  button: { weight: 500 },
+};

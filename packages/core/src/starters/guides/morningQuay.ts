@@ -1,0 +1,40 @@
+import type { GuideSpec } from './readyGuide.ts';
+
+export const morningQuay: GuideSpec = {
+  id: 'morning-quay',
+  name: 'Morning quay',
+  about: 'Fresh and plain: cool whites, deep water, one warm signal',
+  swatches: [
+    ['Brand', 'Deep water', '#12405c'],
+    ['Brand', 'Harbour', '#1f6f8b'],
+    ['Brand', 'Buoy', '#d8502f'],
+    ['Neutral', 'Salt', '#fbfdfe'],
+    ['Neutral', 'Spray', '#e8f1f5'],
+    ['Neutral', 'Slate', '#50636e'],
+    ['Neutral', 'Keel', '#15232b'],
+    ['Status', 'Clear', '#2c7a4b'],
+    ['Status', 'Change', '#8a6100'],
+    ['Status', 'Storm', '#b3261e'],
+    ['Status', 'News', '#2563a8'],
+  ],
+  light: [
+    ['Salt', 'Salt', 'Buoy'],
+    ['Spray', 'Spray', 'Harbour'],
+  ],
+  dark: [
+    ['Deep water', 'Deep water', 'Salt'],
+    ['Keel', 'Keel', 'Buoy'],
+  ],
+  voices: { heading: 'Work Sans, sans-serif', text: 'Work Sans, sans-serif', code: 'Fira Code, monospace' },
+  scale: { base: '1rem .. 1.0625rem', ratio: 1.25 },
+  heading: { weight: 650, tracking: '-0.015em', line: 1.12 },
+  space: '0.5rem',
+  padding: { snug: '1.5rem .. 2rem', fair: '2.5rem .. 4rem', roomy: '4rem .. 7rem' },
+  width: '70rem',
+  measure: '38rem',
+  corners: { small: '0.375rem', card: '0.75rem' },
+  lines: { fine: '1px', strong: '2px' },
+  shadow: '0 4px 16px -6px {color.neutral.keel}',
+  quick: '140ms',
+  button: { weight: 600 },
+};
