@@ -10,11 +10,13 @@ import { Config } from './config/config';
 import { dataSourceOptions } from './database/dataSource';
 import { DemoController } from './demo/demo.controller';
 import { DemoService } from './demo/demo.service';
+import { GuidesModule } from './guides/guides.module';
 import { HealthController } from './health/health.controller';
 import { OutboxModule } from './outbox/outbox.module';
 import { PeopleModule } from './people/people.module';
 import { ReleasesModule } from './releases/releases.module';
 import { SitesModule } from './sites/sites.module';
+import { SnapshotsModule } from './snapshots/snapshots.module';
 import { DiskStorage } from './storage/diskStorage';
 import { Storage } from './storage/storage';
 import { ViewsModule } from './views/views.module';
@@ -55,6 +57,8 @@ export class AppModule {
         SitesModule,
         PeopleModule,
         ReleasesModule,
+        SnapshotsModule,
+        GuidesModule,
         ViewsModule,
       ],
       providers: [

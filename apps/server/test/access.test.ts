@@ -60,6 +60,38 @@ const EXPECTED: Record<string, Record<Who, number>> = {
     keeper: 404,
     designer: 404,
   },
+  'get /api/sites/{site}/snapshots': {
+    nobody: 401,
+    stranger: 404,
+    reviewer: 200,
+    keeper: 200,
+    designer: 200,
+  },
+  'post /api/sites/{site}/snapshots': {
+    nobody: 401,
+    stranger: 404,
+    reviewer: 403,
+    keeper: 403,
+    designer: 400,
+  },
+  'post /api/sites/{site}/snapshots/{snapshot}/restore': {
+    nobody: 401,
+    stranger: 404,
+    reviewer: 403,
+    keeper: 403,
+    designer: 404,
+  },
+  'delete /api/sites/{site}/snapshots/{snapshot}': {
+    nobody: 401,
+    stranger: 404,
+    reviewer: 403,
+    keeper: 403,
+    designer: 200,
+  },
+  'get /api/guides': { nobody: 401, stranger: 200, reviewer: 200, keeper: 200, designer: 200 },
+  'post /api/guides': { nobody: 401, stranger: 400, reviewer: 400, keeper: 400, designer: 400 },
+  'get /api/guides/{guide}': { nobody: 401, stranger: 404, reviewer: 404, keeper: 404, designer: 404 },
+  'delete /api/guides/{guide}': { nobody: 401, stranger: 200, reviewer: 200, keeper: 200, designer: 200 },
   // A body that is no font: the pipe refuses what has none before anything is read.
   'post /api/sites/{site}/fonts': { nobody: 401, stranger: 404, reviewer: 403, keeper: 403, designer: 400 },
   'get /api/sites/{site}/fonts/{file}': {

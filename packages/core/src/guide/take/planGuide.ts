@@ -1,4 +1,5 @@
 import type { Edit } from '../../site/change.ts';
+import { fieldEdits, stableText } from '../../site/difference.ts';
 import { newId } from '../../site/id.ts';
 import { byOrder } from '../../site/order.ts';
 import { placedId } from '../../site/place.ts';
@@ -97,16 +98,7 @@ const nameOf = (record: GuideRecord): string => {
   }
 };
 
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
-function sorted(it: unknown): unknown {
-  if (Array.isArray(it)) return it.map(sorted);
-  if (typeof it !== 'object' || it === null) return it;
-  return Object.fromEntries(
-    Object.entries(it)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([key, inner]) => [key, sorted(inner)]),
-  );
-}
+const same = (a: unknown, b: unknown): boolean => stableText(a) === stableText(b);
 
 /**
  * What taking a guide would alter, record by record. What has the same name in both keeps its id in the site, so that every
@@ -117,21 +109,22 @@ export function planGuide(site: Site, guide: GuideData, face: SchemeRecord['face
   const own = [...allRecords(site)].filter(isGuideRecord);
   const ownKeys = keysOf(own);
   const ids = new Map<Id, Id>();
-  for (const [key, id] of keysOf(guide.records)) {
-    const there = ownKeys.get(key);
-    if (there !== undefined) ids.set(id, there);
-  }
+  // A guide that left this very site, or the same one, is known by its ids.
+  for (const { id, kind } of guide.records) if (getRecord(site, id)?.kind === kind) ids.set(id, id);
+  const takenIds = new Set(ids.values());
+  const match = (id: Id, there: Id | undefined) => {
+    if (there === undefined || ids.has(id) || takenIds.has(there)) return;
+    ids.set(id, there);
+    takenIds.add(there);
+  };
+  for (const [key, id] of keysOf(guide.records)) match(id, ownKeys.get(key));
   const theirs = facedSchemes(guide, face);
   const ours = schemesOf(own, settingsOf(site).defaultScheme);
-  for (const [i, scheme] of theirs.entries()) {
-    const there = ours[i];
-    if (there) ids.set(scheme.id, there.id);
-  }
-  const takenIds = new Set(ids.values());
+  const free = ours.filter(it => !takenIds.has(it.id));
+  for (const [i, scheme] of theirs.filter(it => !ids.has(it.id)).entries()) match(scheme.id, free[i]?.id);
   for (const { id, kind } of guide.records) {
     if (ids.has(id) || kind === 'default' || kind === 'variantRule' || kind === 'role') continue;
-    const free = !getRecord(site, id) && !takenIds.has(id);
-    const fresh = free ? id : newId(id.charAt(0));
+    const fresh = !getRecord(site, id) && !takenIds.has(id) ? id : newId(id.charAt(0));
     ids.set(id, fresh);
     takenIds.add(fresh);
   }
@@ -164,7 +157,7 @@ export function planGuide(site: Site, guide: GuideData, face: SchemeRecord['face
   const reworn = new Map<Id, Id>();
   const lastOf = (wanted: SchemeRecord['face']) =>
     theirs.filter(it => it.face === wanted).at(-1) ?? theirs.at(-1);
-  for (const scheme of ours.slice(theirs.length)) {
+  for (const scheme of ours.filter(it => !takenIds.has(it.id))) {
     const to = lastOf(scheme.face);
     if (to) reworn.set(scheme.id, rename(to.id));
   }
@@ -244,18 +237,6 @@ export function takeGuide(site: Site, plan: GuidePlan, chosen?: ReadonlySet<Id>)
     { op: 'remove', id: from },
   ]);
   return [...puts, ...sets, ...plan.settings, ...removes, ...reworn];
-}
-
-function fieldEdits(before: GuideRecord, after: GuideRecord): Edit[] {
-  const was = new Map<string, unknown>(Object.entries(before));
-  const is = new Map<string, unknown>(Object.entries(after));
-  const fields = new Set([...was.keys(), ...is.keys()]);
-  return [...fields].flatMap((field): Edit[] => {
-    if (field === 'id' || field === 'kind' || same(was.get(field), is.get(field))) return [];
-    return is.has(field)
-      ? [{ op: 'set', id: after.id, path: [field], value: is.get(field) }]
-      : [{ op: 'unset', id: after.id, path: [field] }];
-  });
 }
 
 /** The chosen parts, and new ones that they name in turn. */

@@ -1,0 +1,48 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { Allow, type Caller, CurrentCaller, MEMBERS } from '../common/access';
+import { RestoreDto, SnapshotDto } from './dto/snapshot.dto';
+import { SnapshotsService } from './snapshots.service';
+
+@ApiTags('snapshots')
+@Controller('api/sites/:site/snapshots')
+export class SnapshotsController {
+  constructor(private readonly snapshots: SnapshotsService) {}
+
+  @Get()
+  @Allow(MEMBERS)
+  @ApiOperation({ summary: 'Snapshots of a site, the newest first' })
+  list(@Param('site') site: string) {
+    return this.snapshots.list(site);
+  }
+
+  @Post()
+  @Allow(['designer'])
+  @ApiOperation({ summary: 'Keep the site as it is now' })
+  keep(@Param('site') site: string, @CurrentCaller() { account }: Caller, @Body() { note }: SnapshotDto) {
+    return this.snapshots.keep(site, account, note);
+  }
+
+  @Post(':snapshot/restore')
+  @Allow(['designer'])
+  @HttpCode(200)
+  @ApiOperation({
+    summary: 'Go back to a snapshot, whole or its guide alone; answers the number of the change',
+  })
+  restore(
+    @Param('site') site: string,
+    @Param('snapshot') snapshot: string,
+    @CurrentCaller() { account }: Caller,
+    @Body() { part = 'all' }: RestoreDto,
+  ) {
+    return this.snapshots.restore(site, account, snapshot, part);
+  }
+
+  @Delete(':snapshot')
+  @Allow(['designer'])
+  @HttpCode(204)
+  @ApiOperation({ summary: 'Forget a snapshot' })
+  forget(@Param('site') site: string, @Param('snapshot') snapshot: string): Promise<void> {
+    return this.snapshots.forget(site, snapshot);
+  }
+}
