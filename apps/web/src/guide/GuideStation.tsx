@@ -8,7 +8,7 @@ import {
   settingsOf,
   specimenRows,
 } from '@cove/core';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Bench } from '../bench/Bench.tsx';
 import type { Subject } from '../bench/subject.ts';
@@ -23,6 +23,8 @@ import { SchemePanel } from './scheme/SchemePanel.tsx';
 import type { Hit } from './specimenDocument.ts';
 import { TextStylePanel } from './TextStylePanel.tsx';
 import { Tray } from './tray/Tray.tsx';
+
+const GuidesPanel = lazy(async () => ({ default: (await import('./guides/GuidesPanel.tsx')).GuidesPanel }));
 
 interface Selected {
   subject: Subject;
@@ -42,6 +44,7 @@ export function GuideStation() {
 
   const rows = useMemo(() => specimenRows(site), [site]);
   const preset = params.get('preset');
+  const guides = params.has('guides');
   const openScheme = site.kinds.scheme.get(params.get('scheme') ?? '');
   const openStyle = site.kinds.textStyle.get(params.get('style') ?? '');
   const element = maybeElement(params.get('element') ?? '');
@@ -170,7 +173,11 @@ export function GuideStation() {
               onOpen={id => setParams(id === null ? {} : { preset: id })}
             />
           )}
-          {openScheme ? (
+          {guides ? (
+            <Suspense fallback={<p className="p-4 text-muted">Opening …</p>}>
+              <GuidesPanel site={site} onClose={() => setParams({})} />
+            </Suspense>
+          ) : openScheme ? (
             <SchemePanel
               key={openScheme.id}
               site={site}

@@ -1,4 +1,4 @@
-import type { Edit, Id, Impact, Problem, SiteRecord } from '@cove/core';
+import type { Edit, GuideData, GuidePart, Id, Impact, Problem, SchemeRecord, SiteRecord } from '@cove/core';
 
 export interface ReachCount {
   uses: number;
@@ -16,10 +16,27 @@ export type ToReach =
   | { type: 'touched'; records: readonly (readonly [Id, SiteRecord | null])[] }
   | { type: 'reach'; ask: number }
   | { type: 'uses'; ask: number; id: Id }
-  | { type: 'impact'; ask: number; edits: readonly Edit[] };
+  | { type: 'impact'; ask: number; edits: readonly Edit[] }
+  | { type: 'plan'; ask: number; guide: GuideWish };
+
+/** A guide to be taken: a ready-made one by its id, or one with all its records; whole, or parts of it by id. */
+export interface GuideWish {
+  guide: string | GuideData;
+  face: SchemeRecord['face'] | null;
+  parts?: readonly Id[];
+}
+
+/** What taking it comes to. */
+export interface GuideOffer {
+  edits: readonly Edit[];
+  parts: readonly GuidePart[];
+  /** How many records of the site's own guide stay, since the pages name them. */
+  kept: number;
+}
 
 export type FromReach =
   | { ask: number; reach: ReadonlyMap<Id, ReachCount> }
   | { ask: number; uses: readonly UsePlace[] }
   | { ask: number; impact: Impact }
+  | { ask: number; offer: GuideOffer }
   | { ask: number; problem: Problem };

@@ -1,9 +1,32 @@
-import { impactOf, reachIndex, type Site, siteOf, usesOf, withRecords } from '@cove/core';
-import type { FromReach, ToReach } from './messages.ts';
+import {
+  impactOf,
+  planGuide,
+  reachIndex,
+  type Site,
+  siteOf,
+  takeGuide,
+  usesOf,
+  withRecords,
+} from '@cove/core';
+import type { FromReach, GuideOffer, GuideWish, ToReach } from './messages.ts';
 
 /** Holds the site as the tab has it, and works out what reaches where and what an edit would alter. */
 let site: Site | null = null;
 const answer = (message: FromReach) => postMessage(message);
+
+/** Ready-made guides are solved here, when one is asked for. */
+async function offer(of: Site, { guide, face, parts }: GuideWish): Promise<GuideOffer> {
+  const { READY_GUIDES, readyGuide } = await import('@cove/core/starters');
+  const spec = typeof guide === 'string' ? READY_GUIDES.find(it => it.id === guide) : null;
+  const data = typeof guide === 'string' ? spec && readyGuide(spec) : guide;
+  if (!data) throw new Error(`no guide ${String(guide)}`);
+  const plan = planGuide(of, data, face);
+  return {
+    edits: takeGuide(of, plan, parts && new Set(parts)),
+    parts: plan.parts,
+    kept: plan.kept.length,
+  };
+}
 
 addEventListener('message', ({ data }: MessageEvent<ToReach>) => {
   if (data.type === 'all') {
@@ -28,6 +51,9 @@ addEventListener('message', ({ data }: MessageEvent<ToReach>) => {
         ask: data.ask,
         uses: usesOf(site, data.id).map(({ node, page }) => ({ node: node?.id ?? null, page })),
       });
+      break;
+    case 'plan':
+      void offer(site, data.guide).then(made => answer({ ask: data.ask, offer: made }));
       break;
     case 'impact': {
       const impact = impactOf(site, data.edits);

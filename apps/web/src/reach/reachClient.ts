@@ -9,7 +9,7 @@ import {
   type SiteRecord,
 } from '@cove/core';
 import type { SiteSession } from '../session/siteSession.ts';
-import type { FromReach, ReachCount, ToReach, UsePlace } from './messages.ts';
+import type { FromReach, GuideOffer, GuideWish, ReachCount, ToReach, UsePlace } from './messages.ts';
 
 /** How long, in ms, edits are gathered before the worker is told; a drag makes many. */
 const REST = 120;
@@ -33,7 +33,7 @@ export class ReachClient {
       this.waiting.delete(data.ask);
       take?.(data);
     });
-    this.tell({ type: 'all', records: [...allRecords(session.site)] });
+    this.tell({ type: 'all', records: [...allRecords(session.kept)] });
     session.onTouched((_, touched) => this.note(touched));
   }
 
@@ -51,7 +51,8 @@ export class ReachClient {
   /** Tells the worker of all that has altered; what is asked after this is asked of the newest site. */
   private flush(): void {
     clearTimeout(this.timer);
-    const { site } = this.session;
+    // What is only shown is not told: its impact is asked for against what is kept.
+    const site = this.session.kept;
     if (this.touched === null) this.tell({ type: 'all', records: [...allRecords(site)] });
     else if (this.touched.size === 0) return;
     else this.tell({ type: 'touched', records: recordsOf(site, this.touched) });
@@ -97,6 +98,16 @@ export class ReachClient {
     return this.ask(
       ask => ({ type: 'uses', ask, id }),
       answer => ('uses' in answer ? answer.uses : []),
+    );
+  }
+
+  plan(guide: GuideWish): Promise<GuideOffer> {
+    return this.ask(
+      ask => ({ type: 'plan', ask, guide }),
+      answer => {
+        if ('offer' in answer) return answer.offer;
+        throw new Error('the worker answered something else');
+      },
     );
   }
 

@@ -220,6 +220,11 @@ export class SiteSession {
     return this.store.getState().site;
   }
 
+  /** The site without what is only shown: what stays if a drag is given up. */
+  get kept(): Site {
+    return this.preview ? this.draft() : this.site;
+  }
+
   onTouched(listener: TouchListener): () => void {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
@@ -266,6 +271,23 @@ export class SiteSession {
     const change = { id: `${this.around.tab}-${newId('c')}`, base, edits };
     this.pending.push(change);
     return change;
+  }
+
+  /** Waits until the server has all that was made here, for what it is to work out itself. Fails where it stays away. */
+  settled(within = 8000): Promise<void> {
+    if (this.store.getState().waiting === 0) return Promise.resolve();
+    return new Promise((resolve, reject) => {
+      const end = setTimeout(() => {
+        stop();
+        reject(new Error('What was made here has not reached the server yet. Try again when all is kept.'));
+      }, within);
+      const stop = this.store.subscribe(({ waiting }) => {
+        if (waiting > 0) return;
+        clearTimeout(end);
+        stop();
+        resolve();
+      });
+    });
   }
 
   undo(): void {

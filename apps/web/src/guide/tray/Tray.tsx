@@ -1,5 +1,6 @@
 import { byOrder, groupBy, type Id, type Site, settingsOf, type TokenType, type Value } from '@cove/core';
 import { FACES } from '../../canvas/styleEngine.ts';
+import { Button } from '../../ui/Button.tsx';
 import { useStyleText } from '../../ui/useStyleText.ts';
 import { Chapter } from './Group.tsx';
 import { Motion } from './Motion.tsx';
@@ -18,7 +19,7 @@ interface Props {
   open: Id | null;
   onOpen(id: Id | null): void;
   /** Opens a preset, scheme or text style beside the sheet. */
-  onPanel(panel: { preset: Id } | { scheme: Id } | { style: Id }): void;
+  onPanel(panel: { preset: Id } | { scheme: Id } | { style: Id } | { guides: '' }): void;
 }
 
 const rem = (value: number): Value => ({ type: 'dimension', value: { value, unit: 'rem' } });
@@ -58,6 +59,11 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
   );
   return (
     <aside aria-label="Foundations" className="thin-scroll overflow-auto border-r border-hair bg-paper pb-4">
+      <p className="border-b border-hair px-3.5 py-2">
+        <Button kind="link" className="h-5!" onClick={() => onPanel({ guides: '' })}>
+          Guides and snapshots …
+        </Button>
+      </p>
       <Swatches site={site} open={open} onOpen={onOpen} />
       <Chapter title="Text">
         <Voices site={site} tokens={ofType('fontFamily')} open={open} onOpen={onOpen} />

@@ -30,7 +30,7 @@ export const regatta: GuideSpec = {
     text: 'Plus Jakarta Sans, sans-serif',
     code: 'ui-monospace, monospace',
   },
-  scale: { base: '1rem .. 1.125rem', ratio: 1.35 },
+  scale: { base: '1rem .. 1.125rem', ratio: 1.26 },
   heading: { weight: 800, tracking: '-0.02em', line: 1 },
   space: '0.5rem',
   padding: { snug: '1.5rem .. 2rem', fair: '3rem .. 5rem', roomy: '5rem .. 9rem' },

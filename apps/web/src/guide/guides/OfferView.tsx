@@ -1,0 +1,85 @@
+import { type GuidePart, type Id, printTyped, type Site } from '@cove/core';
+import { ImpactNote } from '../../reach/ImpactNote.tsx';
+import type { GuideOffer } from '../../reach/messages.ts';
+import { nameOf } from '../../shell/names.ts';
+
+const KIND: Record<GuidePart['kind'], string> = {
+  token: 'token',
+  role: 'role',
+  scheme: 'scheme',
+  textStyle: 'text style',
+  default: 'default',
+  variant: 'variant',
+  variantRule: 'rule for a variant',
+  preset: 'preset',
+};
+const CHANGE: Record<GuidePart['change'], string> = { new: 'new', altered: 'other', goes: 'goes' };
+
+/** A token's value before and after, as it is typed; of what is larger, that it differs. */
+function difference(site: Site, { before, after }: GuidePart): string {
+  if (before?.kind === 'token' && after?.kind === 'token')
+    return `${printTyped(before.value, site.kinds.token)} → ${printTyped(after.value, site.kinds.token)}`;
+  return '';
+}
+
+/** What a guide would alter: in numbers, part by part where it can be taken in parts, and on the pages. */
+export function OfferView({
+  site,
+  offer,
+  parts,
+  onParts,
+}: {
+  site: Site;
+  offer: GuideOffer | null;
+  parts?: ReadonlySet<Id> | null;
+  onParts?(parts: ReadonlySet<Id> | null): void;
+}) {
+  if (!offer)
+    return (
+      <p role="status" className="text-muted">
+        Working it out …
+      </p>
+    );
+  const count = (change: GuidePart['change']) => offer.parts.filter(it => it.change === change).length;
+  if (offer.parts.length === 0) return <p className="text-muted">The site’s guide is the same already.</p>;
+  const takeable = offer.parts.filter(it => it.change !== 'goes');
+  const toggle = (id: Id, on: boolean) => {
+    const next = new Set(parts ?? takeable.map(it => it.id));
+    if (on) next.add(id);
+    else next.delete(id);
+    onParts?.(next.size === takeable.length ? null : next);
+  };
+  return (
+    <div className="grid gap-2">
+      <p className="text-muted">
+        {count('new')} new, {count('altered')} other, {count('goes')} go
+        {offer.kept > 0 && `, ${offer.kept} stay, since the pages name them`}.
+      </p>
+      {onParts && (
+        <ul aria-label="Parts of the guide" className="thin-scroll max-h-52 overflow-auto">
+          {offer.parts.map(part => (
+            <li key={part.id}>
+              <label className="flex items-baseline gap-1.5">
+                <input
+                  type="checkbox"
+                  className="accent-teal"
+                  disabled={part.change === 'goes'}
+                  checked={part.change === 'goes' ? !parts : (parts?.has(part.id) ?? true)}
+                  onChange={event => toggle(part.id, event.target.checked)}
+                />
+                <span className="min-w-0 truncate">
+                  {part.kind === 'default' || part.kind === 'variantRule' ? nameOf(site, part.id) : part.name}{' '}
+                  <span className="font-mono text-[11px] text-muted">{difference(site, part)}</span>
+                </span>
+                <span className="ml-auto shrink-0 text-small text-muted">
+                  {KIND[part.kind]}, {CHANGE[part.change]}
+                </span>
+              </label>
+            </li>
+          ))}
+        </ul>
+      )}
+      <ImpactNote edits={offer.edits} />
+    </div>
+  );
+}

@@ -1,0 +1,69 @@
+import type { GuideData } from '@cove/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { request } from '../../api/request.ts';
+
+export interface KeptGuide {
+  id: string;
+  name: string;
+  about: string;
+  version: number;
+  fromSite: string;
+  createdAt: string;
+}
+export interface Snapshot {
+  id: string;
+  note: string;
+  by: string | null;
+  createdAt: string;
+}
+
+export const useKeptGuides = () =>
+  useQuery({ queryKey: ['guides'], queryFn: () => request<KeptGuide[]>('GET', '/api/guides') });
+
+/** A kept guide with all its records; asked for when one looks at it. */
+export const useKeptGuide = (id: string | null) =>
+  useQuery({
+    queryKey: ['guides', id],
+    queryFn: () => request<GuideData>('GET', `/api/guides/${id}`),
+    enabled: id !== null,
+  });
+
+export function useKeepGuide() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: { site: string; name: string; about: string }) =>
+      request<KeptGuide>('POST', '/api/guides', body),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['guides'] }),
+  });
+}
+
+export function useForgetGuide() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => request<void>('DELETE', `/api/guides/${id}`),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['guides'] }),
+  });
+}
+
+export const useSnapshots = (site: string) =>
+  useQuery({
+    queryKey: ['snapshots', site],
+    queryFn: () => request<Snapshot[]>('GET', `/api/sites/${site}/snapshots`),
+  });
+
+export function useKeepSnapshot(site: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (note: string) => request<{ id: string }>('POST', `/api/sites/${site}/snapshots`, { note }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['snapshots', site] }),
+  });
+}
+
+export function useRestore(site: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, part }: { id: string; part: 'all' | 'guide' }) =>
+      request<{ seq: number }>('POST', `/api/sites/${site}/snapshots/${id}/restore`, { part }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['snapshots', site] }),
+  });
+}
