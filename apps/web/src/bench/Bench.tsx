@@ -21,6 +21,7 @@ import {
   type State,
   setSlot,
   statesOf,
+  targetId,
   threadOf,
   type Value,
   WIDTHS,
@@ -28,6 +29,7 @@ import {
   winner,
 } from '@cove/core';
 import { useDeferredValue, useMemo, useState } from 'react';
+import { ReachNote } from '../reach/ReachNote.tsx';
 import { useCommit, useSite } from '../session/context.tsx';
 import { Lock, useLocked, useMay } from '../session/rights.tsx';
 import { nameOf } from '../shell/names.ts';
@@ -36,7 +38,9 @@ import { Choice } from '../ui/Choice.tsx';
 import { ContentFields } from './ContentFields.tsx';
 import { NodeChoices } from './NodeChoices.tsx';
 import { noEffect } from './noEffect.ts';
+import { PlaceChoice } from './PlaceChoice.tsx';
 import { PropertyRow } from './PropertyRow.tsx';
+import { ResetMenu } from './ResetMenu.tsx';
 import { PART_KINDS, type Resolved, resolveSubject, type Subject } from './subject.ts';
 import { TextStyleChoice } from './TextStyleChoice.tsx';
 import { WornPresets } from './WornPresets.tsx';
@@ -240,17 +244,35 @@ function Opened({
             )}
           </section>
         )}
-        {subject.type === 'element' && element && subject.variants.length > 0 && (
-          <section className="border-b border-hair px-3.5 py-2">
-            <Choice
-              label="Set on"
-              value={subject.target ?? 'default'}
-              options={[
-                { value: 'default', label: `Every ${element.label.toLowerCase()}` },
-                ...subject.variants.map(id => ({ value: id, label: `${nameOf(site, id)} only` })),
-              ]}
-              onChange={value => onSubject({ ...subject, target: value === 'default' ? null : value })}
+        {subject.type === 'element' && element && (
+          <section className="grid gap-2 border-b border-hair px-3.5 py-2">
+            {subject.variants.length > 0 && (
+              <Choice
+                label="Set on"
+                value={subject.target ?? 'default'}
+                options={[
+                  { value: 'default', label: `Every ${element.label.toLowerCase()}` },
+                  ...subject.variants.map(id => ({ value: id, label: `${nameOf(site, id)} only` })),
+                ]}
+                onChange={value => onSubject({ ...subject, target: value === 'default' ? null : value })}
+              />
+            )}
+            <PlaceChoice
+              site={site}
+              place={subject.place ?? null}
+              has={place =>
+                getRecord(
+                  site,
+                  targetId(
+                    subject.target === null
+                      ? { type: 'default', element: element.name, place }
+                      : { type: 'variantRule', variant: subject.target, place },
+                  ),
+                ) !== undefined
+              }
+              onChange={place => onSubject({ ...subject, place })}
             />
+            {node ? <ReachNote id={record} /> : <p className="text-muted">Nothing is set here yet.</p>}
           </section>
         )}
         <Lock unless={right}>
@@ -288,6 +310,15 @@ function Opened({
               <section aria-label="Set here" className="border-b border-hair px-3.5 pb-3">
                 <h3 className="flex items-center pb-1">
                   <span className="label-line mr-auto">Set here</span>
+                  {subject.type === 'element' && element && may && (
+                    <ResetMenu
+                      site={site}
+                      record={record}
+                      part={part}
+                      element={element.name}
+                      name={nameOf(site, record)}
+                    />
+                  )}
                   {subject.type === 'node' && knots > 0 && (
                     <>
                       <span className="text-small text-madder">

@@ -7,6 +7,7 @@ import {
   isNode,
   nodeScope,
   type PartKind,
+  type Place,
   pageScope,
   placedId,
   type Scope,
@@ -14,6 +15,7 @@ import {
   type State,
   type StyleTarget,
   specimenScope,
+  targetId,
   type Width,
 } from '@cove/core';
 
@@ -27,7 +29,16 @@ interface Situation {
 export type Subject = Situation &
   (
     | { type: 'node'; page: Id; node: Id }
-    | { type: 'element'; element: string; variants: readonly Id[]; scheme: Id; target: Id | null }
+    | {
+        type: 'element';
+        element: string;
+        variants: readonly Id[];
+        scheme: Id;
+        /** The variant that values are set on; null for every such element. */
+        target: Id | null;
+        /** Where the rule holds; null for everywhere. */
+        place?: Place | null;
+      }
     | { type: 'preset'; preset: Id }
   );
 
@@ -73,21 +84,17 @@ export function resolveSubject(site: Site, subject: Subject): Resolved | null {
         const variant = site.kinds.variant.get(id);
         if (variant?.element === element.name) variants[variant.axis] = id;
       }
-      const scope = specimenScope(element, subject.scheme, variants);
-      const onVariant = subject.target !== null && site.kinds.variant.has(subject.target);
+      const place = subject.place ?? null;
+      const scope = specimenScope(element, subject.scheme, variants, place);
+      const variant =
+        subject.target !== null && site.kinds.variant.has(subject.target) ? subject.target : null;
       const target: StyleTarget =
-        onVariant && subject.target !== null
-          ? { type: 'record', id: subject.target }
-          : { type: 'default', element: element.name };
-      return {
-        scope,
-        element,
-        target,
-        record:
-          target.type === 'record'
-            ? target.id
-            : placedId({ kind: 'default', element: element.name, place: null }),
-      };
+        variant === null
+          ? { type: 'default', element: element.name, place }
+          : place === null
+            ? { type: 'record', id: variant }
+            : { type: 'variantRule', variant, place };
+      return { scope, element, target, record: targetId(target) };
     }
     case 'preset':
       return site.kinds.preset.has(subject.preset)

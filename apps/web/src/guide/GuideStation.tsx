@@ -1,14 +1,14 @@
 import {
-  byOrder,
   elementNamed,
   firstPart,
   type Id,
   maybeElement,
   partOf,
+  schemesInOrder,
   settingsOf,
   specimenRows,
 } from '@cove/core';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Bench } from '../bench/Bench.tsx';
 import type { Subject } from '../bench/subject.ts';
@@ -23,7 +23,9 @@ import { SchemePanel } from './scheme/SchemePanel.tsx';
 import type { Hit } from './specimenDocument.ts';
 import { TextStylePanel } from './TextStylePanel.tsx';
 import { Tray } from './tray/Tray.tsx';
+import { FIRST_VIEW, ViewMenu } from './ViewMenu.tsx';
 
+const PageInView = lazy(async () => ({ default: (await import('./PageInView.tsx')).PageInView }));
 const GuidesPanel = lazy(async () => ({ default: (await import('./guides/GuidesPanel.tsx')).GuidesPanel }));
 
 interface Selected {
@@ -39,7 +41,9 @@ export function GuideStation() {
   const [across, setAcross] = useState<Across>('schemes');
   const [scheme, setScheme] = useState(settingsOf(site).defaultScheme);
   const [filter, setFilter] = useState('');
-  const [zoom, setZoom] = useState('0.6');
+  const [view, setView] = useState(FIRST_VIEW);
+  const [middle, setMiddle] = useState<'specimen' | 'page'>('specimen');
+  const first = useRef(site);
   const [hit, setHit] = useState<Selected | null>(null);
 
   const rows = useMemo(() => specimenRows(site), [site]);
@@ -114,54 +118,92 @@ export function GuideStation() {
         <Tray site={site} open={params.get('token')} onOpen={openToken} onPanel={panel => setParams(panel)} />
       </Lock>
       <section aria-label="Specimen" className="flex min-w-0 flex-col">
-        <div className="flex h-10 items-center gap-4 border-b border-hair px-3">
-          <span className="text-muted">Across</span>
-          <Choice<Across>
-            label="Columns"
-            value={across}
+        <div className="flex h-10 items-center gap-3 border-b border-hair px-3">
+          <Choice<'specimen' | 'page'>
+            label="In the middle"
+            value={middle}
             options={[
-              { value: 'schemes', label: 'Schemes' },
-              { value: 'widths', label: 'Widths' },
-              { value: 'states', label: 'States' },
+              { value: 'specimen', label: 'Specimen' },
+              { value: 'page', label: 'Page' },
             ]}
-            onChange={setAcross}
+            onChange={setMiddle}
           />
-          {across !== 'schemes' && (
-            <Select
-              hideLabel
-              label="Scheme"
-              value={scheme}
-              options={[...site.kinds.scheme.values()]
-                .sort(byOrder)
-                .map(it => ({ value: it.id, label: `on ${it.name}` }))}
-              onChange={setScheme}
-            />
+          {middle === 'specimen' && (
+            <>
+              <span className="ml-1 border-l border-hair pl-3 text-muted">across</span>
+              <Choice<Across>
+                label="Columns"
+                value={across}
+                options={[
+                  { value: 'schemes', label: 'Schemes' },
+                  { value: 'widths', label: 'Widths' },
+                  { value: 'states', label: 'States' },
+                ]}
+                onChange={next => {
+                  setAcross(next);
+                  setView({ ...view, without: new Set() });
+                }}
+              />
+              {across !== 'schemes' && (
+                <Select
+                  hideLabel
+                  label="Scheme"
+                  value={scheme}
+                  options={schemesInOrder(site).map(it => ({ value: it.id, label: `on ${it.name}` }))}
+                  onChange={setScheme}
+                />
+              )}
+              <input
+                type="search"
+                aria-label="Filter rows"
+                placeholder="Filter rows"
+                value={filter}
+                onChange={event => setFilter(event.target.value)}
+                className="ml-auto h-6 w-24 rounded-sm border border-hair bg-paper px-1.5"
+              />
+              <ViewMenu view={view} columns={columnsFor(site, across, scheme)} onChange={setView} />
+            </>
           )}
-          <input
-            type="search"
-            aria-label="Filter rows"
-            placeholder="Filter rows"
-            value={filter}
-            onChange={event => setFilter(event.target.value)}
-            className="ml-auto h-6 w-28 rounded-sm border border-hair bg-paper px-1.5"
-          />
-          <Select
-            hideLabel
-            label="Size"
-            value={zoom}
-            options={['0.4', '0.6', '0.8', '1'].map(it => ({ value: it, label: `${Number(it) * 100} %` }))}
-            onChange={setZoom}
-          />
         </div>
-        <Specimen
-          site={site}
-          across={across}
-          scheme={scheme}
-          filter={filter}
-          zoom={Number(zoom)}
-          chosen={preset || openScheme || openStyle ? null : selected}
-          onHit={onHit}
-        />
+        {middle === 'page' ? (
+          <Suspense fallback={<p className="p-4 text-muted">Opening …</p>}>
+            <PageInView
+              site={site}
+              onSubject={next => {
+                setHit({ subject: next, row: '', column: '' });
+                setParams({}, { replace: true });
+              }}
+            />
+          </Suspense>
+        ) : (
+          <div className="flex min-h-0 flex-1 flex-col">
+            {view.before && (
+              <div className="flex min-h-0 flex-1 flex-col border-b-2 border-hair">
+                <p className="px-3 py-1 text-muted">As it was when you came here</p>
+                <Specimen
+                  title="Specimen before"
+                  site={first.current}
+                  frozen
+                  across={across}
+                  scheme={scheme}
+                  filter={filter}
+                  view={view}
+                  chosen={null}
+                  onHit={onHit}
+                />
+              </div>
+            )}
+            <Specimen
+              site={site}
+              across={across}
+              scheme={scheme}
+              filter={filter}
+              view={view}
+              chosen={preset || openScheme || openStyle || guides ? null : selected}
+              onHit={onHit}
+            />
+          </div>
+        )}
       </section>
       <aside aria-label="Bench" className="flex min-h-0 flex-col border-l border-hair bg-paper">
         <Lock unless="guide">

@@ -14,6 +14,7 @@ import { Frame } from '../canvas/Frame.tsx';
 import { useSession } from '../session/context.tsx';
 import { type Hit, type Layout, SpecimenDocument } from './specimenDocument.ts';
 import { usesOfRow } from './uses.ts';
+import type { View } from './ViewMenu.tsx';
 
 export type Across = 'schemes' | 'widths' | 'states';
 
@@ -29,7 +30,7 @@ export function columnsFor(site: Site, across: Across, scheme: string): Specimen
     case 'widths':
       return WIDTHS.map(width => ({ ...plain, id: width, label: titled(width), width }));
     case 'states':
-      return STATES.filter(state => state !== 'valid' && state !== 'invalid').map(state => ({
+      return STATES.map(state => ({
         ...plain,
         id: state,
         label: titled(state),
@@ -38,8 +39,24 @@ export function columnsFor(site: Site, across: Across, scheme: string): Specimen
   }
 }
 
+/** What the site itself has of this row: in the same variant where there is one, else of the same element. */
+function ownContent(site: Site, row: SpecimenRow): Readonly<Record<string, Content>> | null {
+  const all = [...site.kinds.widget.values()].filter(it => it.widget === row.element.name);
+  const wanted = Object.entries(row.variants);
+  const same = all.find(it => wanted.every(([axis, id]) => it.variants[axis] === id));
+  return (same ?? all[0])?.content ?? null;
+}
+
 /** A picture of the site's own where the sample has none. */
-function sampleContent(site: Site, row: SpecimenRow): Readonly<Record<string, Content>> {
+function sampleContent(
+  site: Site,
+  row: SpecimenRow,
+  words: View['words'],
+): Readonly<Record<string, Content>> {
+  if (words === 'own') {
+    const own = ownContent(site, row);
+    if (own) return own;
+  }
   const [picture] = site.kinds.asset.values();
   return 'asset' in row.element.sample && picture && row.element.family === 'picture'
     ? { ...row.element.sample, asset: picture.id }
@@ -51,13 +68,26 @@ interface Props {
   across: Across;
   scheme: string;
   filter: string;
-  zoom: number;
+  /** Another site than the one that is worked on: shown as it is, following nothing. */
+  frozen?: boolean;
+  title?: string;
+  view: View;
   chosen: { row: string; column: string } | null;
   onHit(hit: Hit): void;
 }
 
 /** Every element in every chosen situation, always the real thing. */
-export function Specimen({ site, across, scheme, filter, zoom, chosen, onHit }: Props) {
+export function Specimen({
+  site,
+  across,
+  scheme,
+  filter,
+  frozen = false,
+  title = 'Specimen',
+  view,
+  chosen,
+  onHit,
+}: Props) {
   const session = useSession();
   const box = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 700, height: 600 });
@@ -92,11 +122,11 @@ export function Specimen({ site, across, scheme, filter, zoom, chosen, onHit }: 
         .length;
     return {
       rows,
-      columns: columnsFor(now, across, scheme),
+      columns: columnsFor(now, across, scheme).filter(it => !view.without.has(it.id)),
       uses: row => uses.get(row.id) ?? 0,
       columnNote: column => (across === 'schemes' ? `${worn(column.scheme)} sections` : ''),
-      content: row => sampleContent(now, row),
-      zoom,
+      content: row => sampleContent(now, row, view.words),
+      zoom: Number(view.zoom),
     };
   }, [
     widget,
@@ -111,10 +141,13 @@ export function Specimen({ site, across, scheme, filter, zoom, chosen, onHit }: 
     across,
     scheme,
     filter,
-    zoom,
+    view,
   ]);
 
-  useEffect(() => session.onTouched((next, touched) => sheet.current?.style(next, touched)), [session]);
+  useEffect(
+    () => (frozen ? undefined : session.onTouched((next, touched) => sheet.current?.style(next, touched))),
+    [session, frozen],
+  );
   useEffect(() => {
     sheet.current?.show(latest.current, layout);
   }, [layout]);
@@ -135,7 +168,7 @@ export function Specimen({ site, across, scheme, filter, zoom, chosen, onHit }: 
   return (
     <div ref={box} className="min-h-0 flex-1 overflow-hidden">
       <Frame
-        title="Specimen"
+        title={title}
         width={size.width}
         height={size.height}
         scale={1}

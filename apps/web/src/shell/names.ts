@@ -21,6 +21,8 @@ export function nameOf(site: Site, id: Id): string {
       return `${nameOf(site, record.variant)}, ${placeName(site, record.place)}`;
     case 'settings':
       return 'the site';
+    case undefined:
+      return id.startsWith('default-') ? `default of ${id.slice(8)}` : id;
     default:
       return record && 'name' in record ? record.name : id;
   }

@@ -7,6 +7,7 @@ import {
   type NodeRecord,
   type PageKind,
   type PageRecord,
+  type Place,
   type SectionRecord,
   type Site,
   settingsOf,
@@ -109,21 +110,39 @@ export function nodeScope(site: Site, pageId: Id, nodeId: Id): Scope | null {
   return chain.reduce(childScope, pageScope(site, page));
 }
 
-/** Scope of an element that stands on no site page: alone on a bare page that wears the scheme. */
+/** A page that is no page of the site, for asking what would hold in an area or on a kind of page. */
+const anyPage = (pageKind: PageKind): PageRecord => ({
+  id: '',
+  kind: 'page',
+  pageKind,
+  title: '',
+  path: '',
+  description: '',
+  at: { parent: '', order: 'V' },
+  scheme: null,
+  rebind: NO_REBINDS,
+});
+
+/**
+ * Scope of an element that stands on no site page: alone on a bare page that wears the scheme. With a place that is no
+ * thing of the site (an area, a kind of page, long-form text) it is asked what would hold there.
+ */
 export function specimenScope(
   element: ElementType,
   scheme: Id,
   variants: Readonly<Record<string, Id>>,
+  place: Place | null = null,
 ): Scope {
+  const pageKind = place?.type === 'pageKind' ? place.pageKind : 'page';
   const bare = {
     node: null,
-    page: null,
+    page: place?.type === 'area' || place?.type === 'pageKind' ? anyPage(pageKind) : null,
     section: null,
-    area: 'main',
-    pageKind: 'page',
+    area: place?.type === 'area' ? place.area : 'main',
+    pageKind,
     branch: [],
-    longForm: false,
-    scheme,
+    longForm: place?.type === 'longForm',
+    scheme: place?.type === 'scheme' ? place.scheme : scheme,
     wearer: scheme,
     rebinds: NO_REBINDS,
   } as const;
