@@ -1,2 +1,12 @@
 /** What is measured, in this order. */
-export const BENCHES = ['guide', 'canvas', 'render', 'records', 'accept', 'publish', 'opening', 'crowd'];
+export const BENCHES = [
+  'guide',
+  'picker',
+  'canvas',
+  'render',
+  'records',
+  'accept',
+  'publish',
+  'opening',
+  'crowd',
+];

@@ -27,18 +27,16 @@ export function Sheet({
           {...(about === undefined && { 'aria-describedby': undefined })}
           className={`fixed top-1/2 left-1/2 z-50 flex max-h-[92vh] -translate-x-1/2 -translate-y-1/2 flex-col rounded-md border border-hair bg-paper text-base text-ink shadow-xl ${wide ? 'w-[min(1120px,96vw)]' : 'w-[min(560px,94vw)]'}`}
         >
-          <header className="flex items-baseline gap-3 border-b border-hair px-5 py-3">
+          <div className="flex items-baseline gap-3 border-b border-hair px-5 py-3">
             <Dialog.Title className="shrink-0 text-[15px] font-semibold">{title}</Dialog.Title>
             {about !== undefined && <Dialog.Description className="text-muted">{about}</Dialog.Description>}
             <Dialog.Close aria-label="Close" className="ml-auto rounded p-1 hover:bg-ground">
               <X size={15} />
             </Dialog.Close>
-          </header>
+          </div>
           <div className="thin-scroll min-h-0 flex-1 overflow-auto px-5 py-4">{children}</div>
           {foot && (
-            <footer className="flex items-center justify-end gap-2 border-t border-hair px-5 py-3">
-              {foot}
-            </footer>
+            <div className="flex items-center justify-end gap-2 border-t border-hair px-5 py-3">{foot}</div>
           )}
         </Dialog.Content>
       </Dialog.Portal>

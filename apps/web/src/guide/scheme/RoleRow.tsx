@@ -85,7 +85,7 @@ export function RoleRow({ site, scheme, role }: { site: Site; scheme: SchemeReco
   };
   return (
     <li className="py-px">
-      <div className="grid grid-cols-[16px_104px_minmax(0,1fr)_42px] items-center gap-x-1.5">
+      <div className="grid grid-cols-[16px_100px_minmax(0,1fr)_56px] items-center gap-x-1.5">
         <Chip color={color} />
         <span className={`truncate ${own ? '' : 'text-muted'}`} title={role.label}>
           {role.label}
@@ -110,10 +110,17 @@ export function RoleRow({ site, scheme, role }: { site: Site; scheme: SchemeReco
         </select>
         {ratio !== null && color && ground ? (
           <span
-            className="rounded-sm px-1 text-center font-mono text-[11px]"
-            style={{ color: printColor(color), background: printColor(ground) }}
+            className="flex items-center justify-end gap-1 font-mono text-[11px]"
             title={`On ${roleIn(site, role.on ?? '')?.label.toLowerCase()}${wanted === null ? '' : `; at least ${wanted} is wanted`}`}
           >
+            <span
+              aria-hidden
+              data-sample
+              className="rounded-sm px-1 font-sans"
+              style={{ color: printColor(color), background: printColor(ground) }}
+            >
+              Aa
+            </span>
             {ratio.toFixed(1)}
           </span>
         ) : (

@@ -1,7 +1,10 @@
 import {
   addPreset,
   byOrder,
+  FACETS,
+  type Facet,
   type Id,
+  type PartKind,
   type PresetRecord,
   parseSlot,
   presetStyles,
@@ -9,23 +12,29 @@ import {
   type Site,
 } from '@cove/core';
 import { useState } from 'react';
+import { PART_KINDS } from '../../bench/subject.ts';
 import { useReachOfAll } from '../../reach/useReach.ts';
 import { useCommit } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
 
-/** What a preset is filed under: the facets it sets. */
-export function facetsOf(site: Site, id: Id): string[] {
-  const facets = Object.keys(presetStyles(site, id).styles).flatMap(slot => {
-    const at = parseSlot(slot);
-    if (!at) return [];
-    return at.property === 'textStyle' ? ['type'] : [propertyOf(at.property).facet];
-  });
-  return [...new Set(facets)];
+/** What a preset is filed under: the facets it sets, in the order of the bench. */
+export function facetsOf(site: Site, id: Id): Facet[] {
+  const set = new Set(
+    Object.keys(presetStyles(site, id).styles).flatMap((slot): Facet[] => {
+      const at = parseSlot(slot);
+      if (!at) return [];
+      return at.property === 'textStyle' ? ['type'] : [propertyOf(at.property).facet];
+    }),
+  );
+  return FACETS.filter(it => set.has(it));
 }
-export const kindsOf = (site: Site, id: Id): string[] => [
-  ...new Set(Object.keys(presetStyles(site, id).styles).flatMap(slot => parseSlot(slot)?.part ?? [])),
-];
+
+/** And the kinds of part it reaches. */
+export function kindsOf(site: Site, id: Id): PartKind[] {
+  const set = new Set(Object.keys(presetStyles(site, id).styles).map(slot => parseSlot(slot)?.part));
+  return PART_KINDS.filter(it => set.has(it));
+}
 
 /** Named bundles; filtered by what they set. */
 export function Presets({ site, onOpen }: { site: Site; onOpen(id: Id): void }) {
@@ -34,7 +43,7 @@ export function Presets({ site, onOpen }: { site: Site; onOpen(id: Id): void }) 
   const reach = useReachOfAll();
   const [filed, setFiled] = useState('');
   const all = [...site.kinds.preset.values()].sort(byOrder);
-  const labels = (it: PresetRecord) => [...facetsOf(site, it.id), ...kindsOf(site, it.id)];
+  const labels = (it: PresetRecord): string[] => [...facetsOf(site, it.id), ...kindsOf(site, it.id)];
   const offered = [...new Set(all.flatMap(labels))].sort();
   const shown = filed === '' ? all : all.filter(it => labels(it).includes(filed));
   const add = () => {

@@ -16,9 +16,11 @@ import {
   type TokenRecord,
 } from '@cove/core';
 import {
+  type CollisionDetection,
   DndContext,
   type DragEndEvent,
   PointerSensor,
+  pointerWithin,
   useDroppable,
   useSensor,
   useSensors,
@@ -36,11 +38,19 @@ import { NearSheet } from './NearSheet.tsx';
 import { PasteSheet } from './PasteSheet.tsx';
 
 const WHITE: Color = { space: 'srgb', coords: [1, 1, 1], alpha: 1 };
+const INK: Color = { space: 'srgb', coords: [0, 0, 0], alpha: 1 };
 const COLUMNS = 4;
 
 export const swatchColor = (site: Site, token: TokenRecord): Color => {
   const end = literalOf(site.kinds.token, NO_REBINDS, token.value);
   return end?.type === 'color' ? end.value : WHITE;
+};
+
+/** The swatch under the pointer; where there is none, the group. */
+const underPointer: CollisionDetection = args => {
+  const hits = pointerWithin(args);
+  const swatch = hits.find(it => !String(it.id).startsWith('group '));
+  return swatch ? [swatch] : hits;
 };
 
 /** Steps in a group that an arrow key stands for. */
@@ -70,7 +80,7 @@ function Swatch({
     disabled: locked,
   });
   const color = swatchColor(site, token);
-  const light = contrast(color, WHITE) < 3;
+  const light = contrast(INK, color) > contrast(WHITE, color);
   const onKeyDown = (event: KeyboardEvent) => {
     const step = STEP[event.key];
     if (!event.altKey || step === undefined || locked) return;
@@ -87,7 +97,7 @@ function Swatch({
         title={`${token.name} = ${printTyped(token.value, site.kinds.token)}${token.note ? `\n${token.note}` : ''}`}
         aria-label={`Swatch ${token.name}`}
         aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
-        className={`flex h-[46px] min-w-0 touch-none flex-col justify-end p-1 text-left text-[10.5px] leading-tight outline-offset-[-3px]! ${light ? 'text-[#1b1b1b]' : 'text-white'} ${isDragging ? 'z-10 opacity-80 shadow-lg' : ''}`}
+        className={`flex h-[46px] min-w-0 touch-none flex-col justify-end p-1 text-left text-[10.5px] leading-tight outline-offset-[-3px]! ${light ? 'text-black' : 'text-white'} ${isDragging ? 'z-10 opacity-80 shadow-lg' : ''}`}
         style={{ background: printColor(color), transform: CSS.Transform.toString(transform), transition }}
       >
         {token.value.type === 'derived' && (
@@ -164,7 +174,7 @@ export function Swatches({
 
   return (
     <Chapter title="Colours" note={String(count)}>
-      <DndContext sensors={sensors} onDragEnd={onDragEnd}>
+      <DndContext sensors={sensors} collisionDetection={underPointer} onDragEnd={onDragEnd}>
         {[...groups].map(([group, list]) => (
           <Group
             key={group}

@@ -15,7 +15,7 @@ import {
   weightsOf,
   widthClass,
 } from '@cove/core';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { type CSSProperties, useDeferredValue, useMemo, useState } from 'react';
 import { useCommit, useSession } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
@@ -24,7 +24,7 @@ import { Sheet } from '../../ui/Sheet.tsx';
 import { familyCss } from '../tray/drawn.ts';
 import { familyValue } from './familyValue.ts';
 import { OwnFonts } from './OwnFonts.tsx';
-import { wordsOf } from './wordsOf.ts';
+import { type SiteWords, wordsOf } from './wordsOf.ts';
 
 type Shown = 'families' | 'pairings' | 'own';
 const KIND_NAMES: Record<FamilyKind, string> = {
@@ -60,6 +60,24 @@ const kilobytes = (family: Family): string =>
   family.files.length === 0
     ? 'no bytes: the reader’s own'
     : `${Math.round((family.files.find(it => it.cut === 'normal')?.bytes ?? 0) / 1024)} KB`;
+
+const letters = (family: Family): CSSProperties => ({ fontFamily: familyCss(familyValue(family)) });
+
+/** A button whose name is a few words and whose reach is all that stands around it. */
+const COVERING =
+  'text-small font-semibold after:absolute after:inset-0 hover:text-teal aria-pressed:text-teal';
+
+/** A title and a few lines, set in the letters that are looked at; its words are told elsewhere. */
+const Sample = ({ words, title, text }: { words: SiteWords; title: CSSProperties; text: CSSProperties }) => (
+  <span aria-hidden className="mb-1 block">
+    <span className="block truncate text-[23px] leading-tight" style={title}>
+      {words.title}
+    </span>
+    <span className="line-clamp-2 text-[14px] leading-snug" style={text}>
+      {words.text}
+    </span>
+  </span>
+);
 
 /** The catalogue of families, pairings that go well together, and the site's own fonts, all in the site's own words. */
 export function VoiceSheet({ site, onClose }: { site: Site; onClose(): void }) {
@@ -197,7 +215,12 @@ export function VoiceSheet({ site, onClose }: { site: Site; onClose(): void }) {
         ) : (
           <ul aria-label="Families" className="grid grid-cols-3 gap-x-5">
             {families.map(family => (
-              <li key={family.name} className="border-t border-hair">
+              <li key={family.name} className="relative border-t border-hair py-2">
+                <Sample
+                  words={words}
+                  title={{ ...letters(family), fontWeight: 600 }}
+                  text={letters(family)}
+                />
                 <button
                   type="button"
                   aria-pressed={family.name === current}
@@ -205,27 +228,15 @@ export function VoiceSheet({ site, onClose }: { site: Site; onClose(): void }) {
                   onPointerEnter={() => preview(family)}
                   onPointerLeave={() => preview(null)}
                   onClick={() => take(family)}
-                  className="block w-full py-2 text-left hover:text-teal aria-pressed:text-teal"
+                  className={COVERING}
                 >
-                  <span
-                    className="block truncate text-[22px] leading-tight"
-                    style={{ fontFamily: familyCss(familyValue(family)), fontWeight: 600 }}
-                  >
-                    {words.title}
-                  </span>
-                  <span
-                    className="line-clamp-2 text-[14px] leading-snug"
-                    style={{ fontFamily: familyCss(familyValue(family)) }}
-                  >
-                    {words.text}
-                  </span>
-                  <span className="mt-1 flex gap-2 text-small text-muted">
-                    <strong className="text-ink">{family.name}</strong>
-                    {KIND_NAMES[family.kind]}, {weightsOf(family)?.join('–') ?? 'any weight'}
-                    {hasItalic(family) ? '' : ', no italic'}
-                    <span className="ml-auto font-mono text-[11px]">{kilobytes(family)}</span>
-                  </span>
+                  {family.name}
                 </button>
+                <p className="flex gap-2 text-small text-muted">
+                  {KIND_NAMES[family.kind]}, {weightsOf(family)?.join('–') ?? 'any weight'}
+                  {hasItalic(family) ? '' : ', no italic'}
+                  <span className="ml-auto font-mono text-[11px]">{kilobytes(family)}</span>
+                </p>
               </li>
             ))}
           </ul>
@@ -235,31 +246,28 @@ export function VoiceSheet({ site, onClose }: { site: Site; onClose(): void }) {
           {PAIRINGS.map(pairing => {
             const of = (name: string) => {
               const family = familyIn(site, name);
-              return family ? { fontFamily: familyCss(familyValue(family)) } : {};
+              return family ? letters(family) : {};
             };
             return (
-              <li key={pairing.name} className="border-t border-hair">
+              <li key={pairing.name} className="relative border-t border-hair py-2">
+                <Sample
+                  words={words}
+                  title={{ ...of(pairing.heading), fontWeight: 700 }}
+                  text={of(pairing.text)}
+                />
                 <button
                   type="button"
                   aria-label={`Pairing ${pairing.name}`}
                   onClick={() => pair(pairing)}
-                  className="block w-full py-2 text-left hover:text-teal"
+                  className={COVERING}
                 >
-                  <span
-                    className="block truncate text-[24px] leading-tight"
-                    style={{ ...of(pairing.heading), fontWeight: 700 }}
-                  >
-                    {words.title}
-                  </span>
-                  <span className="line-clamp-2 text-[14px] leading-snug" style={of(pairing.text)}>
-                    {words.text}
-                  </span>
-                  <span className="mt-1 block text-small text-muted">
-                    <strong className="text-ink">{pairing.name}</strong> {pairing.sound}: {pairing.heading}
-                    {pairing.text !== pairing.heading && `, ${pairing.text}`}
-                    {pairing.accent && `, ${pairing.accent}`}
-                  </span>
+                  {pairing.name}
                 </button>
+                <p className="text-small text-muted">
+                  {pairing.sound}: {pairing.heading}
+                  {pairing.text !== pairing.heading && `, ${pairing.text}`}
+                  {pairing.accent && `, ${pairing.accent}`}
+                </p>
               </li>
             );
           })}

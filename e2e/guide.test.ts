@@ -1,0 +1,462 @@
+import { writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import type { Browser, Frame } from 'puppeteer-core';
+import { launchBrowser } from '../scripts/lib/browser.mjs';
+import { until, Walker } from './support/program.ts';
+
+jest.setTimeout(60_000);
+
+let browser: Browser;
+let walker: Walker;
+let sheet: Frame;
+const errors: string[] = [];
+beforeAll(async () => {
+  browser = await launchBrowser();
+  const page = await browser.newPage();
+  page.on('pageerror', error => errors.push(String(error)));
+  walker = new Walker(page);
+  await walker.enterDemo();
+  await walker.page.evaluate(() => localStorage.clear());
+  sheet = await walker.frame('Specimen');
+});
+afterAll(() => browser.close());
+
+const swatches = (group: string) =>
+  walker.page.$$eval(
+    'section[aria-label=Colours] section',
+    (sections, wanted) =>
+      [
+        ...(sections
+          .find(it => it.querySelector('h3')?.textContent?.startsWith(wanted))
+          ?.querySelectorAll('button[aria-label^="Swatch "]') ?? []),
+      ].map(it => it.getAttribute('aria-label')?.slice(7) ?? ''),
+    group,
+  );
+const pressEscape = () => walker.page.keyboard.press('Escape');
+const write = async (name: string, text: string) => {
+  await walker.page.locator(`::-p-aria([name="${name}"])`).click();
+  await walker.page.keyboard.down('Control');
+  await walker.page.keyboard.press('a');
+  await walker.page.keyboard.up('Control');
+  await walker.page.keyboard.sendCharacter(text);
+};
+/** Back to the guide as it was laid, by undoing all that a test did. */
+async function undoAll(): Promise<void> {
+  await walker.kept();
+  for (let i = 0; i < 60; i++) {
+    const able = await walker.page.$eval('button[title^="Undo"], button[title="Nothing to undo"]', it =>
+      it instanceof HTMLButtonElement ? !it.disabled : false,
+    );
+    if (!able) break;
+    await walker.click('Undo');
+  }
+  await walker.kept();
+}
+const fresh = async (query = '') => {
+  await walker.open(`guide${query}`);
+  sheet = await walker.frame('Specimen');
+};
+const alt = async (key: 'ArrowRight' | 'ArrowLeft' | 'ArrowUp') => {
+  await walker.page.keyboard.down('Alt');
+  await walker.page.keyboard.press(key);
+  await walker.page.keyboard.up('Alt');
+};
+
+describe('swatches', () => {
+  it('are put in order by drag, and by Alt with an arrow key', async () => {
+    const centre = async (name: string) => {
+      const box = await (
+        await walker.page.waitForSelector(`button[aria-label="Swatch ${name}"]`)
+      )?.boundingBox();
+      if (!box) throw new Error(name);
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    };
+    const before = await swatches('Brand');
+    const [from, to] = [await centre('Rope'), await centre('Hull')];
+    await walker.page.mouse.move(from.x, from.y);
+    await walker.page.mouse.down();
+    await walker.page.mouse.move(to.x + 4, to.y, { steps: 8 });
+    await walker.page.mouse.up();
+    await until(
+      () => swatches('Brand'),
+      list => list[0] === 'Rope',
+      'Rope should stand first',
+    );
+    await walker.page.focus('button[aria-label="Swatch Rope"]');
+    await alt('ArrowRight');
+    await until(
+      () => swatches('Brand'),
+      list => list[1] === 'Rope',
+      'a key should move it one on',
+    );
+    await undoAll();
+    await until(
+      () => swatches('Brand'),
+      list => list.join() === before.join(),
+      'all undone',
+    );
+  });
+
+  it('are pasted as a list, seen before they are taken', async () => {
+    await walker.click('Paste or import …');
+    await write('Colours or tokens', 'Kelp #3f5d4a\n--gull: #f2f2ee;\nseaweed soup');
+    await walker.says('Add 2 swatches');
+    await walker.says('3: seaweed soup');
+    await walker.click('Add 2 swatches');
+    await until(
+      () => swatches('Pasted'),
+      list => list.join() === 'Kelp,Gull',
+      'two swatches in a group',
+    );
+    await undoAll();
+  });
+
+  it('come from a token file; a broken one is told with its place, and nothing is changed', async () => {
+    await walker.click('Paste or import …');
+    await write('Colours or tokens', '{\n  "a": { "$type": "color", "$value": "{b.c}" }\n}');
+    await walker.says('There is no token b.c');
+    await walker.says('line 2');
+    await walker.says('Nothing has been taken over.');
+    const file = {
+      color: {
+        $type: 'color',
+        brand: {
+          hull: { $value: { colorSpace: 'srgb', components: [0, 0.4, 0.3] } },
+          buoy: { $value: '{color.brand.hull}' },
+        },
+      },
+    };
+    await write('Colours or tokens', JSON.stringify(file));
+    await walker.says('1 new, 1 of the same path take the value of the file');
+    await walker.says('would look different');
+    await walker.click('Take over 2 tokens');
+    await walker.styleIs(sheet, '.cell', '--t-hull', value => value !== '#2a3a5f');
+    expect(await swatches('Brand')).toContain('Buoy');
+    await undoAll();
+  });
+
+  it('are made in a row that follows one, and each step follows when it alters', async () => {
+    await walker.click('Swatch Heather');
+    await walker.choose('Make a ramp of it', '9 steps');
+    await pressEscape();
+    const made = await until(
+      () => swatches('Heather ramp'),
+      list => list.length === 9,
+      'nine steps',
+    );
+    expect(made[0]).toBe('Heather 1');
+    await undoAll();
+  });
+
+  it('tell their reach as a list that leads to each use', async () => {
+    await walker.click('Swatch Lamp');
+    await until(
+      () => walker.text(),
+      text => /\d+ uses on 4 pages/.test(text),
+      'the reach should be told',
+    );
+    await walker.page.locator('::-p-text(uses on 4 pages)').click();
+    await walker.says('Book a crossing');
+    await pressEscape();
+  });
+
+  it('in use go only when another takes their place; what that alters is told first', async () => {
+    const ground = () => walker.style(sheet, '[data-column=heather-moor]', 'background-color');
+    expect(await ground()).toBe('rgb(97, 53, 108)');
+    await walker.click('Swatch Heather');
+    await walker.click('Delete …');
+    await walker.choose('What takes its place', 'color.brand.hull');
+    await until(
+      () => walker.text(),
+      text => /\d+ things? on \d+ pages? would look different/.test(text),
+      'impact',
+    );
+    await walker.click('Replace and delete');
+    await until(ground, value => value === 'rgb(42, 58, 95)', 'the scheme should wear the replacement');
+    expect(await swatches('Brand')).not.toContain('Heather');
+    await undoAll();
+    await until(ground, value => value === 'rgb(97, 53, 108)', 'undone');
+  });
+
+  it('that can hardly be told apart are pointed out, and merged with all their uses', async () => {
+    await walker.click('Paste or import …');
+    await write('Colours or tokens', 'Twin #2a3a60');
+    await walker.click('Add 1 swatch');
+    await walker.click('Two swatches are nearly the same');
+    await walker.says('Keep Twin');
+    await walker.click('Keep Twin');
+    await until(
+      () => walker.text(),
+      text => text.includes('Merge: Hull becomes Twin'),
+      'the merge is offered',
+    );
+    await walker.click('Merge: Hull becomes Twin');
+    await walker.says('None any more.');
+    await pressEscape();
+    expect(await swatches('Brand')).not.toContain('Hull');
+    await undoAll();
+  });
+});
+
+describe('schemes', () => {
+  it('are worked out from the palette, seen before they are made', async () => {
+    await walker.click('New scheme from the palette …');
+    await walker.click('It stands on: Lamp', 'button');
+    await walker.says('Where no swatch served');
+    await walker.click('Make it');
+    await until(
+      () => sheet.$$eval('[role=columnheader]', heads => heads.map(it => it.firstChild?.textContent)),
+      heads => heads.includes('New scheme'),
+      'a column more',
+    );
+    await walker.says('All of it can be read.');
+    await undoAll();
+  });
+
+  it('tell a role that cannot be read, and mend it with the nearest swatch or by moving its lightness', async () => {
+    await fresh('?scheme=daymark');
+    await walker.choose('Text', 'Mist');
+    await walker.says('Below 4.5.');
+    await walker.says('cannot be read well enough');
+    const [move] = await walker.page.$$eval('aside[aria-label=Bench] button', all =>
+      all.map(it => it.textContent ?? '').filter(it => it.startsWith('Move Mist')),
+    );
+    await walker.click(move ?? '');
+    await walker.says('All of it can be read.');
+    await undoAll();
+  });
+
+  it('may have roles of the guide’s own', async () => {
+    await fresh('?scheme=daymark');
+    await walker.click('Add a role of one’s own');
+    await walker.type('What the colour is for', 'Ticket edge');
+    await walker.click('Add', 'button');
+    await walker.says('role.ticketEdge');
+    await walker.choose('Ticket edge', 'Lamp');
+    await walker.styleIs(
+      sheet,
+      '[data-column=daymark]',
+      '--r-ticketEdge',
+      value => value.includes('lamp') || value !== '',
+    );
+    expect(await walker.violations()).toEqual([]);
+    await undoAll();
+  });
+
+  it('are put in order and deleted, with another in their place', async () => {
+    await fresh('?scheme=fog-bank');
+    await walker.click('Earlier', 'button');
+    const heads = () => sheet.$$eval('[role=columnheader]', all => all.map(it => it.firstChild?.textContent));
+    await until(heads, all => all[1] === 'Fog bank', 'it should stand first');
+    await walker.click('Delete …');
+    await walker.choose('What wears it then wears', 'Night run');
+    await until(
+      () => walker.text(),
+      text => text.includes('would look different'),
+      'impact',
+    );
+    await walker.click('Delete Fog bank');
+    await until(heads, all => !all.includes('Fog bank'), 'gone');
+    await undoAll();
+    await until(heads, all => all[2] === 'Fog bank', 'undone');
+  });
+});
+
+describe('voices', () => {
+  const family = () => walker.style(sheet, '[data-row=heading][data-column=daymark] h2', 'font-family');
+  it('are chosen from the catalogue by kind, seen in the guide while one points at them', async () => {
+    await fresh();
+    await walker.click('Choose families …');
+    await walker.choose('Kind', 'slab');
+    await until(
+      () => walker.page.$$eval('ul[aria-label=Families] li', all => all.length),
+      n => n === 2,
+      'the slabs',
+    );
+    await (await walker.page.waitForSelector('button[aria-label=Bitter]'))?.hover();
+    await until(family, it => it.startsWith('Bitter'), 'shown while pointed at');
+    await walker.click('Bitter', 'button');
+    await walker.click('Pairings', 'radio');
+    await walker.click('Pairing Lamp room');
+    await until(family, it => it.startsWith('"Playfair Display"'), 'the pairing is taken');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Done');
+    await undoAll();
+  });
+
+  it('may be fonts of one’s own; what is none is refused with the reason', async () => {
+    await walker.click('Choose families …');
+    await walker.click('Fonts of one’s own', 'radio');
+    const require = createRequire(import.meta.url);
+    const font = join(
+      dirname(require.resolve('@fontsource-variable/unbounded/package.json')),
+      'files/unbounded-latin-wght-normal.woff2',
+    );
+    const broken = join(tmpdir(), `broken-${process.pid}.ttf`);
+    writeFileSync(broken, 'no font');
+    const input = await walker.page.waitForSelector('input[aria-label="Font files"]');
+    if (!input) throw new Error('no input');
+    await (input as import('puppeteer-core').ElementHandle<HTMLInputElement>).uploadFile(font, broken);
+    await walker.says('This is no font file.');
+    await until(
+      () =>
+        walker.page.$$eval('ul[aria-label="Fonts of one’s own"] li', all => all.map(it => it.textContent)),
+      all => all.length === 1 && (all[0] ?? '').startsWith('Unbounded'),
+      'the good one is kept',
+    );
+    await walker.click('Done');
+    await undoAll();
+  });
+});
+
+describe('presets', () => {
+  it('are made empty, hold others, are set, and let go when they are deleted', async () => {
+    await fresh();
+    await walker.click('New preset', 'button');
+    await walker.type('Preset', 'Buoyed');
+    await walker.choose('Put a preset into it', 'Ticket');
+    await walker.says('Sets space, line, box.');
+    await walker.click('Take out');
+    await walker.says('Sets nothing yet');
+    expect(await walker.violations()).toEqual([]);
+    await undoAll();
+    await fresh('?preset=ticket');
+    await until(
+      () => walker.text(),
+      text => text.includes('4 uses on 2 pages'),
+      'reach',
+    );
+    await walker.click('Delete …');
+    await walker.says('Nothing on the pages would look different.');
+    await walker.click('Delete Ticket');
+    await walker.kept();
+    await walker.open('pages/sailings');
+    const canvas = await walker.frame('Page');
+    await walker.styleIs(canvas, '[data-node=sailing-hesk]', 'border-top-style', 'dashed');
+    await undoAll();
+  });
+});
+
+describe('rules', () => {
+  const fill = (column: string) =>
+    walker.style(sheet, `[data-row=button][data-column=${column}] .button-box`, 'background-color');
+  it('can hold on one scheme alone, and say how far they reach', async () => {
+    await fresh('?element=button');
+    await walker.choose('Where', 'on Night run alone');
+    await walker.says('Nothing is set here yet.');
+    const before = await fill('daymark');
+    await walker.find('fill');
+    await walker.type('Fill', 'rgb(10 20 30)');
+    await until(
+      () => fill('night-run'),
+      it => it === 'rgb(10, 20, 30)',
+      'on that scheme',
+    );
+    expect(await fill('daymark')).toBe(before);
+    await undoAll();
+  });
+
+  it('are reset by part, rule, element or all, each saying what it takes away', async () => {
+    await fresh('?element=button');
+    const radius = () =>
+      walker.style(sheet, '[data-row=button][data-column=daymark] .button-box', 'border-top-left-radius');
+    expect(await radius()).toBe('6px');
+    await walker.click('Reset …');
+    await walker.says('values would go');
+    await walker.click('All its rules', 'radio');
+    await until(
+      () => walker.text(),
+      text => text.includes('would look different'),
+      'impact',
+    );
+    await walker.click('Reset', 'button');
+    await until(radius, it => it === '8px', 'the program’s own');
+    await undoAll();
+    await until(radius, it => it === '6px', 'undone');
+  });
+  it('open on a variant from its place in the address', async () => {
+    await fresh('?element=button&variants=kind-outlined');
+    await walker.says('Outlined only');
+  });
+});
+
+describe('guides', () => {
+  const ground = () => walker.style(sheet, '.cell', 'background-color');
+  it('are seen on the station before they are taken, and leave nothing when they are left', async () => {
+    await fresh('?guides');
+    const before = await ground();
+    await walker.click('Guide Regatta', 'button');
+    await until(ground, it => it !== before, 'the specimen should wear it');
+    await until(
+      () => walker.text(),
+      text => text.includes('would look different'),
+      'impact',
+    );
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Close');
+    await until(ground, it => it === before, 'left');
+  });
+
+  it('are taken with a snapshot to go back to, overrides kept', async () => {
+    await fresh('?guides');
+    const before = await ground();
+    await walker.click('Guide Log book', 'button');
+    await walker.click('Dark face', 'radio');
+    await until(
+      () => walker.text(),
+      text => text.includes('would look different'),
+      'impact',
+    );
+    await walker.click('Take Log book');
+    await walker.says('The guide of before is kept as a snapshot.');
+    await until(ground, it => it !== before, 'worn');
+    await walker.kept();
+    await walker.open('pages/home');
+    const canvas = await walker.frame('Page');
+    // The knot on the card of the dogs names Mist of the guide of before, which stays for it.
+    await walker.styleIs(canvas, '[data-node=feature-dogs]', 'background-color', 'rgb(201, 213, 227)');
+    await fresh('?guides');
+    await walker.click('Before the guide “Log book”', 'button');
+    await walker.click('Bring back its guide');
+    await until(ground, it => it === before, 'back');
+  });
+
+  it('are kept for the next site, and compared part by part', async () => {
+    await fresh('?guides');
+    await walker.click('Keep this site’s guide …');
+    await walker.type('Name of the guide', 'Ferry guide');
+    await walker.says('version 1');
+    await walker.click('Close');
+    await walker.click('Swatch Rope');
+    await walker.type('Value', '#0a7d5a');
+    await pressEscape();
+    await walker.kept();
+    await fresh('?guides');
+    await walker.click('Guide Ferry guide', 'button');
+    await walker.says('0 new, 1 other, 0 go');
+    await walker.says('#0a7d5a → #6f3b8c');
+    await walker.click('Forget the guide Ferry guide');
+    await undoAll();
+  });
+});
+
+describe('a page in view', () => {
+  it('is dressed while the guide is edited, and a click on a thing lands on its rule', async () => {
+    await fresh();
+    await walker.click('Page', 'radio');
+    const canvas = await walker.frame('Page');
+    await walker.clickOnCanvas('[data-node=book]');
+    await walker.says('Large only');
+    await walker.click('Swatch Lamp');
+    await walker.type('Value', '#00ff88');
+    await walker.styleIs(canvas, '[data-node=book]', 'background-color', 'rgb(0, 255, 136)');
+    await pressEscape();
+    await undoAll();
+  });
+  it('throws no error on the way', () => {
+    expect(errors).toEqual([]);
+  });
+});
