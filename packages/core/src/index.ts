@@ -3,6 +3,7 @@ export * from './check/index.ts';
 export * from './color/index.ts';
 export * from './commands/index.ts';
 export * from './guide/index.ts';
+export * from './icons/index.ts';
 export * from './lists/index.ts';
 export * from './properties/index.ts';
 export * from './reach/index.ts';

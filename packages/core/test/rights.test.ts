@@ -35,6 +35,7 @@ const EXPECTED: Record<Kind, { put: Right; remove: Right; fields: Record<string,
         'fluidTo',
         'textBase',
         'textRatio',
+        'iconSet',
       ].map(field => [field, 'guide']),
     ),
   },
@@ -129,6 +130,20 @@ const EXPECTED: Record<Kind, { put: Right; remove: Right; fields: Record<string,
       styles: 'style',
     },
   },
+  drawing: {
+    put: 'guide',
+    remove: 'guide',
+    fields: {
+      name: 'guide',
+      order: 'guide',
+      use: 'guide',
+      width: 'guide',
+      height: 'guide',
+      paths: 'guide',
+      note: 'guide',
+    },
+  },
+  note: { put: 'guide', remove: 'guide', fields: { name: 'guide', order: 'guide', text: 'guide' } },
   font: {
     put: 'guide',
     remove: 'guide',
@@ -193,6 +208,23 @@ function siteOfAll(): Site {
     metrics: { ascent: 900, descent: -200, lineGap: 0, unitsPerEm: 1000, xWidthAvg: 450 },
   };
   edits.push({ op: 'put', record: font });
+  edits.push({
+    op: 'put',
+    record: {
+      id: 'ownMark',
+      kind: 'drawing',
+      name: 'Knot',
+      order: 'V',
+      use: 'mark',
+      width: 10,
+      height: 10,
+      paths: [{ d: 'M0 0L10 10', fill: null, stroke: { type: 'keyword', value: 'currentcolor' }, width: 1 }],
+    },
+  });
+  edits.push({
+    op: 'put',
+    record: { id: 'ownNote', kind: 'note', name: 'Tone', order: 'V', text: 'Plain.' },
+  });
   if (!site.kinds.variantRule.has(placedId(rule)))
     edits.push({ op: 'put', record: { id: placedId(rule), ...rule, styles: {} } });
   return must(applyChange(site, { edits })).site;

@@ -1,7 +1,9 @@
 import {
+  byOrder,
   type Content,
   elementNamed,
   fail,
+  ICON_NAMES,
   isRichText,
   type LinkTarget,
   ok,
@@ -13,6 +15,7 @@ import {
 } from '@cove/core';
 import { lazy, Suspense } from 'react';
 import { useCommit } from '../session/context.tsx';
+import { NoteField } from '../ui/NoteField.tsx';
 import { Select } from '../ui/Select.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 
@@ -110,6 +113,16 @@ export function ContentFields({
         const value = widget.content[name] ?? null;
         switch (field.type) {
           case 'plain':
+            if (field.long)
+              return (
+                <NoteField
+                  key={name}
+                  label={field.label}
+                  text={typeof value === 'string' ? value : ''}
+                  placeholder=""
+                  onCommit={text => set(name, text)}
+                />
+              );
             return (
               <TypedField
                 key={name}
@@ -154,6 +167,22 @@ export function ContentFields({
                 options={[
                   { value: '', label: 'None' },
                   ...[...site.kinds.asset.values()].map(asset => ({ value: asset.id, label: asset.name })),
+                ]}
+                onChange={id => set(name, id === '' ? null : id)}
+              />
+            );
+          case 'icon':
+            return (
+              <Select
+                key={name}
+                label={field.label}
+                value={typeof value === 'string' ? value : ''}
+                options={[
+                  { value: '', label: 'None' },
+                  ...[...site.kinds.drawing.values()]
+                    .sort(byOrder)
+                    .map(it => ({ value: it.id, label: `${it.name} (own)` })),
+                  ...ICON_NAMES.map(it => ({ value: it, label: it })),
                 ]}
                 onChange={id => set(name, id === '' ? null : id)}
               />

@@ -103,6 +103,7 @@ export class PageCanvas {
       return onlyStyles && partsOf(was.styles) === partsOf(is.styles) ? 'nothing' : 'node';
     }
     if (is.kind === 'token' || is.kind === 'scheme') return 'nothing';
+    if (is.kind === 'preset' && was.kind === 'preset' && was.includes !== is.includes) return 'all';
     // Which classes a part bears depends on which parts a record speaks of, not on what it says.
     if ('styles' in is && 'styles' in was && is.kind !== 'textStyle')
       return partsOf(was.styles) === partsOf(is.styles) ? 'nothing' : 'all';

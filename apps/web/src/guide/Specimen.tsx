@@ -106,6 +106,7 @@ export function Specimen({
     asset,
     textStyle,
     variantRule,
+    drawing,
   } = site.kinds;
   const latest = useRef(site);
   latest.current = site;
@@ -138,6 +139,7 @@ export function Specimen({
     asset,
     textStyle,
     variantRule,
+    drawing,
     across,
     scheme,
     filter,

@@ -25,7 +25,7 @@ export function NoteField({
       </label>
       <textarea
         id={id}
-        rows={typed.length > 60 ? 3 : 1}
+        rows={Math.min(8, Math.max(typed.split('\n').length, typed.length > 60 ? 3 : 1))}
         maxLength={2000}
         value={typed}
         readOnly={locked}

@@ -123,6 +123,11 @@ function renamed(record: SiteRecord, path: string, other: (id: Id) => Id): Edit[
     return field === 'textBase' || field === 'textRatio'
       ? [{ op: 'set', id, path: [field], value: other(record[field]) }]
       : [];
+  if (record.kind === 'drawing') {
+    const paint = (it: Value | null) => it && withTokens(it, other);
+    const paths = record.paths.map(it => ({ ...it, fill: paint(it.fill), stroke: paint(it.stroke) }));
+    return [{ op: 'set', id, path: ['paths'], value: paths }];
+  }
   if (record.kind === 'token') return field === 'value' ? value(record.value) : [];
   if (key === undefined) return [];
   if (field === 'rebind' && 'rebind' in record) {
@@ -169,7 +174,8 @@ export function replaceTokens(site: Site, gone: readonly Id[], by: Id): Result<E
   const edits = going.flatMap(({ id }) =>
     mentionsOf(site, id).flatMap(({ from, path }): Edit[] => {
       const record = getRecord(site, from);
-      const key = `${from} ${path}`;
+      // All paints of a drawing are one value.
+      const key = `${from} ${record?.kind === 'drawing' ? 'paths' : path}`;
       if (!record || set.has(from) || done.has(key) || (from === by && freed.length > 0)) return [];
       done.add(key);
       return renamed(record, path, other);

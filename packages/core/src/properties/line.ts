@@ -132,6 +132,16 @@ export const LINE = rows('line', [
     words: 'radius round rounded',
   },
   {
+    name: 'strokeWidth',
+    css: 'stroke-width',
+    label: 'Line of the icon',
+    accepts: ['number', 'dimension'],
+    min: 0,
+    inherited: true,
+    words: 'icon stroke weight thickness drawing',
+    kinds: ['icon'],
+  },
+  {
     name: 'outlineColor',
     css: 'outline-color',
     label: 'Focus ring, colour',

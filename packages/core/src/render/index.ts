@@ -1,5 +1,6 @@
 export * from './body.ts';
 export { printDocument } from './document.ts';
+export { drawnSvg } from './drawings.ts';
 export { fontsIn, printFontFaces, voiceFamilies } from './fonts.ts';
 export { escapeHtml, type HtmlElement, printHtml } from './html.ts';
 export * from './links.ts';

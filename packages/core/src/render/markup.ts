@@ -21,6 +21,7 @@ import {
   type VElement,
   type VNode,
 } from '../widgets/index.ts';
+import { drawnSvg } from './drawings.ts';
 import type { HtmlElement, HtmlNode } from './html.ts';
 import { homePage, linkHref, pageHref, topPages } from './links.ts';
 import { partClass } from './names.ts';
@@ -64,6 +65,7 @@ export function markupContext(site: Site, scope: Scope, options: MarkupOptions):
     href: link => (page && options.links ? linkHref(site, page, link) : '#'),
     isCurrent: link => link.type === 'page' && link.page === page?.id,
     asset: id => site.kinds.asset.get(id) ?? null,
+    drawing: name => drawnSvg(site, name),
     assetUrl: options.assetUrl,
     siteName: settingsOf(site).name,
     homeHref: page && home && options.links ? pageHref(site, page, home) : '#',

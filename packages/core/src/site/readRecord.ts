@@ -1,3 +1,4 @@
+import { ICON_SETS } from '../icons/index.ts';
 import { accepts, type PartKind, propertyOf } from '../properties/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { derivationNamed } from '../tokens/derivations/index.ts';
@@ -18,6 +19,7 @@ import {
   AREAS,
   type At,
   type Content,
+  type DrawnPath,
   type Included,
   KINDS,
   type Kind,
@@ -138,6 +140,9 @@ const content = (fields: Fields, type: ElementType) =>
       case 'asset':
         if (it !== null && !isId(it)) throw bad('the id of a picture');
         return it;
+      case 'icon':
+        if (it !== null && !isId(it)) throw bad('the name of an icon, or the id of a drawing');
+        return it;
       case 'choice': {
         const choice = field.options.find(option => option === it);
         if (choice === undefined) throw bad(`one of ${field.options.join(', ')}`);
@@ -239,6 +244,12 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     ...ordered(f),
     textBase: f.id('textBase'),
     textRatio: f.id('textRatio'),
+    ...f.maybe('iconSet', (it, name) =>
+      it.oneOf(
+        name,
+        ICON_SETS.map(set => set.name),
+      ),
+    ),
   }),
   token: (id, f) => {
     const type = f.oneOf('type', TOKEN_TYPES);
@@ -388,6 +399,24 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     height: f.integer('height', 1, 20000),
     alt: f.text('alt', 500),
   }),
+  drawing: (id, f) => ({
+    id,
+    kind: 'drawing',
+    name: f.text('name', 80),
+    order: f.order('order'),
+    use: f.oneOf('use', ['icon', 'mark']),
+    width: f.number('width', 0.01, 10_000),
+    height: f.number('height', 0.01, 10_000),
+    paths: f.read('paths', 'one to 400 shapes of path data', paths),
+    ...note(f),
+  }),
+  note: (id, f) => ({
+    id,
+    kind: 'note',
+    name: f.text('name', 80),
+    order: f.order('order'),
+    text: f.text('text', 20_000),
+  }),
   font: (id, f) => ({
     id,
     kind: 'font',
@@ -414,6 +443,31 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
 };
 
 const UNITS = 100_000;
+/** Commands and numbers of SVG path data (SVG 2, section 9.3), and nothing else. */
+const PATH_DATA = /^[MmLlHhVvCcSsQqTtAaZz0-9eE+\-.,\s]{1,20000}$/;
+
+const paint = (it: unknown): { value: Value | null } | null => {
+  if (it === null) return { value: null };
+  const read = readValue(it);
+  const good =
+    read !== null &&
+    (read.type === 'color' ||
+      read.type === 'token' ||
+      (read.type === 'keyword' && read.value === 'currentcolor'));
+  return good ? { value: read } : null;
+};
+
+const paths = (it: unknown): DrawnPath[] | null => {
+  if (!Array.isArray(it) || it.length === 0 || it.length > 400) return null;
+  const read = it.flatMap((path: unknown): DrawnPath[] => {
+    if (!isObject(path) || typeof path.d !== 'string' || !PATH_DATA.test(path.d)) return [];
+    const [fill, stroke] = [paint(path.fill), paint(path.stroke)];
+    const { width } = path;
+    if (!fill || !stroke || typeof width !== 'number' || !(width >= 0 && width <= 1000)) return [];
+    return [{ d: path.d, fill: fill.value, stroke: stroke.value, width }];
+  });
+  return read.length === it.length ? read : null;
+};
 
 export const elementOfArea = (area: (typeof AREAS)[number]): ElementType => {
   const type = maybeElement(area === 'main' ? 'section' : area);

@@ -1,3 +1,4 @@
+import type { IconSetName } from '../icons/index.ts';
 import type { PropertyName } from '../properties/index.ts';
 import type { Cut, FamilyKind, FontFile, FontMetrics } from '../type/family.ts';
 import type { TokenType, Value } from '../values/index.ts';
@@ -71,6 +72,8 @@ export interface SettingsRecord {
   /** Tokens that the type scale starts from and grows by. */
   textBase: Id;
   textRatio: Id;
+  /** The icon set in use; the first where left out. */
+  iconSet?: IconSetName;
 }
 
 /** What a thing of the guide is for, in words; goes into the hand-over. */
@@ -236,6 +239,38 @@ export interface FontRecord {
   metrics: FontMetrics;
 }
 
+/** One shape of a drawing: path data, and what it is painted with; null paints nothing. */
+export interface DrawnPath {
+  d: string;
+  /** A colour, a swatch, or `currentcolor`: the colour of where the drawing stands. */
+  fill: Value | null;
+  stroke: Value | null;
+  /** In units of the drawing. */
+  width: number;
+}
+
+/** The brand's own icon or mark, stored once and read out of an SVG: nothing of the file is kept but its shapes. */
+export interface DrawingRecord extends Noted {
+  id: Id;
+  kind: 'drawing';
+  name: string;
+  order: string;
+  use: 'icon' | 'mark';
+  /** Size of its field. */
+  width: number;
+  height: number;
+  paths: readonly DrawnPath[];
+}
+
+/** Words that go with a guide: the brief, the tone, what not to do. */
+export interface NoteRecord {
+  id: Id;
+  kind: 'note';
+  name: string;
+  order: string;
+  text: string;
+}
+
 export type SiteRecord =
   | SettingsRecord
   | TokenRecord
@@ -250,7 +285,9 @@ export type SiteRecord =
   | SectionRecord
   | WidgetRecord
   | AssetRecord
-  | FontRecord;
+  | FontRecord
+  | DrawingRecord
+  | NoteRecord;
 
 export type Kind = SiteRecord['kind'];
 export type RecordOf<K extends Kind> = Extract<SiteRecord, { kind: K }>;
@@ -269,6 +306,8 @@ export const KINDS = [
   'widget',
   'asset',
   'font',
+  'drawing',
+  'note',
 ] as const satisfies readonly Kind[];
 
 /** Things on a page that take styles and presets. */

@@ -1,4 +1,5 @@
 import { roleNamed } from '../guide/roles.ts';
+import { isIconName } from '../icons/index.ts';
 import { propertyOf, tokenTypesOf } from '../properties/index.ts';
 import { type TokenType, tokensIn, type Value } from '../values/index.ts';
 import { maybeElement } from '../widgets/index.ts';
@@ -79,6 +80,8 @@ export function contentReferences(record: WidgetRecord): Reference[] {
     const path = `content.${name}`;
     if (fields[name]?.type === 'asset')
       return typeof value === 'string' ? [{ path, to: value, kinds: ['asset'] }] : [];
+    if (fields[name]?.type === 'icon')
+      return typeof value === 'string' && !isIconName(value) ? [{ path, to: value, kinds: ['drawing'] }] : [];
     if (isRichText(value)) return value.flatMap(runs => runs.flatMap(run => inLink(path, run.link)));
     return typeof value === 'object' && value !== null && 'type' in value ? inLink(path, value) : [];
   });
@@ -155,6 +158,11 @@ export function referencesOf(record: SiteRecord): Reference[] {
       ];
     case 'asset':
     case 'font':
+    case 'note':
       return [];
+    case 'drawing':
+      return record.paths.flatMap(({ fill, stroke }, i) =>
+        [fill, stroke].flatMap(paint => (paint ? inValue(`paths.${i}`, paint, ['color']) : [])),
+      );
   }
 }

@@ -43,6 +43,8 @@ export const EMPTY_SITE: Site = {
     widget: new Map(),
     asset: new Map(),
     font: new Map(),
+    drawing: new Map(),
+    note: new Map(),
   },
   children: new Map(),
 };

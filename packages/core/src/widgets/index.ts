@@ -6,6 +6,7 @@ import { feature } from './feature/index.ts';
 import { field } from './field/index.ts';
 import { group } from './group/index.ts';
 import { heading } from './heading/index.ts';
+import { icon } from './icon/index.ts';
 import type { ElementType, Part } from './kit/element.ts';
 import { list } from './list/index.ts';
 import { navigation } from './navigation/index.ts';
@@ -36,6 +37,7 @@ export const WIDGETS: readonly ElementType[] = [
   notice,
   field,
   picture,
+  icon,
   feature,
   divider,
   group,

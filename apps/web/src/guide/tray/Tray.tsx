@@ -2,8 +2,10 @@ import { byOrder, groupBy, type Id, type Site, settingsOf, type TokenType, type 
 import { FACES } from '../../canvas/styleEngine.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useStyleText } from '../../ui/useStyleText.ts';
+import { Drawings } from '../drawings/Drawings.tsx';
 import { Chapter } from './Group.tsx';
 import { Motion } from './Motion.tsx';
+import { Notes } from './Notes.tsx';
 import { Presets } from './Presets.tsx';
 import { Scale } from './Scale.tsx';
 import { Schemes } from './Schemes.tsx';
@@ -81,12 +83,14 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
       <Chapter title="Motion">
         <Motion site={site} tokens={tokens} open={open} onOpen={onOpen} />
       </Chapter>
+      <Drawings site={site} />
       <Chapter title="Schemes" note={String(site.kinds.scheme.size)}>
         <Schemes site={site} onOpen={scheme => onPanel({ scheme })} />
       </Chapter>
       <Chapter title="Presets" note={String(site.kinds.preset.size)}>
         <Presets site={site} onOpen={preset => onPanel({ preset })} />
       </Chapter>
+      <Notes site={site} />
     </aside>
   );
 }

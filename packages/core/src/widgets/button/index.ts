@@ -1,7 +1,7 @@
-import { corners, focusRing, line, sides } from '../kit/baseline.ts';
+import { corners, focusRing, iconBaseline, line, sides } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { linkOf } from '../kit/link.ts';
-import { h, linkAttrs } from '../kit/markup.ts';
+import { h, linkAttrs, svg } from '../kit/markup.ts';
 
 export const button = element({
   name: 'button',
@@ -9,6 +9,7 @@ export const button = element({
   family: 'action',
   parts: {
     box: { label: 'Box', kind: 'box', states: ['hover', 'focus', 'pressed', 'selected'] },
+    icon: { label: 'Icon', kind: 'icon', inside: 'box' },
     label: { label: 'Label', kind: 'label', inside: 'box', shows: 'label' },
   },
   axes: ['kind', 'size'],
@@ -33,15 +34,22 @@ export const button = element({
     'box:pressed/backgroundColor': 'role.mainFillPressed',
     'box:pressed/color': 'role.mainLabelPressed',
     ...focusRing('box'),
+    ...iconBaseline('icon', '1.2em'),
+    'icon/color': 'currentcolor',
     'label/display': 'inline',
   }),
-  content: { label: { type: 'plain', label: 'Label' }, link: { type: 'link', label: 'Leads to' } },
+  content: {
+    label: { type: 'plain', label: 'Label' },
+    link: { type: 'link', label: 'Leads to' },
+    icon: { type: 'icon', label: 'Icon' },
+  },
   sample: { label: 'Book', link: { type: 'url', href: 'https://tolvane.example/' } },
   markup: (content, context) => {
     const link = linkOf(content, 'link');
     const attrs = link ? linkAttrs(link, context) : {};
     const label = h('span', { part: 'label' }, plain(content, 'label'));
-    return h('a', { part: 'box', ...attrs }, label);
+    const drawn = typeof content.icon === 'string' ? context.drawing(content.icon) : null;
+    return h('a', { part: 'box', ...attrs }, drawn && svg('icon', drawn), label);
   },
   summary: content => plain(content, 'label'),
 });

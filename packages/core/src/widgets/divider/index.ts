@@ -1,36 +1,68 @@
 import { element, programStyles } from '../kit/element.ts';
-import { h } from '../kit/markup.ts';
+import { h, svg } from '../kit/markup.ts';
 
+const bare = (part: string, side: 'Top' | 'Left') => ({
+  ...Object.fromEntries(
+    ['Top', 'Right', 'Bottom', 'Left'].flatMap(it => [
+      [`${part}/border${it}Width`, it === side ? '1px' : 0],
+      [`${part}/border${it}Style`, it === side ? 'solid' : 'none'],
+      [`${part}/border${it}Color`, it === side ? 'role.line' : 'currentcolor'],
+      [`${part}/margin${it}`, 0],
+    ]),
+  ),
+  [`${part}/display`]: 'block',
+  [`${part}/overflowX`]: 'visible',
+  [`${part}/color`]: 'role.line',
+});
+
+/** A line across, a line upright between things that stand side by side, or the brand's own mark between two lines. */
 export const divider = element({
   name: 'divider',
   label: 'Divider',
   family: 'structure',
-  parts: { line: { label: 'Line', kind: 'box' } },
+  parts: {
+    line: { label: 'Line across', kind: 'box' },
+    upright: { label: 'Line upright', kind: 'box' },
+    box: { label: 'Row with a mark', kind: 'box' },
+    side: { label: 'Line beside the mark', kind: 'box', inside: 'box' },
+    mark: { label: 'Mark', kind: 'icon', inside: 'box' },
+  },
   axes: ['look'],
   holds: null,
   program: programStyles({
-    'line/display': 'block',
+    ...bare('line', 'Top'),
     'line/width': '100%',
-    'line/overflowX': 'visible',
-    'line/borderTopWidth': '1px',
-    'line/borderTopStyle': 'solid',
-    'line/borderTopColor': 'role.line',
-    'line/borderRightWidth': 0,
-    'line/borderRightStyle': 'none',
-    'line/borderRightColor': 'currentcolor',
-    'line/borderBottomWidth': 0,
-    'line/borderBottomStyle': 'none',
-    'line/borderBottomColor': 'currentcolor',
-    'line/borderLeftWidth': 0,
-    'line/borderLeftStyle': 'none',
-    'line/borderLeftColor': 'currentcolor',
-    'line/marginTop': 0,
-    'line/marginRight': 0,
-    'line/marginBottom': 0,
-    'line/marginLeft': 0,
-    'line/color': 'role.line',
+    ...bare('upright', 'Left'),
+    'upright/minHeight': '2.5rem',
+    'box/display': 'flex',
+    'box/alignItems': 'center',
+    'box/columnGap': '1rem',
+    'box/width': '100%',
+    ...bare('side', 'Top'),
+    'side/width': '100%',
+    'mark/display': 'block',
+    'mark/width': '3rem',
+    'mark/minHeight': '1px',
+    'mark/color': 'role.accent',
+    'mark/strokeWidth': 2,
+    'mark/overflowX': 'hidden',
   }),
-  content: {},
-  sample: {},
-  markup: () => h('hr', { part: 'line' }),
+  content: {
+    direction: { type: 'choice', label: 'Direction', options: ['across', 'upright'] },
+    mark: { type: 'icon', label: 'Mark in the middle' },
+  },
+  sample: { direction: 'across', mark: null },
+  markup: (content, context) => {
+    const drawn = typeof content.mark === 'string' ? context.drawing(content.mark) : null;
+    if (content.direction === 'upright')
+      return h('div', { part: 'upright', role: 'separator', 'aria-orientation': 'vertical' });
+    if (!drawn) return h('hr', { part: 'line' });
+    return h(
+      'div',
+      { part: 'box', role: 'separator' },
+      h('span', { part: 'side' }),
+      svg('mark', drawn),
+      h('span', { part: 'side' }),
+    );
+  },
 });

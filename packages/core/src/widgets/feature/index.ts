@@ -1,7 +1,7 @@
-import { bareLink, flatHeading, flatParagraph, linkStates } from '../kit/baseline.ts';
+import { bareLink, flatHeading, flatParagraph, iconBaseline, linkStates } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { linkOf } from '../kit/link.ts';
-import { h, linkAttrs } from '../kit/markup.ts';
+import { h, linkAttrs, svg } from '../kit/markup.ts';
 import { image } from '../picture/index.ts';
 
 const LEVELS = [2, 3, 4, 5, 6] as const;
@@ -13,6 +13,7 @@ export const feature = element({
   parts: {
     box: { label: 'Card', kind: 'box', states: ['hover'] },
     picture: { label: 'Picture', kind: 'picture', inside: 'box' },
+    icon: { label: 'Icon', kind: 'icon', inside: 'box' },
     title: { label: 'Title', kind: 'heading', inside: 'box', shows: 'title' },
     text: { label: 'Text', kind: 'text', inside: 'box', shows: 'text' },
     link: {
@@ -37,6 +38,7 @@ export const feature = element({
     'picture/height': 'auto',
     'picture/aspectRatio': 1.6,
     'picture/objectFit': 'cover',
+    ...iconBaseline('icon', '2rem'),
     ...flatHeading('title'),
     'title/color': 'role.heading',
     'title/fontWeight': 700,
@@ -53,6 +55,7 @@ export const feature = element({
     link: { type: 'link', label: 'Leads to' },
     linkLabel: { type: 'plain', label: 'Words of the link' },
     asset: { type: 'asset', label: 'Picture' },
+    icon: { type: 'icon', label: 'Icon' },
     alt: { type: 'plain', label: 'For those who cannot see it' },
   },
   sample: {
@@ -68,10 +71,12 @@ export const feature = element({
     const level = LEVELS.find(it => it === content.level) ?? 3;
     const link = linkOf(content, 'link');
     const attrs = link ? linkAttrs(link, context) : null;
+    const drawn = typeof content.icon === 'string' ? context.drawing(content.icon) : null;
     return h(
       'div',
       { part: 'box' },
       typeof content.asset === 'string' && image(content.asset, plain(content, 'alt'), context),
+      drawn && svg('icon', drawn),
       h(`h${level}`, { part: 'title' }, plain(content, 'title')),
       h('p', { part: 'text' }, plain(content, 'text')),
       attrs?.href != null &&

@@ -45,6 +45,16 @@ export const sides = (
   [`${part}/${property}Bottom`]: bottom,
   [`${part}/${property}Left`]: left,
 });
+/** An icon: square, in the colour of the accent, its line as thick as the set draws it. */
+export const iconBaseline = (part: string, size: string) =>
+  on(part, {
+    display: 'block',
+    width: size,
+    height: size,
+    color: 'role.accent',
+    strokeWidth: 2,
+    overflowX: 'hidden',
+  });
 const SIDES = ['Top', 'Right', 'Bottom', 'Left'] as const;
 export const line = (part: string, values: { width?: string; style?: string; color?: string }) =>
   Object.fromEntries(

@@ -28,6 +28,8 @@ export type ContentField =
   | { type: 'rich'; label: string }
   | { type: 'link'; label: string }
   | { type: 'asset'; label: string }
+  /** An icon of the set by its name, or a drawing of the brand's own by its id. */
+  | { type: 'icon'; label: string }
   | { type: 'choice'; label: string; options: readonly (string | number)[] };
 
 /** A kind of thing that the guide has a default for. */

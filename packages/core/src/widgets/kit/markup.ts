@@ -28,6 +28,39 @@ export function h(
   };
 }
 
+/** A drawing on its way to markup; paints are CSS text. */
+export interface DrawnSvg {
+  width: number;
+  height: number;
+  paths: readonly { d: string; fill: string; stroke: string; width: number | null }[];
+}
+
+/** An `svg` of a part; decorative, unless it has a name. */
+export function svg(part: string, drawn: DrawnSvg, name = ''): VElement {
+  return h(
+    'svg',
+    {
+      part,
+      // The HTML parser gives it back its capital.
+      viewbox: `0 0 ${drawn.width} ${drawn.height}`,
+      role: name === '' ? null : 'img',
+      'aria-label': name || null,
+      'aria-hidden': name === '' ? 'true' : null,
+      focusable: 'false',
+    },
+    ...drawn.paths.map(({ d, fill, stroke, width }) =>
+      h('path', {
+        d,
+        fill,
+        stroke,
+        'stroke-width': width,
+        'stroke-linecap': stroke === 'none' ? null : 'round',
+        'stroke-linejoin': stroke === 'none' ? null : 'round',
+      }),
+    ),
+  );
+}
+
 /** What a widget may ask while it makes its markup. */
 export interface MarkupContext {
   /** Address of a link as seen from this page; null if it leads nowhere now. */
@@ -35,6 +68,8 @@ export interface MarkupContext {
   /** True for a link to the page being made. */
   isCurrent(link: LinkTarget): boolean;
   asset(id: string): AssetRecord | null;
+  /** An icon of the set in use, or a drawing of the brand's own, ready to be drawn; null where there is none. */
+  drawing(name: string): DrawnSvg | null;
   assetUrl(asset: AssetRecord): string;
   siteName: string;
   homeHref: string;

@@ -1,0 +1,144 @@
+import {
+  byOrder,
+  type DrawingRecord,
+  type Edit,
+  ICON_NAMES,
+  ICON_SETS,
+  keyBetween,
+  namesTaken,
+  newId,
+  SETTINGS,
+  type Site,
+  settingsOf,
+  uniqueName,
+  usersOf,
+} from '@cove/core';
+import { useRef, useState } from 'react';
+import { useCommit } from '../../session/context.tsx';
+import { useLocked } from '../../session/rights.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { NameInPlace } from '../../ui/NameInPlace.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { Chapter, Group } from '../tray/Group.tsx';
+import { DrawnIcon } from './DrawnIcon.tsx';
+
+/** The icon set, and the brand's own icons and marks: read from SVG, tied to swatches, stored once. */
+export function Drawings({ site }: { site: Site }) {
+  const commit = useCommit();
+  const locked = useLocked();
+  const picker = useRef<HTMLInputElement>(null);
+  const [use, setUse] = useState<DrawingRecord['use']>('icon');
+  const [problems, setProblems] = useState<readonly string[]>([]);
+  const all = [...site.kinds.drawing.values()].sort(byOrder);
+  const set = ICON_SETS.find(it => it.name === settingsOf(site).iconSet) ?? ICON_SETS[0];
+
+  const upload = async (files: FileList | null) => {
+    const { readSvg } = await import('./readSvg.ts');
+    const found: string[] = [];
+    const edits: Edit[] = [];
+    const names = namesTaken(site.kinds.drawing.values());
+    let last = all.at(-1)?.order ?? null;
+    for (const file of files ?? []) {
+      const read = readSvg(await file.text(), site);
+      if (!read.ok) {
+        found.push(`${file.name}: ${read.problem.message}`);
+        continue;
+      }
+      last = keyBetween(last, null);
+      const plain = file.name.replace(/\.svg$/i, '').replace(/[-_]+/g, ' ');
+      const name = uniqueName(plain.charAt(0).toUpperCase() + plain.slice(1, 80), names);
+      edits.push({
+        op: 'put',
+        record: { id: newId('g'), kind: 'drawing', name, order: last, use, ...read.value },
+      });
+    }
+    if (edits.length > 0)
+      commit(edits, `Add ${edits.length === 1 ? 'a drawing' : `${edits.length} drawings`}`);
+    setProblems(found);
+    if (picker.current) picker.current.value = '';
+  };
+  const pick = (wanted: DrawingRecord['use']) => {
+    setUse(wanted);
+    picker.current?.click();
+  };
+  const list = (wanted: DrawingRecord['use'], label: string) => (
+    <Group
+      label={label}
+      {...(!locked && { onAdd: () => pick(wanted) })}
+      addLabel={`Add to ${label.toLowerCase()}`}
+    >
+      <ul aria-label={label}>
+        {all
+          .filter(it => it.use === wanted)
+          .map(it => {
+            const used = usersOf(site, it.id).length;
+            return (
+              <li key={it.id} className="flex items-center gap-2 py-0.5">
+                <span className="w-9 shrink-0">
+                  <DrawnIcon site={site} name={it.id} />
+                </span>
+                <NameInPlace
+                  label={`Drawing ${it.name}`}
+                  name={it.name}
+                  onRename={name =>
+                    commit([{ op: 'set', id: it.id, path: ['name'], value: name }], `Rename ${it.name}`)
+                  }
+                />
+                <span className="ml-auto font-mono text-[11px] text-muted">{used}</span>
+                {!locked && used === 0 && (
+                  <Button
+                    kind="link"
+                    className="h-5! text-small"
+                    aria-label={`Delete drawing ${it.name}`}
+                    onClick={() => commit([{ op: 'remove', id: it.id }], `Delete ${it.name}`)}
+                  >
+                    Delete
+                  </Button>
+                )}
+              </li>
+            );
+          })}
+      </ul>
+      {all.every(it => it.use !== wanted) && <p className="text-muted">None yet. Add SVG files.</p>}
+    </Group>
+  );
+  return (
+    <Chapter title="Icons and marks">
+      <Group label="Icon set" note={set.licence}>
+        <Select
+          hideLabel
+          label="Icon set"
+          value={set.name}
+          options={ICON_SETS.map(it => ({ value: it.name, label: it.label }))}
+          onChange={name =>
+            commit([{ op: 'set', id: SETTINGS, path: ['iconSet'], value: name }], 'Change the icon set')
+          }
+        />
+        <p className="thin-scroll mt-1.5 flex h-[70px] flex-wrap gap-1.5 overflow-auto">
+          {ICON_NAMES.map(name => (
+            <span key={name} title={name}>
+              <DrawnIcon site={site} name={name} size={18} />
+            </span>
+          ))}
+        </p>
+      </Group>
+      {list('icon', 'Icons of one’s own')}
+      {list('mark', 'Marks')}
+      {problems.map(problem => (
+        <p key={problem} role="alert" className="mb-2 text-madder">
+          {problem}
+        </p>
+      ))}
+      <input
+        ref={picker}
+        type="file"
+        multiple
+        accept=".svg,image/svg+xml"
+        aria-label="SVG files"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={event => void upload(event.target.files)}
+      />
+    </Chapter>
+  );
+}

@@ -1,0 +1,34 @@
+import { corners, iconBaseline } from '../kit/baseline.ts';
+import { element, plain, programStyles } from '../kit/element.ts';
+import { h, svg } from '../kit/markup.ts';
+
+/** An icon of the set, or one of the brand's own; the shape behind it is its box. */
+export const icon = element({
+  name: 'icon',
+  label: 'Icon',
+  family: 'picture',
+  parts: {
+    box: { label: 'Shape behind', kind: 'box' },
+    icon: { label: 'Icon', kind: 'icon', inside: 'box' },
+  },
+  axes: ['size', 'shape'],
+  holds: null,
+  program: programStyles({
+    'box/display': 'inline-flex',
+    'box/alignItems': 'center',
+    'box/justifyContent': 'center',
+    'box/width': 'fit-content',
+    ...corners('box', '0px'),
+    ...iconBaseline('icon', '1.75rem'),
+  }),
+  content: {
+    icon: { type: 'icon', label: 'Icon' },
+    alt: { type: 'plain', label: 'What it says, where words beside it do not' },
+  },
+  sample: { icon: 'anchor', alt: '' },
+  markup: (content, context) => {
+    const drawn = typeof content.icon === 'string' ? context.drawing(content.icon) : null;
+    return h('span', { part: 'box' }, drawn && svg('icon', drawn, plain(content, 'alt')));
+  },
+  summary: content => plain(content, 'alt') || plain(content, 'icon'),
+});
