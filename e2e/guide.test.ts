@@ -383,6 +383,94 @@ describe('rules', () => {
   });
 });
 
+describe('icons, marks and notes', () => {
+  it('a mark is read from an SVG, tied to swatches, and drawn in a divider; what is no drawing is refused', async () => {
+    await fresh();
+    const good = join(tmpdir(), `quay-rope-${process.pid}.svg`);
+    const bad = join(tmpdir(), `photo-${process.pid}.svg`);
+    writeFileSync(
+      good,
+      `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 10" onload="alert(1)"><script>alert(2)</script>
+        <g transform="translate(5 0)"><path d="M0 5h30" stroke="#6f3b8c" stroke-width="2" fill="none"/></g>
+        <circle cx="5" cy="5" r="3"/></svg>`,
+    );
+    writeFileSync(
+      bad,
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 4 4"><image href="https://away.example/x.png"/></svg>',
+    );
+    await walker.click('Add to marks');
+    const input = await walker.page.waitForSelector('input[aria-label="SVG files"]');
+    await (input as import('puppeteer-core').ElementHandle<HTMLInputElement>).uploadFile(good, bad);
+    await walker.says('There is a picture of pixels in it');
+    await until(
+      () => walker.page.$$eval('ul[aria-label=Marks] li', all => all.length),
+      n => n === 1,
+      'the good one is there',
+    );
+    await walker.kept();
+    const drawing = await walker.page.evaluate(async () => {
+      const { records } = (await (await fetch('/api/sites/tolvane')).json()) as {
+        records: { id: string; kind: string; paths?: { d: string; stroke: unknown; fill: unknown }[] }[];
+      };
+      return records.find(it => it.kind === 'drawing');
+    });
+    expect(drawing?.paths).toEqual([
+      expect.objectContaining({ d: 'M5 5H35', stroke: { type: 'token', token: 'rope' }, fill: null }),
+      expect.objectContaining({ fill: { type: 'keyword', value: 'currentcolor' }, stroke: null }),
+    ]);
+    await walker.open('pages/home?node=crossing-line');
+    const canvas = await walker.frame('Page');
+    const [option] = await walker.page.$$eval('select option', all =>
+      all.map(it => it.textContent ?? '').filter(it => it.endsWith('(own)')),
+    );
+    await walker.choose('Mark in the middle', option ?? '');
+    // Rope, in sRGB.
+    await walker.styleIs(canvas, '[data-node=crossing-line] path', 'stroke', 'rgb(111, 59, 140)');
+    await undoAll();
+  });
+
+  it('the icon set is swapped everywhere at once', async () => {
+    await fresh();
+    const path = () => sheet.$eval('[data-row=icon][data-column=daymark] path', it => it.getAttribute('d'));
+    const before = await path();
+    await walker.choose('Icon set', 'Chart');
+    await until(path, it => it !== before, 'another drawing of the same name');
+    await undoAll();
+    await until(path, it => it === before, 'undone');
+  });
+
+  it('notes are written and go with the guide', async () => {
+    await walker.click('New note');
+    await write('Words', 'Plain words, no exclamation marks.');
+    await walker.page.keyboard.press('Tab');
+    await walker.kept();
+    await fresh();
+    await walker.says('Plain words, no exclamation marks.');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Open note New note');
+    await walker.click('Delete', 'button');
+    await walker.kept();
+  });
+});
+
+describe('long words', () => {
+  it('keep their lines: the rows of a table are edited as they stand', async () => {
+    await walker.open('pages/sailings?node=sailings-table');
+    const canvas = await walker.frame('Page');
+    const rows = () => canvas.$$eval('[data-node=sailings-table] tbody tr', all => all.length);
+    const before = await rows();
+    const field = 'Rows, one a line, cells parted by |';
+    await walker.page.locator(`::-p-aria([name="${field}"])`).click();
+    await walker.page.keyboard.down('Control');
+    await walker.page.keyboard.press('End');
+    await walker.page.keyboard.up('Control');
+    await walker.page.keyboard.type('\nCarrow | Hesk | 09:00 | 09:40');
+    await walker.page.keyboard.press('Tab');
+    await until(rows, n => n === before + 1, 'a row more');
+    await undoAll();
+  });
+});
+
 describe('guides', () => {
   const ground = () => walker.style(sheet, '.cell', 'background-color');
   it('are seen on the station before they are taken, and leave nothing when they are left', async () => {

@@ -58,6 +58,11 @@ function typed(row: PropertyRow, random: Random): string {
     else if (type === 'duration') options.push('{duration.m.quick}', `${random.int(400)}ms`);
     else if (type === 'cubicBezier') options.push('cubic-bezier(0.2, 0, 0.1, 1)');
     else if (type === 'fontFamily') options.push('{voice.v.body}', 'Figtree, sans-serif');
+    else if (type === 'gradient')
+      options.push(
+        'linear-gradient(40deg, {color.c.one}, role.accent 70%)',
+        'radial-gradient({color.c.two}, #fff)',
+      );
     else if (type === 'shadow')
       options.push('0 2px 8px {color.c.one}', '0 1px 2px role.accent', '{shadow.x.lift}');
   }

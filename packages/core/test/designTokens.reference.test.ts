@@ -152,6 +152,13 @@ describe('a token file, against Design Tokens Format Module 2025.10', () => {
         },
       },
       dash: { $type: 'strokeStyle', $value: 'dashed' },
+      dawn: {
+        $type: 'gradient',
+        $value: [
+          { color: { colorSpace: 'srgb', components: [1, 1, 1] }, position: 0 },
+          { color: { colorSpace: 'srgb', components: [0, 0, 0] }, position: 1 },
+        ],
+      },
     });
     expect(Object.keys(textStyles[0]?.styles ?? {})).toContain('/lineHeight');
     expect(left).toEqual([{ path: 'dash', reason: 'A guide has no tokens of type strokeStyle.' }]);

@@ -43,6 +43,23 @@ const VALUES: Record<TokenType, fc.Arbitrary<Value>> = {
   fontFamily: fc
     .constantFrom(['Literata', 'serif'], ['system-ui'], ['Source Sans 3', 'sans-serif'])
     .map((value): Value => ({ type: 'fontFamily', value })),
+  gradient: fc
+    .tuple(
+      fc.constantFrom('linear' as const, 'radial' as const),
+      fc.integer({ min: -360, max: 360 }),
+      fc.array(fc.tuple(fc.oneof(color, fc.constant<Value>({ type: 'token', token: 'hull' })), share), {
+        minLength: 2,
+        maxLength: 5,
+      }),
+    )
+    .map(
+      ([shape, angle, stops]): Value => ({
+        type: 'gradient',
+        shape,
+        angle: shape === 'linear' ? angle : 0,
+        stops: stops.map(([it, at]) => ({ color: it, at })),
+      }),
+    ),
   shadow: fc
     .array(fc.tuple(length, length, length, length, fc.boolean(), color), { minLength: 1, maxLength: 3 })
     .map(

@@ -18,6 +18,22 @@ export const COLOUR = rows('colour', [
     words: 'background ground surface',
   },
   {
+    name: 'backgroundImage',
+    css: 'background-image',
+    label: 'Gradient',
+    accepts: ['gradient'],
+    keywords: ['none'],
+    words: 'background ground fill fade blend two colours',
+  },
+  {
+    name: 'backgroundAttachment',
+    css: 'background-attachment',
+    label: 'Ground moves',
+    accepts: [],
+    keywords: ['scroll', 'fixed'],
+    words: 'background fixed parallax still scroll',
+  },
+  {
     name: 'textDecorationColor',
     css: 'text-decoration-color',
     label: 'Underline colour',

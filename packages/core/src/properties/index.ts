@@ -47,6 +47,7 @@ const NAMES: Record<LiteralType, string> = {
   cubicBezier: 'cubic-bezier(0.2, 0, 0, 1)',
   fontFamily: 'a family name',
   shadow: 'a shadow such as 0 2px 8px #0003',
+  gradient: 'linear-gradient(160deg, #fff, #000) or radial-gradient(#fff, #000)',
   keyword: 'a word',
 };
 

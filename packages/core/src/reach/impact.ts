@@ -97,7 +97,12 @@ function referringIn(contributions: Contributions) {
   return found;
 }
 const refers = ({ type }: Value): boolean =>
-  type === 'token' || type === 'role' || type === 'derived' || type === 'shadow' || type === 'fluid';
+  type === 'token' ||
+  type === 'role' ||
+  type === 'derived' ||
+  type === 'shadow' ||
+  type === 'gradient' ||
+  type === 'fluid';
 
 interface Side {
   structure: Structure;

@@ -1,5 +1,5 @@
 import type { Id, Styles } from '../site/index.ts';
-import { tokensIn, type Value } from '../values/index.ts';
+import { colorsIn, tokensIn, type Value } from '../values/index.ts';
 
 /** Ids that styles name by themselves, before anything is followed. */
 export interface Mentioned {
@@ -19,7 +19,7 @@ export function mentionedBy(styles: Styles): Mentioned {
   const note = (value: Value) => {
     if (value.type === 'role') roles.add(value.role);
     if (value.type === 'textStyle') textStyles.add(value.style);
-    if (value.type === 'shadow') for (const { color } of value.value) note(color);
+    for (const color of colorsIn(value)) note(color);
     for (const id of tokensIn(value)) tokens.add(id);
   };
   for (const value of Object.values(styles)) note(value);

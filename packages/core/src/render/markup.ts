@@ -15,6 +15,7 @@ import {
 } from '../site/index.ts';
 import {
   CHILDREN,
+  elementNamed,
   type MarkupContext,
   partOf,
   pseudosOf,
@@ -155,6 +156,22 @@ function renderChildren(site: Site, scope: Scope, parent: Id, options: MarkupOpt
     .map(node => renderNode(site, scope, node, options));
 }
 
+/** What stands in an element that holds others while it is only shown: nothing of it can be picked. */
+function sampleChildren(site: Site, scope: Scope, options: MarkupOptions): HtmlElement[] {
+  const { element } = scope;
+  const part = element.holds;
+  if (part === null) return [];
+  const names =
+    element.family === 'structure' && element.parts.inner
+      ? ['heading', 'text', 'button']
+      : ['button', 'button'];
+  return names.flatMap(name => {
+    const child = elementNamed(name);
+    const inner: Scope = { ...scope, element: child, node: null, variants: {}, parent: { scope, part } };
+    return renderSample(site, inner, child.sample, { ...options, marks: false }) ?? [];
+  });
+}
+
 /** An element that stands on no page, with sample content. */
 export function renderSample(
   site: Site,
@@ -163,7 +180,7 @@ export function renderSample(
   options: MarkupOptions,
 ): HtmlElement | null {
   const root = scope.element.markup?.(content, markupContext(site, scope, options));
-  return root ? dress(site, scope, options, root, () => []) : null;
+  return root ? dress(site, scope, options, root, () => sampleChildren(site, scope, options)) : null;
 }
 
 /** Sections of an area as they show on a page: its own, or those shared by all. */

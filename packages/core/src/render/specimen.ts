@@ -8,7 +8,7 @@ import {
   type VariantRecord,
   type Width,
 } from '../site/index.ts';
-import { type ElementType, hostOf, partNames, statesOf, WIDGETS } from '../widgets/index.ts';
+import { ELEMENTS, type ElementType, hostOf, partNames, statesOf } from '../widgets/index.ts';
 import type { HtmlElement } from './html.ts';
 import { classesOf, renderSample } from './markup.ts';
 
@@ -32,23 +32,28 @@ export interface SpecimenColumn {
 export const variantsOf = (site: Site, element: string, axis: string): VariantRecord[] =>
   [...site.kinds.variant.values()].filter(it => it.element === element && it.axis === axis).sort(byOrder);
 
-/** Everything that has a look of its own: each element bare, then each variant of its first axis. */
+/**
+ * Everything that has a look of its own: each element bare, then each variant of its first axis. What holds others is large,
+ * so every variant of it has a row of its own and nothing stands beside it.
+ */
 export function specimenRows(site: Site): SpecimenRow[] {
-  return WIDGETS.filter(element => element.holds === null).flatMap((element): SpecimenRow[] => {
-    const [axis] = element.axes;
-    const variants = axis === undefined ? [] : variantsOf(site, element.name, axis);
-    const rows = variants.map(variant => ({
-      id: `${element.name}.${variant.id}`,
-      label: variant.name,
-      element,
-      variants: axis === undefined ? {} : { [axis]: variant.id },
-    }));
+  return ELEMENTS.filter(element => element.markup).flatMap((element): SpecimenRow[] => {
+    const axes = element.holds === null ? element.axes.slice(0, 1) : element.axes;
+    const rows = axes.flatMap(axis =>
+      variantsOf(site, element.name, axis).map(variant => ({
+        id: `${element.name}.${variant.id}`,
+        label: variant.name,
+        element,
+        variants: { [axis]: variant.id },
+      })),
+    );
     return [{ id: element.name, label: element.label, element, variants: {} }, ...rows];
   });
 }
 
 /** One of each variant of the further axes, beginning with none: what stands side by side in a cell. */
 export function samplesIn(site: Site, row: SpecimenRow): Readonly<Record<string, Id>>[] {
+  if (row.element.holds !== null) return [row.variants];
   return row.element.axes.slice(1).reduce<Readonly<Record<string, Id>>[]>(
     (combined, axis) => {
       const variants = variantsOf(site, row.element.name, axis);

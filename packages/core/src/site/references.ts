@@ -1,7 +1,7 @@
 import { roleNamed } from '../guide/roles.ts';
 import { isIconName } from '../icons/index.ts';
 import { propertyOf, tokenTypesOf } from '../properties/index.ts';
-import { type TokenType, tokensIn, type Value } from '../values/index.ts';
+import { colorsIn, type TokenType, tokensIn, type Value } from '../values/index.ts';
 import { maybeElement } from '../widgets/index.ts';
 import { isRichText, type LinkTarget } from './content.ts';
 import type { Id, Kind, Place, SiteRecord, Styles, WidgetRecord } from './records.ts';
@@ -23,11 +23,9 @@ const roleReference = (path: string, name: string): Reference[] =>
 const inValue = (path: string, value: Value, types: readonly TokenType[]): Reference[] => {
   if (value.type === 'textStyle') return [{ path, to: value.style, kinds: ['textStyle'] }];
   if (value.type === 'role') return roleReference(path, value.role);
-  const roles =
-    value.type === 'shadow'
-      ? value.value.flatMap(({ color }) => (color.type === 'role' ? roleReference(path, color.role) : []))
-      : [];
-  const inside = value.type === 'token' ? types : value.type === 'shadow' ? (['color'] as const) : null;
+  const inner = colorsIn(value);
+  const roles = inner.flatMap(color => (color.type === 'role' ? roleReference(path, color.role) : []));
+  const inside = value.type === 'token' ? types : inner.length > 0 ? (['color'] as const) : null;
   return [
     ...roles,
     ...tokensIn(value).map(

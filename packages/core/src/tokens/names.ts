@@ -19,6 +19,7 @@ export const ROOT_OF_TYPE: Record<TokenType, string> = {
   cubicBezier: 'easing',
   fontFamily: 'voice',
   shadow: 'shadow',
+  gradient: 'gradient',
 };
 
 interface Names {

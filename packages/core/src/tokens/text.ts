@@ -114,6 +114,7 @@ const EXPECTED: Record<TokenType, string> = {
   cubicBezier: 'cubic-bezier(0.2, 0, 0, 1)',
   fontFamily: 'family names with a generic one last, such as Literata, serif',
   shadow: 'a shadow such as 0 2px 8px #0003',
+  gradient: 'a gradient such as linear-gradient(160deg, {color.brand.hull}, #fff)',
 };
 
 const colourInside = (text: string, tokens: Tokens, ownRoles = NO_ROLES): Value | null => {

@@ -1,5 +1,6 @@
 import { parseColor } from '../color/index.ts';
 import {
+  type GradientStop,
   LENGTH_UNITS,
   type Length,
   type LengthUnit,
@@ -95,6 +96,36 @@ function parseShadow(source: string, color: (text: string) => Value | null): Val
   return layers.length > 0 ? { type: 'shadow', value: layers } : null;
 }
 
+/** `linear-gradient(120deg, #fff, #000 60%)`: stops without a place are spread evenly between their neighbours. */
+function parseGradient(source: string, color: (text: string) => Value | null): Value | null {
+  const call = /^(linear|radial)-gradient\((.*)\)$/s.exec(source);
+  if (!call?.[2]) return null;
+  const shape = call[1] === 'linear' ? 'linear' : 'radial';
+  const parts = splitTop(call[2], /,/);
+  const turned = shape === 'linear' ? /^(-?\d+\.?\d*)deg$/.exec(parts[0] ?? '') : null;
+  if (turned) parts.shift();
+  const read = parts.map(part => {
+    const place = /^(.*?)\s+(\d+\.?\d*)%$/s.exec(part);
+    const shade = color((place?.[1] ?? part).trim());
+    return shade && { color: shade, at: place?.[2] === undefined ? null : Number(place[2]) / 100 };
+  });
+  if (read.length < 2 || read.length > 12 || read.some(it => !it)) return null;
+  const places = read.map(it => it?.at ?? null);
+  if (places[0] === null) places[0] = 0;
+  if (places.at(-1) === null) places[places.length - 1] = 1;
+  const stops = read.flatMap((it, i): GradientStop[] => {
+    if (!it) return [];
+    let from = i;
+    while (places[from] == null) from--;
+    let to = i;
+    while (places[to] == null) to++;
+    const [low, high] = [places[from] ?? 0, places[to] ?? 1];
+    const at = from === to ? low : low + ((high - low) * (i - from)) / (to - from);
+    return [{ color: it.color, at: Math.min(1, Number(at.toFixed(6))) }];
+  });
+  return { type: 'gradient', shape, angle: turned ? Number(turned[1]) : shape === 'linear' ? 180 : 0, stops };
+}
+
 /** A family name as typed: letters, digits, spaces and hyphens; nothing that could end a CSS string. */
 const FAMILY = /^[\p{L}\p{N}][\p{L}\p{N} _-]{0,63}$/u;
 
@@ -152,6 +183,8 @@ export function parseLiteral(
       return parseFamilies(text);
     case 'shadow':
       return parseShadow(text, color);
+    case 'gradient':
+      return parseGradient(text, color);
     case 'keyword':
       return /^[a-z][a-z-]*$/.test(text) ? { type, value: text } : null;
   }

@@ -57,6 +57,13 @@ export function printCss(value: Value, context: CssContext): string {
             `${inset ? 'inset ' : ''}${[x, y, blur, spread].map(printLength).join(' ')} ${printCss(color, context)}`,
         )
         .join(', ');
+    case 'gradient': {
+      const stops = value.stops.map(
+        ({ color, at }) => `${printCss(color, context)} ${printNumber(Number((at * 100).toFixed(4)))}%`,
+      );
+      const first = value.shape === 'linear' ? `${printNumber(value.angle)}deg, ` : '';
+      return `${value.shape}-gradient(${first}${stops.join(', ')})`;
+    }
     case 'keyword':
       return value.value;
     case 'token':

@@ -1,6 +1,6 @@
 import { isColorSpace } from '../color/index.ts';
 import { parseFamilies } from './parseLiteral.ts';
-import { LENGTH_UNITS, type Length, type ShadowLayer, type Value } from './value.ts';
+import { type GradientStop, LENGTH_UNITS, type Length, type ShadowLayer, type Value } from './value.ts';
 
 type Json = Record<string, unknown>;
 const isObject = (it: unknown): it is Json => typeof it === 'object' && it !== null && !Array.isArray(it);
@@ -28,6 +28,12 @@ function readLayer(it: unknown): ShadowLayer | null {
   const color = readValue(it.color);
   if (!x || !y || !blur || !spread || !color || !['color', 'token', 'role'].includes(color.type)) return null;
   return { x, y, blur, spread, inset: it.inset === true, color };
+}
+
+function readStop(it: unknown): GradientStop | null {
+  if (!isObject(it) || !isNumber(it.at) || it.at < 0 || it.at > 1) return null;
+  const color = readValue(it.color);
+  return color && ['color', 'token', 'role'].includes(color.type) ? { color, at: it.at } : null;
 }
 
 /** Reads a value out of stored or sent JSON, copying only what is known; null where it is none. */
@@ -68,6 +74,13 @@ export function readValue(it: unknown): Value | null {
       if (!Array.isArray(it.value) || it.value.length === 0 || it.value.length > 8) return null;
       const layers = it.value.map(readLayer).filter(layer => layer !== null);
       return layers.length === it.value.length ? { type: 'shadow', value: layers } : null;
+    }
+    case 'gradient': {
+      const shape = it.shape === 'linear' || it.shape === 'radial' ? it.shape : null;
+      if (!shape || !isNumber(it.angle) || !Array.isArray(it.stops)) return null;
+      if (it.stops.length < 2 || it.stops.length > 12) return null;
+      const stops = it.stops.map(readStop).filter(stop => stop !== null);
+      return stops.length === it.stops.length ? { type: 'gradient', shape, angle: it.angle, stops } : null;
     }
     case 'keyword':
       return typeof it.value === 'string' && /^[a-z][a-z-]*$/.test(it.value)

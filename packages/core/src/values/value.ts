@@ -18,6 +18,12 @@ export interface ShadowLayer {
   color: Value;
 }
 
+/** A colour at a share (0–1) of the way. */
+export interface GradientStop {
+  color: Value;
+  at: number;
+}
+
 /** How a derived value is computed from tokens; each op is one file in tokens/derivations. */
 export interface Derivation {
   op: string;
@@ -40,6 +46,8 @@ export type Value =
   /** Family names in order of preference; the last is a generic family. */
   | { type: 'fontFamily'; value: readonly string[] }
   | { type: 'shadow'; value: readonly ShadowLayer[] }
+  /** `angle` in degrees as CSS has it: 180 runs downwards; a radial one has none. */
+  | { type: 'gradient'; shape: 'linear' | 'radial'; angle: number; stops: readonly GradientStop[] }
   | { type: 'keyword'; value: string }
   | { type: 'token'; token: string }
   | { type: 'role'; role: string }
@@ -57,6 +65,7 @@ export const TOKEN_TYPES = [
   'cubicBezier',
   'fontFamily',
   'shadow',
+  'gradient',
 ] as const;
 /** A `fluid` literal is a token of type dimension. */
 export type TokenType = (typeof TOKEN_TYPES)[number];
@@ -72,6 +81,29 @@ export const dimension = (value: number, unit: LengthUnit): Value => ({
 export const tokenTypeOf = (type: LiteralType): TokenType | null =>
   type === 'fluid' ? 'dimension' : type === 'keyword' ? null : type;
 
+/** Colours that stand inside a value: of the layers of a shadow, of the stops of a gradient. */
+export function colorsIn(value: Value): readonly Value[] {
+  if (value.type === 'shadow') return value.value.map(layer => layer.color);
+  return value.type === 'gradient' ? value.stops.map(stop => stop.color) : [];
+}
+
+/** The same value with other colours inside; the very object where none differs. */
+export function withColors(value: Value, other: (color: Value) => Value): Value {
+  const swap = <T extends { color: Value }>(it: T): T => {
+    const color = other(it.color);
+    return color === it.color ? it : { ...it, color };
+  };
+  if (value.type === 'shadow') {
+    const layers = value.value.map(swap);
+    return layers.every((layer, i) => layer === value.value[i]) ? value : { ...value, value: layers };
+  }
+  if (value.type === 'gradient') {
+    const stops = value.stops.map(swap);
+    return stops.every((stop, i) => stop === value.stops[i]) ? value : { ...value, stops };
+  }
+  return value;
+}
+
 /** Ids of the tokens a value names, also inside shadows and derivations. */
 export function tokensIn(value: Value): readonly string[] {
   switch (value.type) {
@@ -80,7 +112,8 @@ export function tokensIn(value: Value): readonly string[] {
     case 'derived':
       return value.derivation.from;
     case 'shadow':
-      return value.value.flatMap(layer => tokensIn(layer.color));
+    case 'gradient':
+      return colorsIn(value).flatMap(tokensIn);
     default:
       return [];
   }
@@ -91,6 +124,7 @@ export const isLoose = (value: Value): boolean =>
   value.type === 'dimension' ||
   value.type === 'fluid' ||
   value.type === 'shadow' ||
+  value.type === 'gradient' ||
   value.type === 'fontFamily';
 
 /** The same value with other tokens in the place of those it names; the very object where none differs. */
@@ -106,13 +140,9 @@ export function withTokens(value: Value, other: (token: string) => string): Valu
         ? value
         : { type: 'derived', derivation: { ...value.derivation, from } };
     }
-    case 'shadow': {
-      const layers = value.value.map(layer => {
-        const color = withTokens(layer.color, other);
-        return color === layer.color ? layer : { ...layer, color };
-      });
-      return layers.every((layer, i) => layer === value.value[i]) ? value : { type: 'shadow', value: layers };
-    }
+    case 'shadow':
+    case 'gradient':
+      return withColors(value, color => withTokens(color, other));
     default:
       return value;
   }

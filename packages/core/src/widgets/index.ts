@@ -45,7 +45,7 @@ export const WIDGETS: readonly ElementType[] = [
   navigation,
 ];
 /** Everything that has a default. */
-export const ELEMENTS: readonly ElementType[] = [page, section, header, footer, ...WIDGETS];
+export const ELEMENTS: readonly ElementType[] = [page, ...WIDGETS, section, header, footer];
 
 const BY_NAME = new Map(ELEMENTS.map(element => [element.name, element]));
 const WIDGET_NAMES = new Set(WIDGETS.map(widget => widget.name));

@@ -114,7 +114,7 @@ export function Drawings({ site }: { site: Site }) {
             commit([{ op: 'set', id: SETTINGS, path: ['iconSet'], value: name }], 'Change the icon set')
           }
         />
-        <p className="thin-scroll mt-1.5 flex h-[70px] flex-wrap gap-1.5 overflow-auto">
+        <p className="mt-1.5 flex flex-wrap gap-1.5">
           {ICON_NAMES.map(name => (
             <span key={name} title={name}>
               <DrawnIcon site={site} name={name} size={18} />

@@ -3,6 +3,7 @@ import { FACES } from '../../canvas/styleEngine.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useStyleText } from '../../ui/useStyleText.ts';
 import { Drawings } from '../drawings/Drawings.tsx';
+import { Gradients } from './Gradients.tsx';
 import { Chapter } from './Group.tsx';
 import { Motion } from './Motion.tsx';
 import { Notes } from './Notes.tsx';
@@ -21,7 +22,9 @@ interface Props {
   open: Id | null;
   onOpen(id: Id | null): void;
   /** Opens a preset, scheme or text style beside the sheet. */
-  onPanel(panel: { preset: Id } | { scheme: Id } | { style: Id } | { guides: '' }): void;
+  onPanel(
+    panel: { preset: Id } | { scheme: Id } | { style: Id } | { guides: '' } | { element: string },
+  ): void;
 }
 
 const rem = (value: number): Value => ({ type: 'dimension', value: { value, unit: 'rem' } });
@@ -67,6 +70,12 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
         </Button>
       </p>
       <Swatches site={site} open={open} onOpen={onOpen} />
+      <Chapter title="Grounds">
+        <Gradients site={site} tokens={ofType('gradient')} open={open} onOpen={onOpen} />
+        <Button kind="link" className="mb-1 h-5! text-small" onClick={() => onPanel({ element: 'page' })}>
+          The site’s ground …
+        </Button>
+      </Chapter>
       <Chapter title="Text">
         <Voices site={site} tokens={ofType('fontFamily')} open={open} onOpen={onOpen} />
         <Scale site={site} open={open} onOpen={onOpen} />

@@ -1,21 +1,15 @@
 import { placedId } from '../../site/place.ts';
 import type { Id, Place, SiteRecord, Styles } from '../../site/records.ts';
-import { type Value, withTokens } from '../../values/index.ts';
+import { type Value, withColors, withTokens } from '../../values/index.ts';
 
 type Rename = (id: Id) => Id;
 
 function inValue(value: Value, rename: Rename): Value {
   if (value.type === 'textStyle') return { type: 'textStyle', style: rename(value.style) };
   if (value.type === 'role') return { type: 'role', role: rename(value.role) };
-  const renamed = withTokens(value, rename);
-  return renamed.type === 'shadow'
-    ? {
-        type: 'shadow',
-        value: renamed.value.map(layer =>
-          layer.color.type === 'role' ? { ...layer, color: inValue(layer.color, rename) } : layer,
-        ),
-      }
-    : renamed;
+  return withColors(withTokens(value, rename), color =>
+    color.type === 'role' ? inValue(color, rename) : color,
+  );
 }
 
 const inStyles = (styles: Styles, rename: Rename): Styles =>

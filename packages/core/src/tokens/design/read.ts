@@ -39,6 +39,7 @@ const TYPE_OF: Readonly<Record<string, TokenType>> = {
   cubicBezier: 'cubicBezier',
   fontFamily: 'fontFamily',
   shadow: 'shadow',
+  gradient: 'gradient',
 };
 
 const isLeftOut = (type: string) => LEFT_OUT.some(it => it === type);
@@ -221,7 +222,7 @@ const never = (): never => {
 /** What we wrote beside a value that the format has no words for: how it is derived, or how it grows. */
 const keptIn = ({ written }: Found): string | null => {
   const ours = isNode(written.$extensions) ? written.$extensions[OURS] : undefined;
-  return isNode(ours) ? textOf(ours.derived) || textOf(ours.fluid) || null : null;
+  return isNode(ours) ? textOf(ours.derived) || textOf(ours.fluid) || textOf(ours.gradient) || null : null;
 };
 
 function place(text: string, path: readonly string[]): string {

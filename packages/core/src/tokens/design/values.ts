@@ -117,7 +117,22 @@ export const READERS: Readonly<Record<string, ReadValue>> = {
     const value = layers.map((inner, i) => layer(inner, at(i), reference));
     return checked({ type: 'shadow', value }, path, 'one to eight shadows');
   },
+  // The format has no direction; ours is kept beside the value.
+  gradient(it, path, reference) {
+    const list = Array.isArray(it) ? it : [];
+    const stops = list.map((stop: unknown, i) => {
+      const at = [...path, String(i)];
+      if (!isNode(stop) || !isNumber(stop.position))
+        throw new BadToken(at, 'A stop has a color and a position.', '{"color": …, "position": 0.5}');
+      const shade: Value = reference(stop.color, [...at, 'color']) ?? {
+        type: 'color',
+        value: color(stop.color, [...at, 'color']),
+      };
+      return { color: shade, at: Math.min(1, Math.max(0, stop.position)) };
+    });
+    return checked({ type: 'gradient', shape: 'linear', angle: 180, stops }, path, 'two to twelve stops');
+  },
 };
 
 /** Kinds of token of the format that the guide has no place for; they are told and left out. */
-export const LEFT_OUT = ['strokeStyle', 'border', 'transition', 'gradient'] as const;
+export const LEFT_OUT = ['strokeStyle', 'border', 'transition'] as const;

@@ -20,13 +20,16 @@ function colour(value: Value & { type: 'color' }): Json {
   return { colorSpace: space, components: [...coords], ...(alpha < 1 && { alpha }) };
 }
 
+/** A colour inside a shadow or gradient: an alias stays one. */
+const paint = (color: Value, tokens: Tokens): Json | string | null =>
+  color.type === 'token'
+    ? `{${tokenPath(tokens, color.token)}}`
+    : color.type === 'color'
+      ? colour(color)
+      : null;
+
 function layer(it: ShadowLayer, tokens: Tokens): Json | null {
-  const color =
-    it.color.type === 'token'
-      ? `{${tokenPath(tokens, it.color.token)}}`
-      : it.color.type === 'color'
-        ? colour(it.color)
-        : null;
+  const color = paint(it.color, tokens);
   const [offsetX, offsetY, blur, spread] = [length(it.x), length(it.y), length(it.blur), length(it.spread)];
   return color && offsetX && offsetY && blur && spread
     ? { color, offsetX, offsetY, blur, spread, ...(it.inset && { inset: true }) }
@@ -53,6 +56,13 @@ function literal(
       return [...value.value];
     case 'fontFamily':
       return [...value.value];
+    case 'gradient': {
+      const stops = value.stops.map(({ color, at }): Json | null => {
+        const written = paint(color, tokens);
+        return written === null ? null : { color: written, position: at };
+      });
+      return stops.every(it => it !== null) ? stops : null;
+    }
     case 'shadow': {
       const layers = value.value.map(it => layer(it, tokens)).filter(it => it !== null);
       return layers.length === value.value.length ? layers : null;
@@ -72,7 +82,9 @@ function entry({ type, value }: TokenRecord, tokens: Tokens): Json | null {
       ? { derived: printTyped(value, tokens) }
       : end.type === 'fluid'
         ? { fluid: printTyped(end, tokens) }
-        : null;
+        : end.type === 'gradient'
+          ? { gradient: printTyped(end, tokens) }
+          : null;
   return { $type: type, $value: written, ...(kept && { $extensions: { [OURS]: kept } }) };
 }
 
