@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { lexer, parse, walk } from 'css-tree';
+import { resetNode, setTyped } from '../src/commands/index.ts';
 import { PROPERTIES, propertyByCss } from '../src/properties/index.ts';
 import {
   escapeHtml,
@@ -167,10 +168,63 @@ describe('what people type', () => {
       demoSite().kinds.token,
       propertyByCss,
     );
-    expect(read.ok && read.value.map(([row, value]) => [row.name, value.type])).toEqual([
+    expect(read.ok && read.value.followed.map(([row, value]) => [row.name, value.type])).toEqual([
       ['paddingTop', 'token'],
       ['color', 'role'],
     ]);
+  });
+});
+
+describe('declarations that are not followed', () => {
+  const parse = (source: string) => parseDeclarations(source, demoSite().kinds.token, propertyByCss);
+  const printed = (site: Site) =>
+    [...publishSite(site).files].flatMap(([path, text]) => (path.endsWith('.css') ? [text] : [])).join('');
+
+  it('are told from those that the table knows', () => {
+    const read = parse('color: role.text; mix-blend-mode: multiply; tab-size: calc(1 + 1)');
+    expect(read.ok && read.value.followed.map(([row]) => row.name)).toEqual(['color']);
+    expect(read.ok && read.value.unfollowed).toEqual([
+      ['mix-blend-mode', 'multiply'],
+      ['tab-size', 'calc(1 + 1)'],
+    ]);
+  });
+  it.each([
+    'mask-image: url(x)',
+    'shape-outside: image(red)',
+    'margin-block: 0',
+    'margin: 0',
+    'all: unset',
+    'z-index: 9',
+    '--gap: 1px',
+    'clip-path: circle(4px',
+    'clip-path: circle(4px))',
+    'quotes: "a"',
+    'mix-blend-mode: multiply/* ',
+  ])('%j is refused', source => {
+    expect(parse(source).ok).toBe(false);
+  });
+  it('print with their part and state, and go with a reset', () => {
+    const site = demoSite();
+    const target = { type: 'record', id: 'book' } as const;
+    const kept = edit(
+      site,
+      ...setTyped(
+        site,
+        target,
+        { part: 'box', state: 'hover', width: 'wide' },
+        { followed: [], unfollowed: [['mix-blend-mode', 'multiply']] },
+      ),
+    );
+    expect(printed(kept)).toMatch(/\.o-book[^{}]*:hover[^{}]*\{[^}]*mix-blend-mode:\s*multiply/);
+    expect(printed(edit(kept, ...resetNode(kept, 'book')))).not.toContain('mix-blend-mode');
+  });
+  it('are held to the same when they come with a change', () => {
+    const takes = (key: string, value: string) =>
+      applyChange(demoSite(), { edits: [{ op: 'set', id: 'book', path: ['declarations', key], value }] }).ok;
+    expect(takes('box/mix-blend-mode', 'multiply')).toBe(true);
+    expect(takes('box/color', 'red')).toBe(false);
+    expect(takes('nowhere/mix-blend-mode', 'multiply')).toBe(false);
+    expect(takes('box/mix-blend-mode', 'a}body{display:none')).toBe(false);
   });
 });
 

@@ -134,9 +134,9 @@ describe('setting a slot', () => {
 });
 
 describe('the specimen', () => {
-  it('has a row for every widget that holds none, and for each variant of its first axis', () => {
+  it('has a row for every widget, and for each variant of its first axis', () => {
     const rows = specimenRows(demo).map(row => row.id);
-    for (const widget of WIDGETS) expect(rows.includes(widget.name)).toBe(widget.holds === null);
+    for (const widget of WIDGETS) expect(rows).toContain(widget.name);
     expect(rows).toContain('button.kind-outlined');
     expect(rows).not.toContain('button.size-large');
   });

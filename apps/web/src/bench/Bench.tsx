@@ -7,19 +7,17 @@ import {
   isNode,
   PROPERTIES,
   type PropertyName,
-  parseDeclarations,
   parseSlot,
   partNames,
   partOf,
   printSlot,
-  propertyByCss,
   propertyOf,
   type PropertyRow as Row,
   resetNode,
   type Site,
   STATES,
   type State,
-  setSlot,
+  setTyped,
   statesOf,
   targetId,
   threadOf,
@@ -31,7 +29,7 @@ import {
 import { useDeferredValue, useMemo, useState } from 'react';
 import { ReachNote } from '../reach/ReachNote.tsx';
 import { useCommit, useSite } from '../session/context.tsx';
-import { Lock, useLocked, useMay } from '../session/rights.tsx';
+import { Lock, useMay } from '../session/rights.tsx';
 import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
@@ -43,6 +41,8 @@ import { PropertyRow } from './PropertyRow.tsx';
 import { ResetMenu } from './ResetMenu.tsx';
 import { PART_KINDS, type Resolved, resolveSubject, type Subject } from './subject.ts';
 import { TextStyleChoice } from './TextStyleChoice.tsx';
+import { TypedCss } from './TypedCss.tsx';
+import { Unfollowed } from './Unfollowed.tsx';
 import { WornPresets } from './WornPresets.tsx';
 
 const FACET_NAMES: Record<Facet, string> = {
@@ -167,7 +167,8 @@ function Opened({
       {...(onBox && { onBox })}
     />
   );
-  const knots = Object.keys(styles).length;
+  const declared = node && 'declarations' in node ? Object.keys(node.declarations ?? {}) : [];
+  const knots = Object.keys(styles).length + declared.length;
   const facets = FACETS.map(facet => ({
     facet,
     list: rows.guide.filter(([row]) => row.facet === facet),
@@ -289,16 +290,12 @@ function Opened({
           {found ? (
             <section aria-label="Found" className="px-3.5 pb-4">
               {found.length === 0 ? (
-                <Declarations
+                <TypedCss
                   site={site}
                   source={search}
-                  apply={pairs =>
-                    commit(
-                      pairs.flatMap(([row, value]) =>
-                        setSlot(site, target, printSlot({ ...asked, property: row.name }), value),
-                      ),
-                      'Set declarations',
-                    )
+                  takesUnfollowed={subject.type !== 'preset'}
+                  apply={typed =>
+                    commit(setTyped(site, target, asked, typed), 'Set declarations') && setSearch('')
                   }
                 />
               ) : (
@@ -352,6 +349,7 @@ function Opened({
                 ) : (
                   <ul>{rows.here.map(([row, value]) => property(row, value, true))}</ul>
                 )}
+                {node && <Unfollowed site={site} record={node} asked={asked} />}
               </section>
               {subject.type === 'node' && isNode(node) && (
                 <section aria-label="From presets" className="border-b border-hair px-3.5 py-3">
@@ -404,31 +402,4 @@ function presetContributions(
     found.set(propertyOf(it.property).name, list);
   }
   return found;
-}
-
-/** A few lines of CSS typed into the search field are offered as what they say. */
-function Declarations({
-  site,
-  source,
-  apply,
-}: {
-  site: Site;
-  source: string;
-  apply(pairs: readonly (readonly [Row, Value])[]): void;
-}) {
-  const locked = useLocked();
-  if (locked || !source.includes(':'))
-    return (
-      <p className="text-muted">
-        No property has that name. Try an everyday word, such as “space around”
-        {locked ? '.' : ', or type CSS, such as padding-top: 1rem.'}
-      </p>
-    );
-  const read = parseDeclarations(source, site.kinds.token, propertyByCss, site.kinds.role);
-  if (!read.ok) return <p className="text-madder">{read.problem.message}</p>;
-  return (
-    <Button kind="main" onClick={() => apply(read.value)}>
-      Set {read.value.map(([row]) => row.label.toLowerCase()).join(', ')}
-    </Button>
-  );
 }

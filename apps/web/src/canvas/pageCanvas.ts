@@ -8,6 +8,7 @@ import {
   type NodeRecord,
   nodeScope,
   pageScope,
+  parseDeclarationKey,
   parseSlot,
   printHtml,
   renderBody,
@@ -19,8 +20,13 @@ import {
 } from '@cove/core';
 import { StyleEngine } from './styleEngine.ts';
 
-const partsOf = (styles: Styles): string =>
-  [...new Set(Object.keys(styles).map(slot => parseSlot(slot)?.part ?? ''))].sort().join(' ');
+/** The parts that a record says something of. */
+const partsOf = (record: SiteRecord & { styles: Styles }): string => {
+  const parts = Object.keys(record.styles).map(slot => parseSlot(slot)?.part);
+  if ('declarations' in record)
+    parts.push(...Object.keys(record.declarations ?? {}).map(key => parseDeclarationKey(key)?.part));
+  return [...new Set(parts)].sort().join(' ');
+};
 
 /** A page in a document of its own, kept equal to a site: styles by rule, content by node. */
 export class PageCanvas {
@@ -98,15 +104,15 @@ export class PageCanvas {
     if (isNode(was) && isNode(is)) {
       if (was.at.parent !== is.at.parent || was.at.order !== is.at.order) return 'all';
       const onlyStyles = Object.keys(is).every(
-        key => key === 'styles' || Reflect.get(was, key) === Reflect.get(is, key),
+        key => key === 'styles' || key === 'declarations' || Reflect.get(was, key) === Reflect.get(is, key),
       );
-      return onlyStyles && partsOf(was.styles) === partsOf(is.styles) ? 'nothing' : 'node';
+      return onlyStyles && partsOf(was) === partsOf(is) ? 'nothing' : 'node';
     }
     if (is.kind === 'token' || is.kind === 'scheme') return 'nothing';
     if (is.kind === 'preset' && was.kind === 'preset' && was.includes !== is.includes) return 'all';
     // Which classes a part bears depends on which parts a record speaks of, not on what it says.
     if ('styles' in is && 'styles' in was && is.kind !== 'textStyle')
-      return partsOf(was.styles) === partsOf(is.styles) ? 'nothing' : 'all';
+      return partsOf(was) === partsOf(is) ? 'nothing' : 'all';
     if (is.kind === 'textStyle') return 'nothing';
     return 'all';
   }

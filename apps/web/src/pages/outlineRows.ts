@@ -22,7 +22,9 @@ export interface OutlineRow {
 
 function knotsOf(site: Site, id: Id): number {
   const record = getRecord(site, id);
-  const own = isNode(record) ? Object.keys(record.styles).length : 0;
+  const own = isNode(record)
+    ? Object.keys(record.styles).length + Object.keys(record.declarations ?? {}).length
+    : 0;
   return childrenOf(site, id).reduce((sum, child) => sum + knotsOf(site, child), own);
 }
 

@@ -23,7 +23,7 @@ export {
   type Scope,
   specimenScope,
 } from './scope.ts';
-export { type Source, sourcesOf } from './sources.ts';
+export { type Source, sourcesOf, speaksOf } from './sources.ts';
 export {
   type Asked,
   computedStyles,

@@ -4,11 +4,13 @@ import {
   byOrder,
   type DefaultRecord,
   type Id,
+  parseDeclarationKey,
   type Site,
   type Slot,
   type Styles,
   type VariantRuleRecord,
 } from '../site/index.ts';
+import { expand } from './expand.ts';
 import {
   defaultRank,
   type OriginName,
@@ -28,6 +30,8 @@ export interface Source {
   record: Id | null;
   rank: OriginRank;
   styles: Styles;
+  /** Its declarations of properties that are not followed. */
+  declarations?: Readonly<Record<string, string>>;
   /** The record that says a slot, where it is one within this one. */
   from?: ReadonlyMap<Slot, Id>;
   /** True where the parts of its slots are kinds of part. */
@@ -58,6 +62,15 @@ export function variantRulesOf(site: Site, variant: Id): readonly VariantRuleRec
   return table.get(variant) ?? [];
 }
 
+const declared = ({ declarations }: { declarations?: Readonly<Record<string, string>> }) =>
+  declarations ? { declarations } : {};
+
+/** Whether a source says anything of a part, or of a kind of part. */
+export function speaksOf(site: Site, { styles, declarations }: Source, name: string): boolean {
+  if (expand(site, styles).some(setting => setting.part === name)) return true;
+  return Object.keys(declarations ?? {}).some(key => parseDeclarationKey(key)?.part === name);
+}
+
 /** Everything that has a say on an element where it stands, lowest rank first. */
 export function sourcesOf(site: Site, scope: Scope): Source[] {
   const { element } = scope;
@@ -81,6 +94,7 @@ export function sourcesOf(site: Site, scope: Scope): Source[] {
       record: record.id,
       rank: defaultRank(place),
       styles: record.styles,
+      ...declared(record),
       byKind: false,
       className,
       on: true,
@@ -95,6 +109,7 @@ export function sourcesOf(site: Site, scope: Scope): Source[] {
       record: variant.id,
       rank: variantRank(axis, 0),
       styles: variant.styles,
+      ...declared(variant),
       byKind: false,
       className: `v-${variant.id}`,
       on: true,
@@ -107,6 +122,7 @@ export function sourcesOf(site: Site, scope: Scope): Source[] {
           record: rule.id,
           rank: variantRank(axis, place),
           styles: rule.styles,
+          ...declared(rule),
           byKind: false,
           className: `u-${rule.id}`,
           on: true,
@@ -133,12 +149,13 @@ export function sourcesOf(site: Site, scope: Scope): Source[] {
         on,
       });
     }
-    if (Object.keys(node.styles).length > 0)
+    if (Object.keys(node.styles).length > 0 || node.declarations)
       found.push({
         origin: 'own',
         record: node.id,
         rank: OWN_RANK,
         styles: node.styles,
+        ...declared(node),
         byKind: false,
         className: `o-${node.id}`,
         on: true,

@@ -1,16 +1,25 @@
 import {
+  type DeclarationParts,
   type DefaultRecord,
   type Edit,
   getRecord,
   type Id,
   isNode,
+  type NodeRecord,
+  type Path,
   type Place,
+  parseDeclarationKey,
   parseSlot,
   placedId,
+  printDeclarationKey,
+  printSlot,
   type Site,
+  type SiteRecord,
   type Slot,
+  type VariantRecord,
   type VariantRuleRecord,
 } from '../site/index.ts';
+import type { TypedDeclarations } from '../tokens/index.ts';
 import type { Value } from '../values/index.ts';
 
 /** Where a value can be set by hand; a default and a variant may be set again for a place. */
@@ -46,12 +55,61 @@ export function setSlot(site: Site, target: StyleTarget, slot: Slot, value: Valu
   return [{ op: 'set', id, path: ['styles', slot], value }];
 }
 
+type Declaring = NodeRecord | DefaultRecord | VariantRecord | VariantRuleRecord;
+const declares = (record: SiteRecord | undefined): record is Declaring =>
+  isNode(record) ||
+  record?.kind === 'default' ||
+  record?.kind === 'variant' ||
+  record?.kind === 'variantRule';
+
+/** Sets what was typed as CSS for a part in a state and width: slots for what is followed, declarations for what is not. */
+export function setTyped(
+  site: Site,
+  target: StyleTarget,
+  at: Pick<DeclarationParts, 'part' | 'state' | 'width'>,
+  { followed, unfollowed }: TypedDeclarations,
+): Edit[] {
+  const id = targetId(target);
+  const styles = followed.map(([row, value]) => [printSlot({ ...at, property: row.name }), value] as const);
+  const declarations = unfollowed.map(
+    ([css, value]) => [printDeclarationKey({ ...at, css }), value] as const,
+  );
+  const record = getRecord(site, id);
+  if (!record && target.type !== 'record')
+    return [
+      {
+        op: 'put',
+        record: {
+          ...emptyRule(target),
+          styles: Object.fromEntries(styles),
+          ...(declarations.length > 0 && { declarations: Object.fromEntries(declarations) }),
+        },
+      },
+    ];
+  return [
+    ...styles.flatMap(([slot, value]) => setSlot(site, target, slot, value)),
+    ...declarations.map(([key, value]): Edit => ({ op: 'set', id, path: ['declarations', key], value })),
+  ];
+}
+
+/** Takes away a declaration that is not followed. */
+export function removeDeclaration(site: Site, id: Id, key: string): Edit[] {
+  const record = getRecord(site, id);
+  if (!declares(record) || record.declarations?.[key] === undefined) return [];
+  const last = Object.keys(record.declarations).length === 1;
+  return [{ op: 'unset', id, path: last ? ['declarations'] : ['declarations', key] }];
+}
+
 /** Takes away everything a node sets itself; its presets and variants stay. */
 export function resetNode(site: Site, id: Id): Edit[] {
   const record = getRecord(site, id);
-  return isNode(record) && Object.keys(record.styles).length > 0
-    ? [{ op: 'set', id, path: ['styles'], value: {} }]
-    : [];
+  if (!isNode(record)) return [];
+  return [
+    ...(Object.keys(record.styles).length > 0
+      ? [{ op: 'set', id, path: ['styles'], value: {} } satisfies Edit]
+      : []),
+    ...(record.declarations ? [{ op: 'unset', id, path: ['declarations'] } satisfies Edit] : []),
+  ];
 }
 
 /** How far a reset goes: one part of one rule, the whole rule, or all that the guide says of an element. */
@@ -75,21 +133,26 @@ export function resetGuide(site: Site, reach: ResetReach): Edit[] {
       ...[...variantRule.values()]
         .filter(it => variants.some(({ id }) => id === it.variant))
         .map((it): Edit => ({ op: 'remove', id: it.id })),
-      ...variants
-        .filter(it => Object.keys(it.styles).length > 0)
-        .map((it): Edit => ({ op: 'set', id: it.id, path: ['styles'], value: {} })),
+      ...variants.flatMap(({ id }) => resetGuide(site, { type: 'rule', record: id })),
     ];
   }
   const record = getRecord(site, reach.record);
-  if (!record || !('styles' in record)) return [];
-  const gone = Object.keys(record.styles).filter(
-    slot => reach.type === 'rule' || parseSlot(slot)?.part === reach.part,
-  );
+  if (!declares(record)) return [];
+  const goes = (part: string | undefined) => reach.type === 'rule' || part === reach.part;
+  const { styles, declarations = {} } = record;
+  const gone: Path[] = [
+    ...Object.keys(styles)
+      .filter(slot => goes(parseSlot(slot)?.part))
+      .map((slot): Path => ['styles', slot]),
+    ...Object.keys(declarations)
+      .filter(key => goes(parseDeclarationKey(key)?.part))
+      .map((key): Path => ['declarations', key]),
+  ];
   if (gone.length === 0) return [];
-  const all = gone.length === Object.keys(record.styles).length;
+  const all = gone.length === Object.keys(styles).length + Object.keys(declarations).length;
   if (all && (record.kind === 'default' || record.kind === 'variantRule'))
     return [{ op: 'remove', id: record.id }];
-  return gone.map((slot): Edit => ({ op: 'unset', id: record.id, path: ['styles', slot] }));
+  return gone.map((path): Edit => ({ op: 'unset', id: record.id, path }));
 }
 
 /** Takes away all that the guide says of every element; tokens, schemes, text styles and presets stay. */

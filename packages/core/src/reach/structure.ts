@@ -39,6 +39,7 @@ export class Structure {
       const wears = Object.values(node.wears);
       if (wears.length > 0) words += ` wears ${this.number(node.wears)}`;
       if (Object.keys(node.styles).length > 0) words += ` own ${this.number(node.styles)}`;
+      if (node.declarations) words += ` declares ${this.number(node.declarations)}`;
     }
     const key = this.byWords.get(words) ?? this.byWords.size;
     this.byWords.set(words, key);

@@ -1,4 +1,4 @@
-import { childScope, expand, type Scope, sourcesOf } from '../cascade/index.ts';
+import { childScope, type Scope, sourcesOf, speaksOf } from '../cascade/index.ts';
 import {
   type AssetRecord,
   type Content,
@@ -41,10 +41,10 @@ export function classesOf(site: Site, scope: Scope, carrier: string): string[] {
   return [carrier, ...pseudosOf(scope.element, carrier)].flatMap(part => {
     const { kind, pseudo } = partOf(scope.element, part) ?? {};
     const classes = [partClass(scope.element.name, part, pseudo)];
-    for (const { byKind, className, styles } of sources) {
-      const name = byKind ? kind : part;
-      if (name !== undefined && expand(site, styles).some(setting => setting.part === name))
-        classes.push(partClass(className, name, pseudo));
+    for (const source of sources) {
+      const name = source.byKind ? kind : part;
+      if (name !== undefined && speaksOf(site, source, name))
+        classes.push(partClass(source.className, name, pseudo));
     }
     return classes;
   });

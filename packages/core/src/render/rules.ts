@@ -1,7 +1,15 @@
 import { expand, type Rank, stateRank, widthRank } from '../cascade/index.ts';
 import { groupBy } from '../lists/index.ts';
 import { printDeclaration, propertyOf } from '../properties/index.ts';
-import { type Id, type Site, type State, type Styles, settingsOf, type Width } from '../site/index.ts';
+import {
+  type Id,
+  parseDeclarationKey,
+  type Site,
+  type State,
+  type Styles,
+  settingsOf,
+  type Width,
+} from '../site/index.ts';
 import type { CssContext } from '../values/index.ts';
 import {
   carrierOf,
@@ -37,6 +45,8 @@ export interface RuleSource {
   rank: number;
   className: string;
   styles: Styles;
+  /** Of properties that are not followed: printed behind the others. */
+  declarations?: Readonly<Record<string, string>>;
   /** The element whose parts the slots name; null where they name kinds of part. */
   element: ElementType | null;
 }
@@ -84,20 +94,28 @@ function targetsOf(element: ElementType | null, part: string, className: string,
   return [...targets.values()];
 }
 
+type Growing = Rule & { declarations: (readonly [string, string])[] };
+
 /** Rules of one record's styles, a rule for each part, state and width. */
 export function rulesOf(site: Site, source: RuleSource, context: CssContext): Rule[] {
-  const rules = new Map<string, Rule & { declarations: (readonly [string, string])[] }>();
-  for (const { part, state, width, property, value } of expand(site, source.styles)) {
+  const rules = new Map<string, Growing>();
+  const ruleOf = (part: string, state: State, width: Width): Growing | null => {
     const key = `${part}:${state}@${width}`;
-    let rule = rules.get(key);
-    if (!rule) {
-      const targets = targetsOf(source.element, part, source.className, state);
-      if (targets.length === 0) continue;
-      rule = { state, width, rank: source.rank, targets, declarations: [] };
-      rules.set(key, rule);
-    }
+    const known = rules.get(key);
+    if (known) return known;
+    const targets = targetsOf(source.element, part, source.className, state);
+    if (targets.length === 0) return null;
+    const rule: Growing = { state, width, rank: source.rank, targets, declarations: [] };
+    rules.set(key, rule);
+    return rule;
+  };
+  for (const { part, state, width, property, value } of expand(site, source.styles)) {
     const row = propertyOf(property);
-    rule.declarations.push([row.css, printDeclaration(row, value, context)]);
+    ruleOf(part, state, width)?.declarations.push([row.css, printDeclaration(row, value, context)]);
+  }
+  for (const [key, text] of Object.entries(source.declarations ?? {})) {
+    const at = parseDeclarationKey(key);
+    if (at) ruleOf(at.part, at.state, at.width)?.declarations.push([at.css, text]);
   }
   return [...rules.values()];
 }

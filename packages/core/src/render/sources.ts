@@ -22,6 +22,9 @@ import type { RuleSource } from './rules.ts';
 export const elementOfNode = (node: NodeRecord) =>
   node.kind === 'section' ? elementOfArea(node.area) : elementNamed(node.widget);
 
+const declared = ({ declarations }: Pick<RuleSource, 'declarations'>) =>
+  declarations ? { declarations } : {};
+
 function rankOfPlace(site: Site, place: Place | null): number {
   const page = place?.type === 'branch' ? site.kinds.page.get(place.page) : undefined;
   return placeBase(place, page ? branchOf(site, page).length - 1 : 0);
@@ -47,6 +50,7 @@ export function guideSources(site: Site, id: Id): RuleSource[] {
         rank: defaultRank(rankOfPlace(site, rule.place)),
         className,
         styles: rule.styles,
+        ...declared(rule),
         element: elementNamed(rule.element),
       },
     ];
@@ -59,6 +63,7 @@ export function guideSources(site: Site, id: Id): RuleSource[] {
         rank: variantRank(element.axes.indexOf(variant.axis), 0),
         className: `v-${id}`,
         styles: variant.styles,
+        ...declared(variant),
         element,
       },
     ];
@@ -72,6 +77,7 @@ export function guideSources(site: Site, id: Id): RuleSource[] {
         rank: variantRank(element.axes.indexOf(base.axis), rankOfPlace(site, placed.place)),
         className: `u-${id}`,
         styles: placed.styles,
+        ...declared(placed),
         element,
       },
     ];
@@ -100,5 +106,6 @@ export const ownSource = (node: NodeRecord): RuleSource => ({
   rank: OWN_RANK,
   className: `o-${node.id}`,
   styles: node.styles,
+  ...declared(node),
   element: elementOfNode(node),
 });

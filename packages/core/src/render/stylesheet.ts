@@ -46,7 +46,9 @@ function keepUsed(rule: Rule, used: ReadonlySet<string>): Rule[] {
 export const ownRules = (site: Site, nodes: Iterable<NodeRecord>, mode: PrintMode): Rule[] => {
   const context = varContext(site, viewportUnitOf(mode));
   return [...nodes].flatMap(node =>
-    Object.keys(node.styles).length === 0 ? [] : rulesOf(site, ownSource(node), context),
+    Object.keys(node.styles).length === 0 && !node.declarations
+      ? []
+      : rulesOf(site, ownSource(node), context),
   );
 };
 

@@ -1,6 +1,7 @@
 export * from './apply.ts';
 export * from './change.ts';
 export * from './content.ts';
+export { type DeclarationParts, parseDeclarationKey, printDeclarationKey } from './declaration.ts';
 export { differenceTo, fieldEdits, stableText } from './difference.ts';
 export * from './history.ts';
 export { newId, newIds } from './id.ts';

@@ -1,5 +1,6 @@
 import { ICON_SETS } from '../icons/index.ts';
 import { accepts, type PartKind, propertyOf } from '../properties/index.ts';
+import { declarationProblem } from '../properties/unfollowed.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { derivationNamed } from '../tokens/derivations/index.ts';
 import { FAMILY_KINDS } from '../type/family.ts';
@@ -14,6 +15,7 @@ import {
 } from '../values/index.ts';
 import { type ElementType, isWidget, maybeElement, partOf, statesOf } from '../widgets/index.ts';
 import { readLink, readPlain, readRichText } from './content.ts';
+import { parseDeclarationKey } from './declaration.ts';
 import { BadField, Fields, isObject } from './fields.ts';
 import {
   AREAS,
@@ -58,7 +60,7 @@ function styles(fields: Fields, allowed: (slot: SlotParts) => string | null): St
   });
 }
 
-const onElement = (element: ElementType) => (slot: SlotParts) => {
+const onElement = (element: ElementType) => (slot: Pick<SlotParts, 'part' | 'state'>) => {
   if (!partOf(element, slot.part)) return `one of the parts ${Object.keys(element.parts).join(', ')}`;
   const states = statesOf(element, slot.part);
   return slot.state === 'rest' || states.includes(slot.state)
@@ -152,6 +154,20 @@ const content = (fields: Fields, type: ElementType) =>
         throw bad(`one of the fields ${Object.keys(type.content).join(', ')}`);
     }
   });
+
+const declarations = (fields: Fields, allowed: (slot: Pick<SlotParts, 'part' | 'state'>) => string | null) =>
+  fields.maybe('declarations', (f, name) =>
+    f.map(name, (key, it, path): string => {
+      const at = parseDeclarationKey(key);
+      if (!at) throw new BadField(path, key, 'a place: part:state@width/css-property');
+      const why = allowed(at);
+      if (why) throw new BadField(path, key, why);
+      if (typeof it !== 'string') throw new BadField(path, it, 'a value as CSS has it');
+      const problem = declarationProblem(at.css, it);
+      if (problem) throw new BadField(path, it, problem);
+      return it.trim();
+    }),
+  );
 
 const note = (fields: Fields) => fields.maybe('note', (f, name) => f.text(name, 2000));
 
@@ -307,6 +323,7 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
       element: type.name,
       place: placed.it === null ? null : place(f),
       styles: styles(f, onElement(type)),
+      ...declarations(f, onElement(type)),
     };
   },
   variant: (id, f) => {
@@ -319,6 +336,7 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
       name: f.text('name', 80),
       order: f.order('order'),
       styles: styles(f, onElement(type)),
+      ...declarations(f, onElement(type)),
       ...note(f),
       ...f.maybe('begins', (it, name) =>
         it.read(name, 'true or false', b => (typeof b === 'boolean' ? b : null)),
@@ -331,6 +349,7 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     variant: f.id('variant'),
     place: place(f),
     styles: styles(f, () => null),
+    ...declarations(f, () => null),
   }),
   preset: (id, f) => ({
     id,
@@ -370,6 +389,7 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
       variants: variants(f, type),
       wears: wears(f),
       styles: styles(f, onElement(type)),
+      ...declarations(f, onElement(type)),
     };
   },
   widget: (id, f) => {
@@ -385,6 +405,7 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
       variants: variants(f, type),
       wears: wears(f),
       styles: styles(f, onElement(type)),
+      ...declarations(f, onElement(type)),
     };
   },
   asset: (id, f) => ({

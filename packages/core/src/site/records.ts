@@ -76,6 +76,11 @@ export interface SettingsRecord {
   iconSet?: IconSetName;
 }
 
+/** Declarations of properties the table does not know, by `part:state@width/css-property`; printed last, and not followed. */
+interface Declaring {
+  declarations?: Readonly<Record<string, string>>;
+}
+
 /** What a thing of the guide is for, in words; goes into the hand-over. */
 interface Noted {
   note?: string;
@@ -122,7 +127,7 @@ export interface TextStyleRecord extends Noted {
   styles: Styles;
 }
 
-export interface DefaultRecord {
+export interface DefaultRecord extends Declaring {
   id: Id;
   kind: 'default';
   element: string;
@@ -131,7 +136,7 @@ export interface DefaultRecord {
   styles: Styles;
 }
 
-export interface VariantRecord extends Noted {
+export interface VariantRecord extends Noted, Declaring {
   id: Id;
   kind: 'variant';
   element: string;
@@ -144,7 +149,7 @@ export interface VariantRecord extends Noted {
 }
 
 /** A variant set again for a place. */
-export interface VariantRuleRecord {
+export interface VariantRuleRecord extends Declaring {
   id: Id;
   kind: 'variantRule';
   variant: Id;
@@ -185,7 +190,7 @@ export interface PageRecord {
   rebind: Readonly<Record<Id, Value>>;
 }
 
-interface Wearer {
+interface Wearer extends Declaring {
   at: At;
   /** Axis → variant. */
   variants: Readonly<Record<string, Id>>;

@@ -20,9 +20,11 @@ function rightToPut(record: SiteRecord): Right {
     case 'page':
       return isEmpty(record.rebind) ? 'choice' : 'style';
     case 'section':
-      return isEmpty(record.styles) && isEmpty(record.rebind) ? 'choice' : 'style';
+      return isEmpty(record.styles) && isEmpty(record.rebind) && isEmpty(record.declarations ?? {})
+        ? 'choice'
+        : 'style';
     case 'widget':
-      return isEmpty(record.styles) ? 'choice' : 'style';
+      return isEmpty(record.styles) && isEmpty(record.declarations ?? {}) ? 'choice' : 'style';
     default:
       return 'guide';
   }
@@ -46,9 +48,17 @@ const FIELDS: Partial<Record<Kind, Readonly<Record<string, Right>>>> = {
     variants: 'choice',
     wears: 'choice',
     styles: 'style',
+    declarations: 'style',
     rebind: 'style',
   },
-  widget: { content: 'content', at: 'choice', variants: 'choice', wears: 'choice', styles: 'style' },
+  widget: {
+    content: 'content',
+    at: 'choice',
+    variants: 'choice',
+    wears: 'choice',
+    styles: 'style',
+    declarations: 'style',
+  },
 };
 
 const more = (a: Right, b: Right): Right => (RIGHTS.indexOf(a) >= RIGHTS.indexOf(b) ? a : b);

@@ -14,4 +14,10 @@ export {
 } from './graph.ts';
 export { slug, tokenAt, tokenPath } from './names.ts';
 export { type PastedSwatch, type PastedSwatches, pasteSwatches } from './pasteSwatches.ts';
-export { parseDeclarations, parsePropertyValue, parseTokenValue, printTyped } from './text.ts';
+export {
+  parseDeclarations,
+  parsePropertyValue,
+  parseTokenValue,
+  printTyped,
+  type TypedDeclarations,
+} from './text.ts';

@@ -1,6 +1,7 @@
 import { printNumber } from '../color/index.ts';
 import { roleNamed } from '../guide/roles.ts';
 import { accepts, expectedOf, type PropertyRow, propertyOf, tokenTypesOf } from '../properties/index.ts';
+import { declarationProblem } from '../properties/unfollowed.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import {
   type Derivation,
@@ -154,28 +155,43 @@ export function parsePropertyValue(
   });
 }
 
-/** Reads a few lines of CSS into values of known properties; refuses the first line it cannot follow. */
+export interface TypedDeclarations {
+  /** Values of properties that are followed. */
+  followed: readonly (readonly [PropertyRow, Value])[];
+  /** CSS properties and values that are not, and stand as typed. */
+  unfollowed: readonly (readonly [css: string, value: string])[];
+}
+
+/** Reads a few lines of CSS; refuses all at the first that cannot stand. */
 export function parseDeclarations(
   source: string,
   tokens: Tokens,
   byCss: (css: string) => PropertyRow | undefined,
   ownRoles: OwnRoles = NO_ROLES,
-): Result<readonly (readonly [PropertyRow, Value])[]> {
-  const found: (readonly [PropertyRow, Value])[] = [];
+): Result<TypedDeclarations> {
+  const followed: (readonly [PropertyRow, Value])[] = [];
+  const unfollowed: (readonly [string, string])[] = [];
   for (const [i, text] of splitTop(source, /;/).entries()) {
     const [name = '', ...rest] = text.split(':');
-    const row = byCss(name.trim().toLowerCase());
-    if (!row)
-      return fail({
-        code: 'unknown-property',
-        message: `Declaration ${i + 1}: ${name.trim() || text} is no property that can be followed here.`,
-        found: name.trim(),
-        expected: 'a longhand such as padding-top: 1rem',
-      });
-    const value = parsePropertyValue(rest.join(':').trim(), propertyOf(row.name), tokens, ownRoles);
+    const css = name.trim().toLowerCase();
+    const typed = rest.join(':').trim();
+    const row = byCss(css);
+    if (!row) {
+      const problem = declarationProblem(css, typed);
+      if (problem)
+        return fail({
+          code: 'refused-declaration',
+          message: `Declaration ${i + 1}: ${problem}`,
+          found: text.trim(),
+          expected: 'a longhand such as padding-top: 1rem',
+        });
+      unfollowed.push([css, typed]);
+      continue;
+    }
+    const value = parsePropertyValue(typed, propertyOf(row.name), tokens, ownRoles);
     if (!value.ok)
       return fail({ ...value.problem, message: `Declaration ${i + 1}: ${value.problem.message}` });
-    found.push([row, value.value]);
+    followed.push([row, value.value]);
   }
-  return ok(found);
+  return ok({ followed, unfollowed });
 }

@@ -129,16 +129,18 @@ export function Drawings({ site }: { site: Site }) {
           {problem}
         </p>
       ))}
-      <input
-        ref={picker}
-        type="file"
-        multiple
-        accept=".svg,image/svg+xml"
-        aria-label="SVG files"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={event => void upload(event.target.files)}
-      />
+      {!locked && (
+        <input
+          ref={picker}
+          type="file"
+          multiple
+          accept=".svg,image/svg+xml"
+          aria-label="SVG files"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={event => void upload(event.target.files)}
+        />
+      )}
     </Chapter>
   );
 }

@@ -30,7 +30,8 @@ export const table = element({
   },
   axes: ['look'],
   holds: null,
-  base: { table: 'border-collapse:collapse' },
+  // A browser’s own sheet lets a row take the colour of its table’s border.
+  base: { table: 'border-collapse:collapse', row: 'border-color:currentcolor' },
   program: programStyles({
     'box/display': 'block',
     'box/overflowX': 'auto',
