@@ -12,7 +12,7 @@ import { tolvane } from '@cove/core/starters';
 import { describe, expect, it } from '@jest/globals';
 import { noEffect } from '../src/bench/noEffect.ts';
 import { resolveSubject } from '../src/bench/subject.ts';
-import { pagesOf, usersOf, usesOfRow } from '../src/guide/uses.ts';
+import { usesOfRow } from '../src/guide/uses.ts';
 import { outlineRows } from '../src/pages/outlineRows.ts';
 import { pageOf, placeOf } from '../src/shell/go.ts';
 import { nameOf } from '../src/shell/names.ts';
@@ -149,10 +149,6 @@ describe('links of a thread', () => {
 });
 
 describe('reach', () => {
-  it('counts who mentions a token, and on how many pages things stand', () => {
-    expect(usersOf(demo, 'rope').sort()).toEqual(['daymark', 'heather-moor', 'rope-deep']);
-    expect(pagesOf(demo, ['book', 'today', 'fare-car', 'head-nav'])).toBe(3);
-  });
   it('counts things by the row of the specimen they look like', () => {
     const uses = Object.fromEntries(specimenRows(demo).map(row => [row.id, usesOfRow(demo, row)]));
     expect(uses).toMatchObject({ button: 2, 'button.kind-outlined': 1, 'heading.look-h1': 4, divider: 2 });

@@ -37,6 +37,7 @@ describe('reach', () => {
     });
   });
   it('of a swatch goes through derived swatches, roles and schemes', () => {
+    expect(usersOf(demo, 'rope').sort()).toEqual(['daymark', 'heather-moor', 'rope-deep']);
     expect(usersOf(demo, 'lamp-pale')).not.toContain('crossing-text');
     expect(nodesIn(demo, 'lamp-pale')).toContain('crossing-text');
     expect(nodesIn(demo, 'lamp')).toContain('crossing-text');

@@ -1,14 +1,4 @@
-import {
-  allRecords,
-  elementOfNode,
-  getRecord,
-  type Id,
-  isNode,
-  referencesOf,
-  type Site,
-  type SpecimenRow,
-} from '@cove/core';
-import { pageOf } from '../shell/go.ts';
+import { elementOfNode, type Site, type SpecimenRow } from '@cove/core';
 
 /** How many things on pages a row of the specimen stands for. */
 export function usesOfRow(site: Site, row: SpecimenRow): number {
@@ -27,15 +17,3 @@ export function usesOfRow(site: Site, row: SpecimenRow): number {
     }
   return count;
 }
-
-/** Records that mention this one directly. */
-export function usersOf(site: Site, id: Id): Id[] {
-  const found: Id[] = [];
-  for (const record of allRecords(site))
-    if (record.id !== id && referencesOf(record).some(it => it.to === id)) found.push(record.id);
-  return found;
-}
-
-/** On how many pages the given things stand. */
-export const pagesOf = (site: Site, ids: readonly Id[]): number =>
-  new Set(ids.filter(id => isNode(getRecord(site, id))).map(id => pageOf(site, id) ?? 'all')).size;

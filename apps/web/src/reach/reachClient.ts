@@ -35,6 +35,10 @@ export class ReachClient {
     });
     this.tell({ type: 'all', records: [...allRecords(session.kept)] });
     session.onTouched((_, touched) => this.note(touched));
+    session.onClose(() => {
+      clearTimeout(this.timer);
+      this.worker.terminate();
+    });
   }
 
   private tell(message: ToReach): void {

@@ -108,6 +108,7 @@ export class SiteSession {
   private gap: ReturnType<typeof setTimeout> | undefined;
   private endStream: (() => void) | null = null;
   private closed = false;
+  private readonly endings = new Set<() => void>();
 
   private constructor(
     readonly id: string,
@@ -214,6 +215,12 @@ export class SiteSession {
     clearTimeout(this.gap);
     for (const timer of this.leaving.values()) clearTimeout(timer);
     this.endStream?.();
+    for (const end of this.endings) end();
+  }
+
+  /** What works for this session alone ends with it. */
+  onClose(end: () => void): void {
+    this.endings.add(end);
   }
 
   get site(): Site {
