@@ -1,16 +1,8 @@
-import {
-  addToken,
-  type Id,
-  printTyped,
-  type Site,
-  type TokenRecord,
-  type TokenType,
-  type Value,
-} from '@cove/core';
-import { useCommit } from '../../session/context.tsx';
+import { printTyped, type TokenType, type Value } from '@cove/core';
 import { useLocked } from '../../session/rights.tsx';
 import { EditedToken } from './EditedToken.tsx';
 import { Group } from './Group.tsx';
+import { type TokenList, useAddToken } from './tokenList.ts';
 
 /** The curve of an easing, from nothing to all. */
 function Curve({ value }: { value: Value }) {
@@ -46,29 +38,21 @@ const KINDS: readonly {
 ];
 
 /** How long things take to change, and how they set off and arrive. */
-export function Motion({
-  site,
-  tokens,
-  open,
-  onOpen,
-}: {
-  site: Site;
-  tokens: readonly TokenRecord[];
-  open: Id | null;
-  onOpen(id: Id | null): void;
-}) {
-  const commit = useCommit();
+export function Motion({ site, tokens, open, onOpen }: TokenList) {
+  const addToken = useAddToken({ site, onOpen });
   const locked = useLocked();
   return KINDS.map(({ type, label, noun, start }) => {
     const list = tokens.filter(it => it.type === type);
     const add = () => {
-      const made = addToken(site, {
-        type,
-        group: 'Motion',
-        name: `New ${noun.toLowerCase()}`,
-        value: start,
-      });
-      if (commit(made.edits, `Add a ${noun.toLowerCase()}`)) onOpen(made.id);
+      addToken(
+        {
+          type,
+          group: 'Motion',
+          name: `New ${noun.toLowerCase()}`,
+          value: start,
+        },
+        `Add a ${noun.toLowerCase()}`,
+      );
     };
     const most = Math.max(1, ...list.map(it => (it.value.type === 'duration' ? it.value.value : 0)));
     return (

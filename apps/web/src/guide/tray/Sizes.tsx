@@ -1,31 +1,27 @@
-import { addToken, type Id, printTyped, type Site, type TokenRecord, type Value } from '@cove/core';
-import { useCommit } from '../../session/context.tsx';
+import { printTyped, type TokenRecord, type Value } from '@cove/core';
 import { useLocked } from '../../session/rights.tsx';
 import { drawnSize } from './drawn.ts';
 import { EditedToken } from './EditedToken.tsx';
 import { Group } from './Group.tsx';
+import { type TokenList, useAddToken } from './tokenList.ts';
 
 /** How a token is drawn; the tallest bar is 44 px high. */
 export type Drawing = 'bars' | 'corners' | 'lines';
 
-interface Props {
-  site: Site;
+interface Props extends TokenList {
   group: string;
-  tokens: readonly TokenRecord[];
   drawing: Drawing;
   /** What one of the group is called: Corner, Line, Space. */
   noun: string;
   /** What a new one begins with. */
   start: Value;
-  open: Id | null;
-  onOpen(id: Id | null): void;
 }
 
 const TALLEST = 44;
 
 /** A group of sizes as small drawn objects, each of which opens where it stands. */
 export function Sizes({ site, group, tokens, drawing, noun, start, open, onOpen }: Props) {
-  const commit = useCommit();
+  const addToken = useAddToken({ site, onOpen });
   const locked = useLocked();
   const most = Math.max(1, ...tokens.map(it => drawnSize(site, it.value)));
   const scale = Math.min(0.42, TALLEST / most);
@@ -42,15 +38,11 @@ export function Sizes({ site, group, tokens, drawing, noun, start, open, onOpen 
       return <span className="block w-full bg-ink" style={{ height: Math.max(1, size) }} />;
     return <span className="block w-full bg-muted" style={{ height: Math.max(2, size * scale) }} />;
   };
-  const add = () => {
-    const { edits, id } = addToken(site, {
-      type: 'dimension',
-      group,
-      name: `New ${noun.toLowerCase()}`,
-      value: start,
-    });
-    if (commit(edits, `Add a ${noun.toLowerCase()}`)) onOpen(id);
-  };
+  const add = () =>
+    addToken(
+      { type: 'dimension', group, name: `New ${noun.toLowerCase()}`, value: start },
+      `Add a ${noun.toLowerCase()}`,
+    );
   return (
     <Group label={group} {...(!locked && { onAdd: add })} addLabel={`Add to ${group}`}>
       <div className="flex items-end gap-1.5">

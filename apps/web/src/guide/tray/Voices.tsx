@@ -1,13 +1,14 @@
-import { addToken, fontBill, type Id, missingCuts, type Site, type TokenRecord } from '@cove/core';
+import { fontBill, missingCuts, type TokenRecord } from '@cove/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { ownFaces } from '../../canvas/styleEngine.ts';
-import { useCommit, useSession } from '../../session/context.tsx';
+import { useSession } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { useStyleText } from '../../ui/useStyleText.ts';
 import { familyCss } from './drawn.ts';
 import { EditedToken } from './EditedToken.tsx';
 import { Group } from './Group.tsx';
+import { type TokenList, useAddToken } from './tokenList.ts';
 
 const VoiceSheet = lazy(async () => ({ default: (await import('../voices/VoiceSheet.tsx')).VoiceSheet }));
 
@@ -15,18 +16,8 @@ const familyOf = ({ name, value }: TokenRecord): string =>
   (value.type === 'fontFamily' ? value.value[0] : null) ?? name;
 
 /** The families a guide speaks with, each set in its own letters, with what they cost and what they lack. */
-export function Voices({
-  site,
-  tokens,
-  open,
-  onOpen,
-}: {
-  site: Site;
-  tokens: readonly TokenRecord[];
-  open: Id | null;
-  onOpen(id: Id | null): void;
-}) {
-  const commit = useCommit();
+export function Voices({ site, tokens, open, onOpen }: TokenList) {
+  const addToken = useAddToken({ site, onOpen });
   const session = useSession();
   const locked = useLocked();
   const [choosing, setChoosing] = useState(false);
@@ -35,13 +26,15 @@ export function Voices({
   const missing = useMemo(() => missingCuts(site), [site]);
   const count = bill.families.length;
   const add = () => {
-    const made = addToken(site, {
-      type: 'fontFamily',
-      group: tokens[0]?.group ?? 'Voices',
-      name: 'New voice',
-      value: { type: 'fontFamily', value: ['system-ui'] },
-    });
-    if (commit(made.edits, 'Add a voice')) onOpen(made.id);
+    addToken(
+      {
+        type: 'fontFamily',
+        group: tokens[0]?.group ?? 'Voices',
+        name: 'New voice',
+        value: { type: 'fontFamily', value: ['system-ui'] },
+      },
+      'Add a voice',
+    );
   };
   return (
     <Group
