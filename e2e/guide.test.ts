@@ -79,6 +79,11 @@ describe('swatches', () => {
     await walker.page.mouse.move(from.x, from.y);
     await walker.page.mouse.down();
     await walker.page.mouse.move(to.x + 4, to.y, { steps: 8 });
+    await until(
+      () => walker.page.$eval('button[aria-label="Swatch Hull"]', it => it.style.transform),
+      transform => /translate3d\([1-9]/.test(transform),
+      'Hull should make room',
+    );
     await walker.page.mouse.up();
     await until(
       () => swatches('Brand'),
