@@ -36,9 +36,6 @@ export default {
       globalTeardown: '<rootDir>/test/support/globalTeardown.mjs',
     }),
     project('web', 'apps/web', { environment: 'jsdom', setupFiles: ['<rootDir>/test/setup.mjs'] }),
-    project('e2e', 'e2e', {
-      globalSetup: '<rootDir>/setup/start.mjs',
-      globalTeardown: '<rootDir>/setup/stop.mjs',
-    }),
+    project('e2e', 'e2e'),
   ],
 };

@@ -281,8 +281,15 @@ describe('voices', () => {
       n => n === 2,
       'the slabs',
     );
-    await (await walker.page.waitForSelector('button[aria-label=Bitter]'))?.hover();
-    await until(family, it => it.startsWith('Bitter'), 'shown while pointed at');
+    await until(
+      async () => {
+        // The list moves while letters arrive.
+        await (await walker.page.waitForSelector('button[aria-label=Bitter]'))?.hover();
+        return family();
+      },
+      it => it.startsWith('Bitter'),
+      'shown while pointed at',
+    );
     await walker.click('Bitter', 'button');
     await walker.click('Pairings', 'radio');
     await walker.click('Pairing Lamp room');

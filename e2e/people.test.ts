@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import type { Browser, HTTPRequest } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
-import { PROGRAM, SECOND, until, Walker } from './support/program.ts';
+import type { ScratchServer } from '../scripts/lib/scratch.mjs';
+import { PROGRAM, startSecond, until, Walker } from './support/program.ts';
 
 jest.setTimeout(40_000);
 
@@ -11,6 +12,7 @@ const VIEW = ['Filter rows', 'Find a property', 'Size', 'Width in pxpx'];
 const PASSWORD = 'harbour-at-noon';
 
 let browser: Browser;
+let second: ScratchServer;
 /** The designer at one server process, and Ines at another. */
 let designer: Walker;
 let ines: Walker;
@@ -21,9 +23,9 @@ async function somebody(program: string): Promise<Walker> {
   return new Walker(await context.newPage(), program);
 }
 beforeAll(async () => {
-  browser = await launchBrowser();
+  [browser, second] = await Promise.all([launchBrowser(), startSecond()]);
   designer = await somebody(PROGRAM);
-  ines = await somebody(SECOND);
+  ines = await somebody(second.address);
   await designer.enterDemo();
 });
 afterAll(() => browser.close());
@@ -72,7 +74,7 @@ describe('an invitation', () => {
       'she should be at the site',
     );
     await ines.frame('Page');
-    await ines.page.goto(`${SECOND}/join${joining}`);
+    await ines.page.goto(`${second.address}/join${joining}`);
     await ines.says('This invitation does not open');
   });
 });

@@ -1,15 +1,23 @@
+import { afterAll } from '@jest/globals';
 import axe from 'axe-core';
 import type { ElementHandle, Frame, Page } from 'puppeteer-core';
+import { type ScratchServer, startScratch } from '../../scripts/lib/scratch.mjs';
 
-const required = (name: string): string => {
-  const value = process.env[name];
-  if (!value) throw new Error(`${name} is not set; the tests’ set-up did not run`);
-  return value;
-};
-export const PROGRAM = required('COVE_TEST_PROGRAM');
-export const SITES = required('COVE_TEST_SITES');
+// Each file of tests has a program and demo of its own, so that none meets what another left.
+const scratch = await startScratch();
+const others: ScratchServer[] = [];
+afterAll(async () => {
+  await Promise.all(others.map(it => it.stop()));
+  await scratch.end();
+}, 30_000);
+export const PROGRAM = scratch.program.address;
+export const SITES = scratch.program.sites;
 /** Another server process at the same database. */
-export const SECOND = required('COVE_TEST_SECOND');
+export async function startSecond(): Promise<ScratchServer> {
+  const second = await scratch.startOne();
+  others.push(second);
+  return second;
+}
 
 /** Waits until something holds, asking again and again. */
 export async function until<T>(

@@ -1,5 +1,0 @@
-export default async () => {
-  const { scratch, second } = globalThis.coveScratch;
-  await second.stop();
-  await scratch.end();
-};
