@@ -42,7 +42,7 @@ import { ResetMenu } from './ResetMenu.tsx';
 import { PART_KINDS, type Resolved, resolveSubject, type Subject } from './subject.ts';
 import { TextStyleChoice } from './TextStyleChoice.tsx';
 import { TypedCss } from './TypedCss.tsx';
-import { Unfollowed } from './Unfollowed.tsx';
+import { Unfollowed, unfollowedOf } from './Unfollowed.tsx';
 import { WornPresets } from './WornPresets.tsx';
 
 const FACET_NAMES: Record<Facet, string> = {
@@ -169,6 +169,7 @@ function Opened({
   );
   const declared = node && 'declarations' in node ? Object.keys(node.declarations ?? {}) : [];
   const knots = Object.keys(styles).length + declared.length;
+  const unfollowed = node ? unfollowedOf(node, asked) : [];
   const facets = FACETS.map(facet => ({
     facet,
     list: rows.guide.filter(([row]) => row.facet === facet),
@@ -341,7 +342,7 @@ function Opened({
                     styles={styles}
                   />
                 )}
-                {rows.here.length === 0 ? (
+                {rows.here.length === 0 && unfollowed.length === 0 ? (
                   <p className="text-muted">
                     Nothing in this part, state and width.
                     {may && ' Find a property above, or change a value below.'}
@@ -349,7 +350,7 @@ function Opened({
                 ) : (
                   <ul>{rows.here.map(([row, value]) => property(row, value, true))}</ul>
                 )}
-                {node && <Unfollowed site={site} record={node} asked={asked} />}
+                {node && <Unfollowed site={site} record={node} list={unfollowed} />}
               </section>
               {subject.type === 'node' && isNode(node) && (
                 <section aria-label="From presets" className="border-b border-hair px-3.5 py-3">

@@ -1,12 +1,4 @@
-import {
-  type Edit,
-  type Id,
-  parseSlot,
-  type ResetReach,
-  resetAllElements,
-  resetGuide,
-  type Site,
-} from '@cove/core';
+import { type Edit, type Id, type ResetReach, resetAllElements, resetGuide, type Site } from '@cove/core';
 import { Popover } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { ImpactNote } from '../reach/ImpactNote.tsx';
@@ -51,7 +43,7 @@ export function ResetMenu({
       site.kinds.default.get(edit.id) ??
       site.kinds.variant.get(edit.id) ??
       site.kinds.variantRule.get(edit.id);
-    return sum + Object.keys(it?.styles ?? {}).filter(slot => parseSlot(slot)).length;
+    return sum + Object.keys(it?.styles ?? {}).length + Object.keys(it?.declarations ?? {}).length;
   }, 0);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>

@@ -1,6 +1,23 @@
 import { parseDeclarations, propertyByCss, type Site, type TypedDeclarations } from '@cove/core';
+import { useEffect, useState } from 'react';
 import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
+
+/** What is wrong with declarations that are not followed; undefined until the grammars of CSS are there. */
+function useCssProblem(declarations: TypedDeclarations['unfollowed']): string | null | undefined {
+  const [check, setCheck] = useState<((css: string, value: string) => string | null) | null>(null);
+  const asked = declarations.length > 0;
+  useEffect(() => {
+    if (asked) void import('./cssProblem.ts').then(({ cssProblem }) => setCheck(() => cssProblem));
+  }, [asked]);
+  if (!asked) return null;
+  if (!check) return undefined;
+  for (const [css, value] of declarations) {
+    const problem = check(css, value);
+    if (problem !== null) return problem;
+  }
+  return null;
+}
 
 /** CSS typed into the search field is offered as what it says: values that are followed, and declarations that are not. */
 export function TypedCss({
@@ -16,25 +33,21 @@ export function TypedCss({
   apply(typed: TypedDeclarations): void;
 }) {
   const locked = useLocked();
-  if (locked || !source.includes(':'))
+  const isCss = !locked && source.includes(':');
+  const read = isCss ? parseDeclarations(source, site.kinds.token, propertyByCss, site.kinds.role) : null;
+  const { followed, unfollowed } = read?.ok ? read.value : { followed: [], unfollowed: [] };
+  const problem = useCssProblem(unfollowed);
+  if (!read)
     return (
       <p className="text-muted">
         No property has that name. Try an everyday word, such as “space around”
         {locked ? '.' : ', or type CSS, such as padding-top: 1rem.'}
       </p>
     );
-  const read = parseDeclarations(source, site.kinds.token, propertyByCss, site.kinds.role);
   if (!read.ok) return <p className="text-madder">{read.problem.message}</p>;
-  const { followed, unfollowed } = read.value;
-  const unknown = unfollowed.find(([css, value]) => !CSS.supports(css, value));
-  if (unknown)
-    return (
-      <p className="text-madder">
-        {unknown[0]}: {unknown[1]} is no CSS that this browser knows.
-      </p>
-    );
   if (unfollowed.length > 0 && !takesUnfollowed)
     return <p className="text-madder">{unfollowed[0]?.[0]} is not followed, and cannot be set here.</p>;
+  if (problem) return <p className="text-madder">{problem}</p>;
   return (
     <div className="grid justify-items-start gap-2">
       {unfollowed.length > 0 && (
@@ -42,7 +55,7 @@ export function TypedCss({
           {unfollowed.map(([css]) => css).join(', ')} will be printed as typed. The guide does not reach it.
         </p>
       )}
-      <Button kind="main" onClick={() => apply(read.value)}>
+      <Button kind="main" disabled={problem === undefined} onClick={() => apply(read.value)}>
         Set{' '}
         {[...followed.map(([row]) => row.label.toLowerCase()), ...unfollowed.map(([css]) => css)].join(', ')}
       </Button>

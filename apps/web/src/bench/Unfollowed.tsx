@@ -10,31 +10,44 @@ import { useCommit } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 
-/** What a record declares, here, of properties that the guide does not reach. */
-export function Unfollowed({
-  site,
-  record,
-  asked,
-}: {
-  site: Site;
-  record: SiteRecord;
-  asked: { part: string; state: State; width: Width };
-}) {
-  const commit = useCommit();
-  const locked = useLocked();
+interface Declared {
+  key: string;
+  css: string;
+  value: string;
+}
+
+/** What a record declares, for a part in a state and width, of properties that the guide does not reach. */
+export function unfollowedOf(
+  record: SiteRecord,
+  asked: { part: string; state: State; width: Width },
+): readonly Declared[] {
   const declarations = 'declarations' in record ? (record.declarations ?? {}) : {};
-  const here = Object.entries(declarations).flatMap(([key, value]) => {
+  return Object.entries(declarations).flatMap(([key, value]) => {
     const at = parseDeclarationKey(key);
     return at && at.part === asked.part && at.state === asked.state && at.width === asked.width
       ? [{ key, css: at.css, value }]
       : [];
   });
-  if (here.length === 0) return null;
+}
+
+/** Declarations that are printed as typed, each with its way out. */
+export function Unfollowed({
+  site,
+  record,
+  list,
+}: {
+  site: Site;
+  record: SiteRecord;
+  list: readonly Declared[];
+}) {
+  const commit = useCommit();
+  const locked = useLocked();
+  if (list.length === 0) return null;
   return (
     <>
       <h4 className="pt-2 text-small text-muted">Not followed</h4>
       <ul aria-label="Not followed">
-        {here.map(({ key, css, value }) => (
+        {list.map(({ key, css, value }) => (
           <li key={key} className="flex items-center gap-2">
             <code className="mr-auto min-w-0 truncate font-mono text-[12px]">
               {css}: {value}

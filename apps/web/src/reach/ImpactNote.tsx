@@ -41,7 +41,10 @@ export function ImpactWords({ site, impact }: { site: Site; impact: Impact }) {
         <p className="text-muted">
           {properties
             .slice(0, MOST)
-            .map(({ property, count }) => `${propertyOf(property).label.toLowerCase()} ${count}`)
+            .map(
+              ({ property, count }) =>
+                `${property === 'unfollowed' ? 'not followed' : propertyOf(property).label.toLowerCase()} ${count}`,
+            )
             .join(' · ')}
         </p>
       )}

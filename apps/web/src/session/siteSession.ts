@@ -218,7 +218,7 @@ export class SiteSession {
     for (const end of this.endings) end();
   }
 
-  /** What works for this session alone ends with it. */
+  /** Calls `end` when it is closed, for what works for it. */
   onClose(end: () => void): void {
     this.endings.add(end);
   }

@@ -4,12 +4,21 @@ import {
   literalContext,
   outside,
   type Scope,
+  type Source,
   winner,
 } from '../cascade/index.ts';
 import { type Failure, newFailures } from '../check/contrast.ts';
 import { type PropertyName, printDeclaration, propertyOf } from '../properties/index.ts';
 import { ok, type Result } from '../result/index.ts';
-import { applyChange, type Edit, type Id, type Site, STATES, WIDTHS } from '../site/index.ts';
+import {
+  applyChange,
+  type Edit,
+  type Id,
+  parseDeclarationKey,
+  type Site,
+  STATES,
+  WIDTHS,
+} from '../site/index.ts';
 import type { CssContext, Value } from '../values/index.ts';
 import { partNames } from '../widgets/index.ts';
 import { reachedBySituation } from './reach.ts';
@@ -22,6 +31,9 @@ export interface PageImpact {
   nodes: readonly Id[];
 }
 
+/** What can be another: a property, or what is declared of those that are not followed. */
+export type Aspect = PropertyName | 'unfollowed';
+
 /** What a change would alter, before it is made. */
 export interface Impact {
   /** Pages on which something looks different, in their order; the page itself counts among its nodes. */
@@ -32,7 +44,7 @@ export interface Impact {
   added: number;
   removed: number;
   /** Properties of which some value is another, the most frequent first. */
-  properties: readonly { property: PropertyName; count: number }[];
+  properties: readonly { property: Aspect; count: number }[];
   /** Texts and signs that could be read well enough before, and could not after. */
   failures: readonly Failure[];
 }
@@ -115,7 +127,7 @@ const isRelative = (value: Value): boolean =>
 
 const NONE: readonly Contribution[] = [];
 
-type Changed = ReadonlySet<PropertyName>;
+type Changed = ReadonlySet<Aspect>;
 type Parts = ReadonlyMap<string, Changed>;
 const UNCHANGED: Changed = new Set();
 const NO_PARTS: Parts = new Map();
@@ -134,6 +146,19 @@ const sameEntry = (
   a.width === b.width &&
   a.on === b.on &&
   was.of(property, a.value) === is.of(property, b.value);
+
+/** What the sources of a thing declare of a part beyond what is followed, as text, lowest rank first. */
+const declaredOn = (sources: readonly Source[], part: string): string =>
+  sources
+    .flatMap(({ rank, on, declarations = {} }) =>
+      on
+        ? Object.entries(declarations)
+            .filter(([key]) => parseDeclarationKey(key)?.part === part)
+            .map(([key, value]) => `${rank} ${key}: ${value}`)
+            .sort()
+        : [],
+    )
+    .join(';');
 
 class Comparison {
   private readonly changed = new Map<string, Parts>();
@@ -175,8 +200,8 @@ class Comparison {
     const before = this.a.structure.contributionsTo(was, part);
     const after = this.b.structure.contributionsTo(is, part);
     const [old, now] = [this.a.texts.in(was), this.b.texts.in(is)];
-    let found: Set<PropertyName> | null = null;
-    const note = (property: PropertyName) => {
+    let found: Set<Aspect> | null = null;
+    const note = (property: Aspect) => {
       found ??= new Set();
       found.add(property);
     };
@@ -185,8 +210,13 @@ class Comparison {
     if (before !== after)
       for (const [property, list] of after)
         if (!before.has(property) && this.differs(property, NONE, list, old, now)) note(property);
+    if (
+      before !== after &&
+      declaredOn(this.a.structure.sourcesOf(was), part) !== declaredOn(this.b.structure.sourcesOf(is), part)
+    )
+      note('unfollowed');
     for (const property of around) {
-      if (!propertyOf(property).inherited) continue;
+      if (property === 'unfollowed' || !propertyOf(property).inherited) continue;
       const own = winner(after.get(property), 'rest', 'wide');
       if (!own || (property === 'fontSize' && isRelative(own.value))) note(property);
     }
@@ -266,7 +296,7 @@ export function compareSites(a: Site, b: Site): Impact {
   const nodes = new Set<Id>();
   const added = new Set<Id>();
   const stays = new Set<string>();
-  const counts = new Map<PropertyName, number>();
+  const counts = new Map<Aspect, number>();
   for (const standing of is) {
     const key = before ? keyOf(standing) : '';
     const old = before ? before.get(key) : standing;
@@ -283,7 +313,7 @@ export function compareSites(a: Site, b: Site): Impact {
     else pages.set(standing.page, [id]);
     if (nodes.has(id)) continue;
     nodes.add(id);
-    const properties = new Set<PropertyName>();
+    const properties = new Set<Aspect>();
     for (const changed of parts.values()) for (const property of changed) properties.add(property);
     for (const property of properties) counts.set(property, (counts.get(property) ?? 0) + 1);
   }

@@ -16,6 +16,12 @@ export class BadField extends Error {
 export const isObject = (it: unknown): it is Readonly<Record<string, unknown>> =>
   typeof it === 'object' && it !== null && !Array.isArray(it);
 
+/** What was found, as text for a message. */
+export const shortened = (found: unknown): string => {
+  const text = typeof found === 'string' ? found : (JSON.stringify(found) ?? 'nothing');
+  return text.length > 120 ? `${text.slice(0, 117)}…` : text;
+};
+
 /** Reads the fields of one JSON object, and knows at the end which were not asked for. */
 export class Fields {
   private readonly asked = new Set<string>(['id', 'kind']);

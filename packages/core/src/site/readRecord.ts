@@ -1,6 +1,4 @@
 import { ICON_SETS } from '../icons/index.ts';
-import { accepts, type PartKind, propertyOf } from '../properties/index.ts';
-import { declarationProblem } from '../properties/unfollowed.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { derivationNamed } from '../tokens/derivations/index.ts';
 import { FAMILY_KINDS } from '../type/family.ts';
@@ -13,69 +11,24 @@ import {
   tokenTypeOf,
   type Value,
 } from '../values/index.ts';
-import { type ElementType, isWidget, maybeElement, partOf, statesOf } from '../widgets/index.ts';
-import { readLink, readPlain, readRichText } from './content.ts';
-import { parseDeclarationKey } from './declaration.ts';
-import { BadField, Fields, isObject } from './fields.ts';
+import { type ElementType, isWidget, maybeElement } from '../widgets/index.ts';
+import { BadField, Fields, isObject, shortened } from './fields.ts';
+import { content } from './readContent.ts';
+import { place } from './readPlace.ts';
+import { declarations, onElement, onKinds, onTextStyle, rebind, styles, value } from './readStyles.ts';
 import {
   AREAS,
   type At,
-  type Content,
   type DrawnPath,
   type Included,
   KINDS,
   type Kind,
   PAGE_KINDS,
-  type Place,
   type SiteRecord,
-  type Styles,
   type Wear,
 } from './records.ts';
-import { parseSlot, type SlotParts } from './slot.ts';
 
-const PART_KINDS: readonly PartKind[] = ['box', 'heading', 'text', 'label', 'icon', 'picture'];
 const PAGE_PATH = /^[a-z0-9]+(-[a-z0-9]+)*$/;
-
-const value = (it: unknown, path: string): Value => {
-  const read = readValue(it);
-  if (!read) throw new BadField(path, it, 'a value');
-  return read;
-};
-
-/** Styles whose slots the given test allows; `why` says what is allowed instead. */
-function styles(fields: Fields, allowed: (slot: SlotParts) => string | null): Styles {
-  return fields.map('styles', (key, it, path) => {
-    const slot = parseSlot(key);
-    if (!slot) throw new BadField(path, key, 'a slot: part:state@width/property');
-    const why = allowed(slot);
-    if (why) throw new BadField(path, key, why);
-    const read = value(it, path);
-    if (slot.property === 'textStyle') {
-      if (read.type !== 'textStyle') throw new BadField(path, read.type, 'a text style');
-      return read;
-    }
-    const result = accepts(propertyOf(slot.property), read);
-    if (!result.ok) throw new BadField(path, describe(it), result.problem.expected ?? 'another value');
-    return result.value;
-  });
-}
-
-const onElement = (element: ElementType) => (slot: Pick<SlotParts, 'part' | 'state'>) => {
-  if (!partOf(element, slot.part)) return `one of the parts ${Object.keys(element.parts).join(', ')}`;
-  const states = statesOf(element, slot.part);
-  return slot.state === 'rest' || states.includes(slot.state)
-    ? null
-    : `one of the states rest, ${states.join(', ')}`;
-};
-const onKinds = (slot: SlotParts) =>
-  PART_KINDS.some(kind => kind === slot.part) ? null : `one of ${PART_KINDS.join(', ')}`;
-const onTextStyle = (slot: SlotParts) =>
-  slot.part === '' &&
-  slot.state === 'rest' &&
-  slot.property !== 'textStyle' &&
-  propertyOf(slot.property).facet === 'type'
-    ? null
-    : 'a property of type, without part or state';
 
 const element = (fields: Fields): ElementType =>
   fields.read('element', 'an element', it => (typeof it === 'string' ? (maybeElement(it) ?? null) : null));
@@ -88,15 +41,6 @@ const axis = (fields: Fields, type: ElementType) =>
 
 const at = (fields: Fields): At =>
   fields.object('at', f => ({ parent: f.id('parent'), order: f.order('order') }));
-
-const rebind = (fields: Fields) =>
-  fields.map('rebind', (key, it, path) => {
-    if (!isId(key)) throw new BadField(path, key, 'the id of a token');
-    const read = value(it, path);
-    if (read.type === 'role' || read.type === 'textStyle')
-      throw new BadField(path, read.type, 'a value of the token’s type');
-    return read;
-  });
 
 const wears = (fields: Fields) =>
   fields.map('wears', (key, it, path): Wear => {
@@ -117,57 +61,6 @@ const variants = (fields: Fields, type: ElementType) =>
     if (!isId(it)) throw new BadField(path, it, 'the id of a variant');
     return it;
   });
-
-const content = (fields: Fields, type: ElementType) =>
-  fields.map('content', (key, it, path): Content => {
-    const field = Object.hasOwn(type.content, key) ? type.content[key] : undefined;
-    const bad = (expected: string) => new BadField(path, it, expected);
-    switch (field?.type) {
-      case 'plain': {
-        const text = readPlain(it);
-        if (text === null) throw bad('text');
-        return text;
-      }
-      case 'rich': {
-        const text = readRichText(it);
-        if (text === null) throw bad('paragraphs of text');
-        return text;
-      }
-      case 'link': {
-        const link = it === null ? null : readLink(it);
-        if (it !== null && link === null)
-          throw bad('a link to a page, an http(s) address, a mail address or a telephone number');
-        return link;
-      }
-      case 'asset':
-        if (it !== null && !isId(it)) throw bad('the id of a picture');
-        return it;
-      case 'icon':
-        if (it !== null && !isId(it)) throw bad('the name of an icon, or the id of a drawing');
-        return it;
-      case 'choice': {
-        const choice = field.options.find(option => option === it);
-        if (choice === undefined) throw bad(`one of ${field.options.join(', ')}`);
-        return choice;
-      }
-      default:
-        throw bad(`one of the fields ${Object.keys(type.content).join(', ')}`);
-    }
-  });
-
-const declarations = (fields: Fields, allowed: (slot: Pick<SlotParts, 'part' | 'state'>) => string | null) =>
-  fields.maybe('declarations', (f, name) =>
-    f.map(name, (key, it, path): string => {
-      const at = parseDeclarationKey(key);
-      if (!at) throw new BadField(path, key, 'a place: part:state@width/css-property');
-      const why = allowed(at);
-      if (why) throw new BadField(path, key, why);
-      if (typeof it !== 'string') throw new BadField(path, it, 'a value as CSS has it');
-      const problem = declarationProblem(at.css, it);
-      if (problem) throw new BadField(path, it, problem);
-      return it.trim();
-    }),
-  );
 
 const note = (fields: Fields) => fields.maybe('note', (f, name) => f.text(name, 2000));
 
@@ -192,26 +85,6 @@ const begins = (fields: Fields) =>
       return it;
     }),
   );
-
-const place = (fields: Fields): Place =>
-  fields.object('place', (f): Place => {
-    const type = f.oneOf('type', ['pageKind', 'branch', 'page', 'area', 'scheme', 'section', 'longForm']);
-    switch (type) {
-      case 'pageKind':
-        return { type, pageKind: f.oneOf('pageKind', PAGE_KINDS) };
-      case 'branch':
-      case 'page':
-        return { type, page: f.id('page') };
-      case 'area':
-        return { type, area: f.oneOf('area', AREAS) };
-      case 'scheme':
-        return { type, scheme: f.id('scheme') };
-      case 'section':
-        return { type, section: f.id('section') };
-      case 'longForm':
-        return { type };
-    }
-  });
 
 /** Whether a value can be what a token of this type holds; references are checked where tokens are known. */
 function fitsToken(it: Value, type: TokenType): boolean {
@@ -496,11 +369,6 @@ export const elementOfArea = (area: (typeof AREAS)[number]): ElementType => {
   return type;
 };
 
-const describe = (found: unknown): string => {
-  const text = typeof found === 'string' ? found : (JSON.stringify(found) ?? 'nothing');
-  return text.length > 120 ? `${text.slice(0, 117)}…` : text;
-};
-
 /** Reads a record out of JSON, refusing what is unknown or ill-formed, with the path, what was found and what was expected. */
 export function readRecord(it: unknown): Result<SiteRecord> {
   const id = isObject(it) && isId(it.id) ? it.id : null;
@@ -508,17 +376,17 @@ export function readRecord(it: unknown): Result<SiteRecord> {
     return fail({
       code: 'bad-record',
       message: 'A record needs an id of letters, digits and hyphens.',
-      found: describe(it),
+      found: shortened(it),
       expected: 'a record with an id',
     });
   const kind = KINDS.find(known => known === it.kind);
   if (!kind)
     return fail({
       code: 'bad-record',
-      message: `There is no kind of record ${describe(it.kind)}.`,
+      message: `There is no kind of record ${shortened(it.kind)}.`,
       record: id,
       path: 'kind',
-      found: describe(it.kind),
+      found: shortened(it.kind),
       expected: `one of ${KINDS.join(', ')}`,
     });
   try {
@@ -534,7 +402,7 @@ export function readRecord(it: unknown): Result<SiteRecord> {
       message: `${path} of ${kind} ${id} is not ${expected}.`,
       record: id,
       path,
-      found: describe(found),
+      found: shortened(found),
       expected,
     });
   }

@@ -1,4 +1,5 @@
 import { type RichText, richText } from '../site/index.ts';
+import { corners, line } from '../widgets/kit/baseline.ts';
 import type { SiteBuilder } from './build.ts';
 import { DRAWING_HEIGHT, DRAWING_WIDTH, drawings } from './drawings.ts';
 
@@ -342,24 +343,15 @@ function styles(b: SiteBuilder): void {
     'paragraph/color': 'role.muted',
   });
 
-  const corners = (part: string, id: string) =>
-    Object.fromEntries(
-      ['TopLeft', 'TopRight', 'BottomRight', 'BottomLeft'].map(c => [
-        `${part}/border${c}Radius`,
-        `{size.corners.${id}}`,
-      ]),
-    );
-  const line = (part: string, color: string) =>
-    Object.fromEntries(['Top', 'Right', 'Bottom', 'Left'].map(side => [`${part}/border${side}Color`, color]));
   b.default('button', {
     'box/textStyle': 'style-label',
-    ...corners('box', 'small'),
+    ...corners('box', '{size.corners.small}'),
     'box/transitionDuration': '{duration.motion.quick}',
   });
   b.variant('kind-outlined', 'button', 'kind', 'Outlined', {
     'box/backgroundColor': 'role.secondFill',
     'box/color': 'role.secondLabel',
-    ...line('box', 'role.secondLine'),
+    ...line('box', { color: 'role.secondLine' }),
     'box:hover/backgroundColor': 'role.secondFillHover',
     'box:hover/color': 'role.secondLabelHover',
     'box:pressed/backgroundColor': 'role.secondFillPressed',
@@ -380,16 +372,19 @@ function styles(b: SiteBuilder): void {
     'box/paddingRight': '1.4em',
   });
 
-  b.default('picture', { ...corners('picture', 'card'), 'caption/textStyle': 'style-caption' });
+  b.default('picture', {
+    ...corners('picture', '{size.corners.card}'),
+    'caption/textStyle': 'style-caption',
+  });
   b.default('feature', {
     'title/textStyle': 'style-h3',
     'box/rowGap': '{size.space.two}',
-    ...corners('picture', 'small'),
+    ...corners('picture', '{size.corners.small}'),
     'link/textStyle': 'style-label',
   });
   b.variant('feature-card', 'feature', 'look', 'Card', {
     'box/backgroundColor': 'role.raised',
-    ...corners('box', 'card'),
+    ...corners('box', '{size.corners.card}'),
     'box/paddingTop': '{size.space.three}',
     'box/paddingBottom': '{size.space.three}',
     'box/paddingLeft': '{size.space.three}',
@@ -408,29 +403,29 @@ function styles(b: SiteBuilder): void {
     'box/paddingLeft': '0',
     'paragraph/color': 'role.heading',
   });
-  b.default('callout', { 'title/textStyle': 'style-h4', ...corners('box', 'card') });
+  b.default('callout', { 'title/textStyle': 'style-h4', ...corners('box', '{size.corners.card}') });
   b.default('preformatted', {
     'box/textStyle': 'style-plan',
     'text/textStyle': 'style-plan',
-    ...corners('box', 'small'),
+    ...corners('box', '{size.corners.small}'),
   });
   b.default('table', {
     'head/textStyle': 'style-table',
     'figureHead/textStyle': 'style-table',
     'caption/textStyle': 'style-caption',
   });
-  b.default('notice', { 'word/textStyle': 'style-label', ...corners('box', 'small') });
+  b.default('notice', { 'word/textStyle': 'style-label', ...corners('box', '{size.corners.small}') });
   for (const status of ['success', 'warning', 'danger'] as const)
     b.variant(`notice-${status}`, 'notice', 'status', status.charAt(0).toUpperCase() + status.slice(1), {
       'box/backgroundColor': `role.${status}Ground`,
       'box/color': `role.${status}Text`,
-      ...line('box', `role.${status}Line`),
+      ...line('box', { color: `role.${status}Line` }),
     });
   b.default('field', {
     'label/textStyle': 'style-label',
     'help/textStyle': 'style-small',
     'message/textStyle': 'style-small',
-    ...corners('control', 'small'),
+    ...corners('control', '{size.corners.small}'),
   });
   b.default('siteTitle', { 'link/textStyle': 'style-title' });
   b.default('navigation', {

@@ -1,3 +1,4 @@
+import { corners, line } from '../../widgets/kit/baseline.ts';
 import type { SiteBuilder } from '../build.ts';
 import type { GuideSpec } from './readyGuide.ts';
 
@@ -53,15 +54,6 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
   b.textStyle(id('byline'), 'Byline', { ...body, '/fontSize': '{size.text.small}', '/lineHeight': 1.5 });
   b.textStyle(id('table'), 'Table heading', { ...display, '/fontSize': '{size.text.small}', ...label });
 
-  const corners = (part: string, name: string) =>
-    Object.fromEntries(
-      ['TopLeft', 'TopRight', 'BottomRight', 'BottomLeft'].map(corner => [
-        `${part}/border${corner}Radius`,
-        `{size.corners.${name}}`,
-      ]),
-    );
-  const lines = (part: string, color: string) =>
-    Object.fromEntries(['Top', 'Right', 'Bottom', 'Left'].map(side => [`${part}/border${side}Color`, color]));
   const padding = (name: string) => ({
     'box/paddingTop': `{size.section-padding.${name}}`,
     'box/paddingBottom': `{size.section-padding.${name}}`,
@@ -116,11 +108,11 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
     'box/borderLeftStyle': 'none',
     'box/paddingLeft': '0',
   });
-  b.default('callout', { 'title/textStyle': id('h4'), ...corners('box', 'card') });
+  b.default('callout', { 'title/textStyle': id('h4'), ...corners('box', '{size.corners.card}') });
   b.default('preformatted', {
     'box/textStyle': id('plan'),
     'text/textStyle': id('plan'),
-    ...corners('box', 'small'),
+    ...corners('box', '{size.corners.small}'),
   });
   b.default('table', {
     'head/textStyle': id('table'),
@@ -129,13 +121,13 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
   });
   b.default('button', {
     'box/textStyle': id('label'),
-    ...corners('box', 'small'),
+    ...corners('box', '{size.corners.small}'),
     'box/transitionDuration': '{duration.motion.quick}',
   });
   b.variant(id('kind-outlined'), 'button', 'kind', 'Outlined', {
     'box/backgroundColor': 'role.secondFill',
     'box/color': 'role.secondLabel',
-    ...lines('box', 'role.secondLine'),
+    ...line('box', { color: 'role.secondLine' }),
     'box:hover/backgroundColor': 'role.secondFillHover',
     'box:hover/color': 'role.secondLabelHover',
     'box:pressed/backgroundColor': 'role.secondFillPressed',
@@ -144,7 +136,7 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
   b.variant(id('kind-quiet'), 'button', 'kind', 'Quiet', {
     'box/backgroundColor': 'role.quietFill',
     'box/color': 'role.quietLabel',
-    ...lines('box', 'role.quietFill'),
+    ...line('box', { color: 'role.quietFill' }),
     'box:hover/backgroundColor': 'role.quietFillHover',
     'box:hover/color': 'role.quietLabelHover',
     'box:pressed/backgroundColor': 'role.quietFillPressed',
@@ -161,29 +153,29 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
       'box/paddingLeft': x,
       'box/paddingRight': x,
     });
-  b.default('notice', { 'word/textStyle': id('label'), ...corners('box', 'small') });
+  b.default('notice', { 'word/textStyle': id('label'), ...corners('box', '{size.corners.small}') });
   for (const status of ['success', 'warning', 'danger'] as const)
     b.variant(id(`notice-${status}`), 'notice', 'status', status.charAt(0).toUpperCase() + status.slice(1), {
       'box/backgroundColor': `role.${status}Ground`,
       'box/color': `role.${status}Text`,
-      ...lines('box', `role.${status}Line`),
+      ...line('box', { color: `role.${status}Line` }),
     });
   b.default('field', {
     'label/textStyle': id('label'),
     'help/textStyle': id('small'),
     'message/textStyle': id('small'),
-    ...corners('control', 'small'),
+    ...corners('control', '{size.corners.small}'),
   });
-  b.default('picture', { ...corners('picture', 'card'), 'caption/textStyle': id('caption') });
+  b.default('picture', { ...corners('picture', '{size.corners.card}'), 'caption/textStyle': id('caption') });
   b.default('feature', {
     'title/textStyle': id('h3'),
     'box/rowGap': '{size.space.two}',
-    ...corners('picture', 'small'),
+    ...corners('picture', '{size.corners.small}'),
     'link/textStyle': id('label'),
   });
   b.variant(id('feature-card'), 'feature', 'look', 'Card', {
     'box/backgroundColor': 'role.raised',
-    ...corners('box', 'card'),
+    ...corners('box', '{size.corners.card}'),
     ...around('box', 'three'),
   });
   b.default('siteTitle', { 'link/textStyle': id('title') });

@@ -1,7 +1,7 @@
 import { plainOf } from '../../site/content.ts';
 import { corners, flatHeading, flatParagraph, linkStates, runBaseline, sides } from '../kit/baseline.ts';
 import { element, plain, programStyles, rich } from '../kit/element.ts';
-import { h, RUN_PARTS, runsToNodes } from '../kit/markup.ts';
+import { h, runParts, runsToNodes } from '../kit/markup.ts';
 
 const LEVELS = [2, 3, 4, 5, 6] as const;
 
@@ -14,9 +14,7 @@ export const callout = element({
     box: { label: 'Box', kind: 'box' },
     title: { label: 'Title', kind: 'heading', inside: 'box', shows: 'title' },
     paragraph: { label: 'Paragraph', kind: 'text', inside: 'box' },
-    link: { ...RUN_PARTS.link, inside: 'paragraph' },
-    code: { ...RUN_PARTS.code, inside: 'paragraph' },
-    marked: { ...RUN_PARTS.marked, inside: 'paragraph' },
+    ...runParts('paragraph'),
   },
   axes: ['look'],
   holds: null,

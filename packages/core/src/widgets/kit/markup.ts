@@ -87,17 +87,19 @@ export function linkAttrs(link: LinkTarget, context: MarkupContext): VElement['a
 
 const wrap = (tag: string, on: boolean | undefined, inner: VNode): VNode => (on ? h(tag, {}, inner) : inner);
 
-/** Parts that words of running text can be, beside the text itself. */
-export const RUN_PARTS = {
-  link: {
-    label: 'Link',
-    kind: 'label',
-    host: 'link',
-    states: ['hover', 'focus', 'pressed', 'selected'],
-  },
-  code: { label: 'Code', kind: 'text' },
-  marked: { label: 'Marked words', kind: 'text' },
-} as const;
+/** Parts that words of running text can be, inside the part that holds the text. */
+export const runParts = <const Inside extends string>(inside: Inside) =>
+  ({
+    link: {
+      inside,
+      label: 'Link',
+      kind: 'label',
+      host: 'link',
+      states: ['hover', 'focus', 'pressed', 'selected'],
+    },
+    code: { label: 'Code', kind: 'text', inside },
+    marked: { label: 'Marked words', kind: 'text', inside },
+  }) as const;
 
 export function runsToNodes(text: RichText[number], context: MarkupContext): VNode[] {
   return text.map(run => {

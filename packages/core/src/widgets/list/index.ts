@@ -1,7 +1,7 @@
 import { plainOf } from '../../site/content.ts';
 import { linkStates, runBaseline } from '../kit/baseline.ts';
 import { element, programStyles, rich } from '../kit/element.ts';
-import { h, RUN_PARTS, runsToNodes } from '../kit/markup.ts';
+import { h, runParts, runsToNodes } from '../kit/markup.ts';
 
 const item = (part: string, marks: string) => ({
   [`${part}/display`]: 'list-item',
@@ -21,9 +21,7 @@ export const list = element({
     numbered: { label: 'Numbered item', kind: 'text', inside: 'box' },
     marker: { label: 'Mark', kind: 'icon', inside: 'item', pseudo: 'marker' },
     number: { label: 'Number', kind: 'icon', inside: 'numbered', pseudo: 'marker' },
-    link: { ...RUN_PARTS.link, inside: 'item' },
-    code: { ...RUN_PARTS.code, inside: 'item' },
-    marked: { ...RUN_PARTS.marked, inside: 'item' },
+    ...runParts('item'),
   },
   axes: ['look'],
   holds: null,

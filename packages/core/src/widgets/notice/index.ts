@@ -1,7 +1,7 @@
 import { plainOf } from '../../site/content.ts';
 import { corners, flatParagraph, line, runBaseline, sides } from '../kit/baseline.ts';
 import { element, plain, programStyles, rich } from '../kit/element.ts';
-import { h, RUN_PARTS, runsToNodes } from '../kit/markup.ts';
+import { h, runParts, runsToNodes } from '../kit/markup.ts';
 
 /** News of the day. Its status is a variant of the guide and a word before it, so that colour is not all that tells. */
 export const notice = element({
@@ -12,9 +12,7 @@ export const notice = element({
     box: { label: 'Box', kind: 'box' },
     word: { label: 'Word', kind: 'label', inside: 'box', shows: 'word' },
     paragraph: { label: 'Paragraph', kind: 'text', inside: 'box' },
-    link: { ...RUN_PARTS.link, inside: 'paragraph' },
-    code: { ...RUN_PARTS.code, inside: 'paragraph' },
-    marked: { ...RUN_PARTS.marked, inside: 'paragraph' },
+    ...runParts('paragraph'),
   },
   axes: ['status'],
   holds: null,

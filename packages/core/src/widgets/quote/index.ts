@@ -1,7 +1,7 @@
 import { plainOf } from '../../site/content.ts';
 import { flatFigure, flatParagraph, linkStates, runBaseline } from '../kit/baseline.ts';
 import { element, plain, programStyles, rich } from '../kit/element.ts';
-import { h, RUN_PARTS, runsToNodes } from '../kit/markup.ts';
+import { h, runParts, runsToNodes } from '../kit/markup.ts';
 
 /** Somebody's words, and whose they are. */
 export const quote = element({
@@ -12,9 +12,7 @@ export const quote = element({
     box: { label: 'Quote', kind: 'box' },
     words: { label: 'Words', kind: 'box', inside: 'box' },
     paragraph: { label: 'Paragraph', kind: 'text', inside: 'words' },
-    link: { ...RUN_PARTS.link, inside: 'paragraph' },
-    code: { ...RUN_PARTS.code, inside: 'paragraph' },
-    marked: { ...RUN_PARTS.marked, inside: 'paragraph' },
+    ...runParts('paragraph'),
     source: { label: 'Source', kind: 'text', inside: 'box', shows: 'source' },
   },
   axes: ['look'],

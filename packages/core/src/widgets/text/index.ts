@@ -1,7 +1,7 @@
 import { plainOf } from '../../site/content.ts';
 import { flatParagraph, linkStates, runBaseline } from '../kit/baseline.ts';
 import { element, programStyles, rich } from '../kit/element.ts';
-import { h, RUN_PARTS, runsToNodes } from '../kit/markup.ts';
+import { h, runParts, runsToNodes } from '../kit/markup.ts';
 
 export const text = element({
   name: 'text',
@@ -10,9 +10,7 @@ export const text = element({
   parts: {
     box: { label: 'Text', kind: 'box' },
     paragraph: { label: 'Paragraph', kind: 'text', inside: 'box' },
-    link: { ...RUN_PARTS.link, inside: 'paragraph' },
-    code: { ...RUN_PARTS.code, inside: 'paragraph' },
-    marked: { ...RUN_PARTS.marked, inside: 'paragraph' },
+    ...runParts('paragraph'),
   },
   axes: ['look'],
   holds: null,
