@@ -17,12 +17,11 @@ import { tolvane } from '@cove/core/starters';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Browser, CDPSession, Page } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
-import { compareColumn, comparePage, withPointer } from './support/comparison.ts';
+import { assetUrl, BASES, compareColumn, comparePage, withPointer } from './support/comparison.ts';
 import { generatedSite } from './support/generatedSite.ts';
 
 /** More on demand: COVE_SEEDS=50 ./cove test e2e */
 const SEEDS = Array.from({ length: Number(process.env.COVE_SEEDS ?? 3) }, (_, i) => 100 + i);
-const BASES = { fonts: 'https://fonts.invalid/', assets: 'https://assets.invalid/' };
 const demo = tolvane(() => 'abcdef0123456789.webp');
 
 let browser: Browser;
@@ -38,7 +37,7 @@ beforeAll(async () => {
 afterAll(() => browser.close());
 
 const sheetStyles = (site: Site) => {
-  const rules = guideRules(site, 'sheet');
+  const rules = guideRules(site, { mode: 'sheet', assetUrl });
   return [
     printLayerOrder(rules),
     BASE_CSS,

@@ -1,4 +1,5 @@
 import {
+  type AssetRecord,
   computedStyles,
   hostOf,
   nodeScope,
@@ -14,6 +15,7 @@ import {
   type Site,
   type SpecimenColumn,
   type State,
+  type Surroundings,
   samplesIn,
   specimenRows,
   specimenScope,
@@ -22,6 +24,10 @@ import {
   type Width,
 } from '@cove/core';
 import type { CDPSession, Page } from 'puppeteer-core';
+
+/** Where pictures would lie; nothing is fetched from there. */
+export const BASES = { fonts: 'https://fonts.invalid/', assets: 'https://assets.invalid/' };
+export const assetUrl = ({ file }: AssetRecord): string => `${BASES.assets}${file}`;
 
 /** An element as it was found: whose part it is, and whether it is the current one of several. */
 interface Found {
@@ -49,10 +55,10 @@ function inline(
   part: string,
   states: readonly State[],
   width: Width,
-  viewportUnit: string,
+  surroundings: Surroundings,
 ): Record<string, string> {
   const values = Object.fromEntries(CSS_NAMES.map(name => [name, 'unset']));
-  for (const [property, text] of computedStyles(site, scope, part, states, width, viewportUnit))
+  for (const [property, text] of computedStyles(site, scope, part, states, width, surroundings))
     values[propertyOf(property).css] = text;
   return values;
 }
@@ -131,6 +137,8 @@ async function force(cdp: CDPSession, state: State, indices: readonly number[]):
 
 /** A machine without a mouse never matches (hover: hover), and Chromium cannot be told to; what it guards is compared all the same. */
 export const withPointer = (html: string): string => html.replaceAll('@media (hover:hover)', '@media all');
+/** Keyframes beat inline styles, so the comparison is of a page in which no movement has any. */
+const unmoved = (html: string): string => html.replace(/@keyframes \w+\{(?:[^{}]*\{[^{}]*\})*\}/g, '');
 const still = '<style>*{transition-property:none!important}</style>';
 
 /** A page of a site in the browser against what the core computes, in one state. `html` may have been tampered with. */
@@ -144,7 +152,7 @@ export async function comparePage(
   state: State,
 ): Promise<{ differences: Difference[]; compared: number }> {
   await page.setViewport({ width: viewportOf(site)[width], height: 900 });
-  await page.setContent(withPointer(html).replace('</head>', `${still}</head>`));
+  await page.setContent(unmoved(withPointer(html)).replace('</head>', `${still}</head>`));
   const found = await findParts(page);
   const scopes = found.map(({ node }) =>
     node === null ? null : node === record.id ? pageScope(site, record) : nodeScope(site, record.id, node),
@@ -171,7 +179,7 @@ export async function comparePage(
   const wanted = found.map(({ part, selected }, i) => {
     const scope = scopes[i];
     return scope && partOf(scope.element, part)
-      ? inline(site, scope, part, statesAt(scope, part, state, selected), width, '1vw')
+      ? inline(site, scope, part, statesAt(scope, part, state, selected), width, { assetUrl })
       : null;
   });
   const differences = await compare(
@@ -207,7 +215,7 @@ export async function compareColumn(
     if (!scope) return null;
     // In the sheet only a forced state counts, so what merely is the current one of several stays at rest.
     const states = statesAt(scope, part, column.state, selected && column.state === 'selected');
-    return inline(site, scope, part, states, column.width, unit);
+    return inline(site, scope, part, states, column.width, { viewportUnit: unit, assetUrl });
   });
   const differences = await compare(
     page,

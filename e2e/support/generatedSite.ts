@@ -63,6 +63,9 @@ function typed(row: PropertyRow, random: Random): string {
         'linear-gradient(40deg, {color.c.one}, role.accent 70%)',
         'radial-gradient({color.c.two}, #fff)',
       );
+    else if (type === 'picture') options.push('picture(quay)', 'picture(quay, {color.c.tinted})');
+    else if (type === 'pattern')
+      options.push('pattern(waves, role.accent)', 'pattern(waves, {color.c.tinted}, role.surface)');
     else if (type === 'shadow')
       options.push('0 2px 8px {color.c.one}', '0 1px 2px role.accent', '{shadow.x.lift}');
   }
@@ -123,6 +126,26 @@ export function generatedSite(seed: number): Site {
     '@narrow/fontSize': '0.7rem',
     '@medium/letterSpacing': '0.02em',
   });
+
+  b.asset({
+    id: 'quay',
+    name: 'Quay',
+    file: 'abcdef0123456789.webp',
+    mime: 'image/webp',
+    width: 800,
+    height: 500,
+    alt: 'A quay',
+  });
+  b.drawing(
+    'waves',
+    'mark',
+    'Waves',
+    [24, 12],
+    [
+      ['M0 6q6 -6 12 0t12 0', null, 'currentcolor', 1.5],
+      ['M0 0h2v2h-2z', '{color.c.two}'],
+    ],
+  );
 
   for (const element of ELEMENTS) {
     const parts = partNames(element);

@@ -253,11 +253,11 @@ describe('rules', () => {
     const styles = pageStyles(
       site,
       page,
-      'published',
+      { mode: 'published', assetUrl: () => '' },
       new Set(['p-mist-0-box', 'p-mist-1-box', 'p-rain-0-box', 'p-rain-1-box']),
     );
     for (const name of ['p-mist-0-box', 'p-mist-1-box', 'p-rain-0-box', 'p-rain-1-box'])
       expect(styles).toContain(`.${name}`);
-    expect(guideRules(site, 'published', new Set()).length).toBe(0);
+    expect(guideRules(site, { mode: 'published', assetUrl: () => '' }, new Set()).length).toBe(0);
   });
 });

@@ -8,15 +8,18 @@ import {
   guideIds,
   guideSources,
   type Id,
+  isComputed,
   nodesOn,
   ownFamilies,
   ownRules,
   type PageRecord,
+  type Printing,
   type PrintMode,
   presetsAround,
   printElementBases,
   printFallbackFace,
   printFontFace,
+  printKeyframes,
   programSources,
   rebindBlocks,
   rootBlock,
@@ -25,8 +28,9 @@ import {
   type Styles,
   schemeBlock,
   schemeBlocks,
+  schemePatterns,
+  schemeSelector,
   varContext,
-  viewportUnitOf,
 } from '@cove/core';
 import { BlockSheet } from './blockSheet.ts';
 import { LayerOrder, RuleSheet } from './ruleSheet.ts';
@@ -53,6 +57,7 @@ export class StyleEngine {
   private readonly own: RuleSheet;
   private readonly base: CSSStyleSheet;
   private readonly faces: CSSStyleSheet;
+  private readonly printing: Printing;
 
   constructor(
     document: Document,
@@ -61,12 +66,13 @@ export class StyleEngine {
     private readonly siteId: string,
     extra = '',
   ) {
+    this.printing = { mode, assetUrl: ({ file }) => `/api/sites/${siteId}/assets/${file}` };
     this.layers = new LayerOrder(view);
     this.blocks = new BlockSheet(view);
     this.guide = new RuleSheet(view, mode, this.layers);
     this.own = new RuleSheet(view, mode, this.layers);
     this.base = new view.CSSStyleSheet();
-    this.base.replaceSync(`${FACES}\n${BASE_CSS}\n${printElementBases()}\n${extra}`);
+    this.base.replaceSync(`${FACES}\n${BASE_CSS}\n${printElementBases()}\n${printKeyframes()}\n${extra}`);
     this.faces = new view.CSSStyleSheet();
     document.adoptedStyleSheets = [
       this.layers.sheet,
@@ -84,7 +90,7 @@ export class StyleEngine {
     this.blocks.set(rootBlock(site, this.mode));
     for (const block of schemeBlocks(site)) this.blocks.set(block);
     this.setRebinds(site, page);
-    const context = varContext(site, viewportUnitOf(this.mode));
+    const context = varContext(site, this.printing);
     for (const source of programSources())
       this.guide.set(`program ${source.className}`, rulesOf(site, source, context), site);
     for (const id of guideIds(site)) this.setGuide(site, id);
@@ -95,7 +101,7 @@ export class StyleEngine {
   }
 
   private setGuide(site: Site, id: Id): void {
-    const context = varContext(site, viewportUnitOf(this.mode));
+    const context = varContext(site, this.printing);
     this.guide.set(
       id,
       guideSources(site, id).flatMap(source => rulesOf(site, source, context)),
@@ -106,7 +112,7 @@ export class StyleEngine {
   private setOwn(site: Site, page: PageRecord | null): void {
     const nodes = page ? nodesOn(site, page) : [];
     const present = new Set(nodes.map(node => node.id));
-    for (const node of nodes) this.own.set(node.id, ownRules(site, [node], this.mode), site);
+    for (const node of nodes) this.own.set(node.id, ownRules(site, [node], this.printing), site);
     for (const id of [...this.own.sources()]) if (!present.has(id)) this.own.remove(id);
   }
 
@@ -145,7 +151,7 @@ export class StyleEngine {
           break;
         case 'section':
         case 'widget':
-          this.own.set(id, this.isOn(site, page, id) ? ownRules(site, [record], this.mode) : [], site);
+          this.own.set(id, this.isOn(site, page, id) ? ownRules(site, [record], this.printing) : [], site);
           bound ||= record.kind === 'section';
           derived ||= derives(record.styles);
           break;
@@ -160,11 +166,17 @@ export class StyleEngine {
     if (tokens.length > 0)
       this.blocks.patch({
         ...rootBlockOf(this.mode),
-        declarations: closureVariables(site, tokens, {}, viewportUnitOf(this.mode)),
+        declarations: closureVariables(site, tokens, {}, this.mode),
       });
-    if (bound || tokens.length > 0) this.setRebinds(site, page);
-    // A derivation may be written in a slot for the first time.
+    // A derivation or pattern may be written in a slot for the first time.
     if (derived) this.blocks.patch(rootBlock(site, this.mode));
+    if (derived || tokens.length > 0)
+      for (const scheme of site.kinds.scheme.keys())
+        this.blocks.patch({
+          selector: schemeSelector(scheme),
+          declarations: schemePatterns(site, scheme),
+        });
+    if (bound || derived || tokens.length > 0) this.setRebinds(site, page);
     this.layers.flush();
   }
 
@@ -175,5 +187,5 @@ export class StyleEngine {
   }
 }
 
-const derives = (styles: Styles): boolean => Object.values(styles).some(value => value.type === 'derived');
+const derives = (styles: Styles): boolean => Object.values(styles).some(isComputed);
 const rootBlockOf = (mode: PrintMode) => ({ selector: mode === 'sheet' ? ':where(.cell)' : ':root' });

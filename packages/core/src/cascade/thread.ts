@@ -1,6 +1,15 @@
+import { patternImage } from '../guide/patternImage.ts';
 import { roleChain } from '../guide/roles.ts';
 import { type PropertyName, printDeclaration, propertyOf } from '../properties/index.ts';
-import { type Id, type Site, type Slot, type State, settingsOf, type Width } from '../site/index.ts';
+import {
+  type AssetRecord,
+  type Id,
+  type Site,
+  type Slot,
+  type State,
+  settingsOf,
+  type Width,
+} from '../site/index.ts';
 import { follow, literalOf, type Step } from '../tokens/index.ts';
 import { type CssContext, printCss, type Value } from '../values/index.ts';
 import { hostOf, partOf } from '../widgets/index.ts';
@@ -96,8 +105,24 @@ export function outside({ scope, part, state }: Spot): Spot | null {
   return scope.parent && { scope: scope.parent.scope, part: scope.parent.part, state: 'rest' };
 }
 
+/** What CSS text depends on beside the site: the length of one per cent of the viewport, and where pictures lie. */
+export interface Surroundings {
+  viewportUnit?: string;
+  assetUrl?(asset: AssetRecord): string;
+}
+
+/** CSS text of a picture; its file name is ours, and the address of where it lies too. */
+export function printPicture(site: Site, id: Id, assetUrl: (asset: AssetRecord) => string): string {
+  const asset = site.kinds.asset.get(id);
+  return asset ? `url("${assetUrl(asset)}")` : 'none';
+}
+
 /** Contexts in which references print as what they end in. */
-export function literalContext(site: Site, scope: Scope, viewportUnit = '1vw'): CssContext {
+export function literalContext(
+  site: Site,
+  scope: Pick<Scope, 'scheme' | 'rebinds'>,
+  { viewportUnit = '1vw', assetUrl = ({ file }) => file }: Surroundings = {},
+): CssContext {
   const settings = settingsOf(site);
   const tokens = site.kinds.token;
   const context: CssContext = {
@@ -109,6 +134,11 @@ export function literalContext(site: Site, scope: Scope, viewportUnit = '1vw'): 
       return value ? printEnd(value.value) : 'currentcolor';
     },
     derived: value => printEnd(value),
+    picture: id => printPicture(site, id, assetUrl),
+    pattern: ({ drawing, ink }) => {
+      const record = site.kinds.drawing.get(drawing);
+      return record ? patternImage(record, ink, context) : 'none';
+    },
   };
   const printEnd = (value: Value): string => {
     const literal = literalOf(tokens, scope.rebinds, value);
@@ -218,9 +248,9 @@ export function computedStyles(
   part: string,
   states: readonly State[],
   width: Width,
-  viewportUnit = '1vw',
+  surroundings: Surroundings = {},
 ): Map<PropertyName, string> {
-  const context = literalContext(site, scope, viewportUnit);
+  const context = literalContext(site, scope, surroundings);
   const found = new Map<PropertyName, string>();
   for (const [property, list] of contributionsTo(site, scope, part)) {
     const best = list.findLast(it => it.on && states.some(state => applies(it, state, width)));

@@ -1,5 +1,12 @@
 import { fail, ok, type Result } from '../result/index.ts';
-import { type CssContext, type LiteralType, printCss, type TokenType, type Value } from '../values/index.ts';
+import {
+  type CssContext,
+  type LiteralType,
+  printCss,
+  type TokenType,
+  tokenTypeOf,
+  type Value,
+} from '../values/index.ts';
 import { COLOUR } from './colour.ts';
 import { EFFECT } from './effect.ts';
 import { LAYOUT } from './layout.ts';
@@ -9,6 +16,7 @@ import type { Facet, Property } from './property.ts';
 import { SPACE } from './space.ts';
 import { TYPE } from './type.ts';
 
+export { MOVEMENT_NAMES, MOVEMENTS, type MovementName, printKeyframes } from './movements.ts';
 export type { Facet, PartKind } from './property.ts';
 
 const TABLE = [...TYPE, ...COLOUR, ...SPACE, ...LINE, ...LAYOUT, ...EFFECT, ...MOTION] as const;
@@ -31,11 +39,7 @@ export const propertyByCss = (css: string): PropertyRow | undefined => BY_CSS.ge
 
 /** Type of token a property can take a reference to. */
 export const tokenTypesOf = (row: PropertyRow): readonly TokenType[] => [
-  ...new Set(
-    row.accepts.flatMap((type): TokenType[] =>
-      type === 'fluid' ? ['dimension'] : type === 'keyword' ? [] : [type],
-    ),
-  ),
+  ...new Set(row.accepts.flatMap(type => tokenTypeOf(type) ?? [])),
 ];
 
 const NAMES: Record<LiteralType, string> = {
@@ -48,6 +52,8 @@ const NAMES: Record<LiteralType, string> = {
   fontFamily: 'a family name',
   shadow: 'a shadow such as 0 2px 8px #0003',
   gradient: 'linear-gradient(160deg, #fff, #000) or radial-gradient(#fff, #000)',
+  picture: 'picture(NAME) of the site',
+  pattern: 'pattern(NAME, INK) of a drawing',
   keyword: 'a word',
 };
 
@@ -100,5 +106,6 @@ export function accepts(row: PropertyRow, value: Value): Result<Value> {
 /** CSS text of a value in a property; the few whose number is not yet CSS are spelled here. */
 export function printDeclaration(row: PropertyRow, value: Value, context: CssContext): string {
   const text = printCss(value, context);
-  return row.name === 'gridColumns' && value.type !== 'keyword' ? `repeat(${text}, minmax(0, 1fr))` : text;
+  if (row.name === 'gridColumns' && value.type !== 'keyword') return `repeat(${text}, minmax(0, 1fr))`;
+  return row.name === 'animationTimeline' && text === 'view' ? 'view()' : text;
 }

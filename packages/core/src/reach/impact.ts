@@ -19,7 +19,7 @@ import {
   STATES,
   WIDTHS,
 } from '../site/index.ts';
-import type { CssContext, Value } from '../values/index.ts';
+import { type CssContext, colorsIn, type Value } from '../values/index.ts';
 import { partNames } from '../widgets/index.ts';
 import { reachedBySituation } from './reach.ts';
 import { type Standing, standingsOf } from './standing.ts';
@@ -108,13 +108,9 @@ function referringIn(contributions: Contributions) {
   }
   return found;
 }
-const refers = ({ type }: Value): boolean =>
-  type === 'token' ||
-  type === 'role' ||
-  type === 'derived' ||
-  type === 'shadow' ||
-  type === 'gradient' ||
-  type === 'fluid';
+const refers = (value: Value): boolean =>
+  ['token', 'role', 'derived', 'fluid', 'picture', 'pattern'].includes(value.type) ||
+  colorsIn(value).length > 0;
 
 interface Side {
   structure: Structure;
@@ -256,12 +252,12 @@ class Comparison {
   }
 }
 
-/** Where only tokens, schemes and roles differ, a situation that leads to none of those looks as before. */
+/** Where only tokens, schemes, roles and images differ, a situation that leads to none of those looks as before. */
 function untouchedIn(a: Site, b: Site): (scope: Scope) => boolean {
   const structure = structureOf(a);
   const reached = reachedBySituation(a);
   const touched = new Set<Id>();
-  for (const kind of ['token', 'scheme', 'role'] as const) {
+  for (const kind of ['token', 'scheme', 'role', 'drawing', 'asset'] as const) {
     const [before, after] = [a.kinds[kind], b.kinds[kind]];
     if (before === after) continue;
     for (const [id, record] of before) if (after.get(id) !== record) touched.add(id);

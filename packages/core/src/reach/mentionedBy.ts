@@ -6,6 +6,8 @@ export interface Mentioned {
   tokens: ReadonlySet<Id>;
   roles: ReadonlySet<string>;
   textStyles: ReadonlySet<Id>;
+  pictures: ReadonlySet<Id>;
+  drawings: ReadonlySet<Id>;
 }
 
 const cache = new WeakMap<Styles, Mentioned>();
@@ -16,14 +18,18 @@ export function mentionedBy(styles: Styles): Mentioned {
   const tokens = new Set<Id>();
   const roles = new Set<string>();
   const textStyles = new Set<Id>();
+  const pictures = new Set<Id>();
+  const drawings = new Set<Id>();
   const note = (value: Value) => {
     if (value.type === 'role') roles.add(value.role);
     if (value.type === 'textStyle') textStyles.add(value.style);
+    if (value.type === 'picture') pictures.add(value.asset);
+    if (value.type === 'pattern') drawings.add(value.drawing);
     for (const color of colorsIn(value)) note(color);
     for (const id of tokensIn(value)) tokens.add(id);
   };
   for (const value of Object.values(styles)) note(value);
-  const made = { tokens, roles, textStyles };
+  const made = { tokens, roles, textStyles, pictures, drawings };
   cache.set(styles, made);
   return made;
 }

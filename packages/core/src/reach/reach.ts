@@ -80,7 +80,13 @@ function reachedBy(site: Site, structure: Structure, follower: Follower, scope: 
       if (style) all.push(style.styles);
     }
     for (const it of all) {
-      const { tokens, roles } = mentionedBy(it);
+      const { tokens, roles, pictures, drawings } = mentionedBy(it);
+      for (const id of pictures) found.add(id);
+      for (const id of drawings) {
+        found.add(id);
+        for (const { fill, stroke } of site.kinds.drawing.get(id)?.paths ?? [])
+          for (const paint of [fill, stroke]) if (paint) follower.value(paint, scope.rebinds, found);
+      }
       for (const id of tokens) for (const next of follower.token(id, scope.rebinds)) found.add(next);
       for (const role of roles) follower.role(scope.scheme, role, scope.rebinds, found);
     }

@@ -11,7 +11,6 @@ export function renderBody(site: Site, page: PageRecord, options: MarkupOptions)
       renderNode(site, scope, section, options),
     );
   const areas: HtmlElement[] = [
-    { tag: 'a', attrs: { class: 'skip', href: '#main' }, children: ['Skip to content'] },
     { tag: 'header', attrs: { 'data-area': options.marks ? 'header' : null }, children: sections('header') },
     {
       tag: 'main',
@@ -28,7 +27,18 @@ export function renderBody(site: Site, page: PageRecord, options: MarkupOptions)
       'data-part': options.marks ? 'box' : null,
       'data-node': options.marks ? page.id : null,
     },
-    children: areas.filter(area => area.tag === 'a' || area.tag === 'main' || area.children.length > 0),
+    children: [
+      { tag: 'a', attrs: { class: 'skip', href: '#main' }, children: ['Skip to content'] },
+      {
+        tag: 'div',
+        attrs: {
+          class: classesOf(site, scope, 'sheet').join(' '),
+          'data-part': options.marks ? 'sheet' : null,
+          'data-node': options.marks ? page.id : null,
+        },
+        children: areas.filter(area => area.tag === 'main' || area.children.length > 0),
+      },
+    ],
   };
 }
 

@@ -6,7 +6,7 @@ import { varContext } from './rules.ts';
 
 /** The swatches of a drawing stay references, so that it is recoloured with them. */
 function drawn(site: Site, record: DrawingRecord): DrawnSvg {
-  const context = varContext(site, '1vw');
+  const context = varContext(site, { mode: 'published', assetUrl: ({ file }) => file });
   const paint = (value: Value | null) => (value === null ? 'none' : printCss(value, context));
   return {
     width: record.width,

@@ -15,7 +15,9 @@ export * from './stylesheet.ts';
 export {
   closureVariables,
   type Declarations,
+  isComputed,
   rootVariables,
+  schemePatterns,
   schemeVariables,
   slotDerivations,
 } from './variables.ts';

@@ -1,4 +1,4 @@
-import { type PageRecord, type Site, settingsOf } from '../site/index.ts';
+import { type AssetRecord, type PageRecord, type Site, settingsOf } from '../site/index.ts';
 import { renderBody, tagsIn } from './body.ts';
 import { printDocument } from './document.ts';
 import { fontsIn, printFontFaces } from './fonts.ts';
@@ -20,12 +20,13 @@ export function renderPreview(
   bases: PreviewBases,
   mode: PrintMode = 'published',
 ): string {
+  const assetUrl = ({ file }: AssetRecord) => `${bases.assets}${file}`;
   const body = renderBody(site, page, {
     marks: true,
     links: false,
-    assetUrl: asset => `${bases.assets}${asset.file}`,
+    assetUrl,
   });
-  const styles = pageStyles(site, page, mode);
+  const styles = pageStyles(site, page, { mode, assetUrl });
   const faces = printFontFaces(
     fontsIn(site, styles, tagsIn(body).has('em')),
     ({ file, own }) => `${own ? (bases.ownFonts ?? bases.fonts) : bases.fonts}${file}`,

@@ -1,5 +1,7 @@
+import { printKeyframes } from '../properties/index.ts';
 import { type AssetRecord, type Site, settingsOf } from '../site/index.ts';
 import { printDocument } from './document.ts';
+import { fingerprint } from './fingerprint.ts';
 import { fontsIn, printFontFaces } from './fonts.ts';
 import { pageFolder, pagesInOrder, toRoot } from './links.ts';
 import { renderPage, variablesIn } from './renderedPage.ts';
@@ -12,13 +14,6 @@ export interface PublishedSite {
   assets: readonly AssetRecord[];
   /** Font files, to be copied into `fonts/`. */
   fonts: readonly string[];
-}
-
-/** Short name of a text, so that a sheet's address changes with what it says (FNV-1a, 32 bits). */
-function fingerprint(text: string): string {
-  let hash = 0x811c9dc5;
-  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);
-  return (hash >>> 0).toString(36);
 }
 
 /** All that is in any of several collections. */
@@ -48,11 +43,13 @@ export function publishSite(site: Site): PublishedSite {
   const pages = pagesInOrder(site).map(page => renderPage(site, page));
   const used = union(pages.map(it => it.classes));
   const slanted = pages.some(it => it.tags.has('em'));
-  const assets = union<AssetRecord>(pages.map(it => it.assets));
-
-  const shared = guideRules(site, 'published', used);
+  const shared = guideRules(site, { mode: 'published', assetUrl: ({ file }) => `assets/${file}` }, used);
   const ranks = [...pages.flatMap(it => it.ranks), ...shared];
   const guideCss = printRules(site, shared, 'published');
+  const assets = union<AssetRecord>([
+    ...pages.map(it => it.assets),
+    [...site.kinds.asset.values()].filter(({ file }) => guideCss.includes(file)),
+  ]);
   const blocks = [
     rootBlock(site, 'published'),
     ...schemeBlocks(site).filter(({ selector }) => used.has(selector.slice(1))),
@@ -76,6 +73,7 @@ export function publishSite(site: Site): PublishedSite {
     printElementBases(used),
     tokens,
     guideCss,
+    printKeyframes([guideCss, ...pages.map(it => it.own)].join('')),
   ]
     .filter(Boolean)
     .join('\n');

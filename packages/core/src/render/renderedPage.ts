@@ -53,7 +53,7 @@ export function renderPage(site: Site, page: PageRecord): RenderedPage {
     return `${root}assets/${asset.file}`;
   };
   const body = renderBody(site, page, { marks: false, links: true, assetUrl });
-  const rules = ownRules(site, nodes, 'published');
+  const rules = ownRules(site, nodes, { mode: 'published', assetUrl });
   const own = printRules(site, rules, 'published');
   const made: RenderedPage = {
     page,

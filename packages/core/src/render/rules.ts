@@ -1,7 +1,8 @@
-import { expand, type Rank, stateRank, widthRank } from '../cascade/index.ts';
+import { expand, printPicture, type Rank, stateRank, widthRank } from '../cascade/index.ts';
 import { groupBy } from '../lists/index.ts';
 import { printDeclaration, propertyOf } from '../properties/index.ts';
 import {
+  type AssetRecord,
   type Id,
   parseDeclarationKey,
   type Site,
@@ -21,7 +22,7 @@ import {
   partOf,
   statesOf,
 } from '../widgets/index.ts';
-import { derivedName, partClass } from './names.ts';
+import { derivedName, partClass, patternName } from './names.ts';
 
 /** What a rule matches: a part by its class, and the part whose state it follows. */
 export interface Target {
@@ -51,15 +52,27 @@ export interface RuleSource {
   element: ElementType | null;
 }
 
+export type PrintMode = 'published' | 'canvas' | 'sheet';
+
+/** How rules are printed, and where pictures lie as seen from the sheet they are printed in. */
+export interface Printing {
+  mode: PrintMode;
+  assetUrl(asset: AssetRecord): string;
+}
+
+export const viewportUnitOf = (mode: PrintMode): string => (mode === 'sheet' ? 'var(--vw)' : '1vw');
+
 /** Prints references as custom properties, so that one edit of a token or scheme reaches every rule. */
-export function varContext(site: Site, viewportUnit: string): CssContext {
+export function varContext(site: Site, { mode, assetUrl }: Printing): CssContext {
   const { fluidFrom, fluidTo } = settingsOf(site);
   return {
     fluid: { from: fluidFrom, to: fluidTo },
-    viewportUnit,
+    viewportUnit: viewportUnitOf(mode),
     token: (id: Id) => `var(--t-${id})`,
     role: name => `var(--r-${name})`,
     derived: value => `var(--${derivedName(value.derivation)})`,
+    picture: id => printPicture(site, id, assetUrl),
+    pattern: value => `var(--${patternName(value)})`,
   };
 }
 
@@ -123,8 +136,6 @@ export function rulesOf(site: Site, source: RuleSource, context: CssContext): Ru
 /** The cascade layer of a rank; layers are declared in the order of ranks, so that nothing else decides. */
 export const layerOf = ({ state, width, rank }: Rank): string =>
   `c${stateRank(state)}-${widthRank(width)}-${rank}`;
-
-export type PrintMode = 'published' | 'canvas' | 'sheet';
 
 const STATE_SELECTORS: Record<Exclude<State, 'rest'>, string> = {
   selected: ':is([aria-current],[aria-selected=true],[aria-expanded=true],:checked)',
@@ -232,4 +243,4 @@ export const printElementBases = (used?: ReadonlySet<string>): string => {
  * What holds for every page, below all ranks. Sections off screen are skipped by the browser, so each is a formatting
  * context of its own and clips what leaves it.
  */
-export const BASE_CSS = `@layer ${BASE_LAYER}{:root{-webkit-text-size-adjust:100%;text-size-adjust:100%;font-synthesis:none;overflow-wrap:break-word}:where(.section-box){content-visibility:auto;contain-intrinsic-size:auto 36rem;overflow:clip}:where(.header-box,.footer-box){contain:layout paint}.skip{position:absolute;left:-99rem}.skip:focus{left:1rem;top:1rem;z-index:1;padding:.5rem 1rem;color:var(--r-text);background:var(--r-surface)}::selection{background:var(--r-selection)}@media (prefers-reduced-motion:reduce){*{transition-duration:0s!important}}}`;
+export const BASE_CSS = `@layer ${BASE_LAYER}{:root{-webkit-text-size-adjust:100%;text-size-adjust:100%;font-synthesis:none;overflow-wrap:break-word}:where(.section-box){content-visibility:auto;contain-intrinsic-size:auto 36rem;overflow:clip}:where(.header-box,.footer-box){contain:layout paint}.skip{position:absolute;left:-99rem}.skip:focus{left:1rem;top:1rem;z-index:1;padding:.5rem 1rem;color:var(--r-text);background:var(--r-surface)}::selection{background:var(--r-selection)}@media (prefers-reduced-motion:reduce){*{transition-duration:0s!important;animation-name:none!important}}}`;

@@ -1,4 +1,5 @@
 import { compareRanks, mergeRebinds, pageScope } from '../cascade/index.ts';
+import { printKeyframes } from '../properties/index.ts';
 import {
   childrenOf,
   getRecord,
@@ -14,6 +15,7 @@ import { sectionsIn } from './markup.ts';
 import {
   BASE_CSS,
   conditionsOf,
+  type Printing,
   type PrintMode,
   printBare,
   printElementBases,
@@ -23,13 +25,17 @@ import {
   varContext,
 } from './rules.ts';
 import { guideIds, guideSources, ownSource, programSources } from './sources.ts';
-import { type Declarations, rebindVariables, rootVariables, schemeVariables } from './variables.ts';
-
-export const viewportUnitOf = (mode: PrintMode): string => (mode === 'sheet' ? 'var(--vw)' : '1vw');
+import {
+  type Declarations,
+  rebindVariables,
+  rootVariables,
+  schemePatterns,
+  schemeVariables,
+} from './variables.ts';
 
 /** Rules of the program and the guide that some used class asks for; all of them where no classes are given. */
-export function guideRules(site: Site, mode: PrintMode, used?: ReadonlySet<string>): Rule[] {
-  const context = varContext(site, viewportUnitOf(mode));
+export function guideRules(site: Site, printing: Printing, used?: ReadonlySet<string>): Rule[] {
+  const context = varContext(site, printing);
   const sources = [...programSources(), ...guideIds(site).flatMap(id => guideSources(site, id))];
   const rules = sources.flatMap(source => rulesOf(site, source, context));
   return used ? rules.flatMap(rule => keepUsed(rule, used)) : rules;
@@ -43,8 +49,8 @@ function keepUsed(rule: Rule, used: ReadonlySet<string>): Rule[] {
   return [targets.length === rule.targets.length ? rule : { ...rule, targets }];
 }
 
-export const ownRules = (site: Site, nodes: Iterable<NodeRecord>, mode: PrintMode): Rule[] => {
-  const context = varContext(site, viewportUnitOf(mode));
+export const ownRules = (site: Site, nodes: Iterable<NodeRecord>, printing: Printing): Rule[] => {
+  const context = varContext(site, printing);
   return [...nodes].flatMap(node =>
     Object.keys(node.styles).length === 0 && !node.declarations
       ? []
@@ -89,10 +95,11 @@ export interface Block {
 
 export const rootBlock = (site: Site, mode: PrintMode): Block => ({
   selector: mode === 'sheet' ? ':where(.cell)' : ':root',
-  declarations: rootVariables(site, viewportUnitOf(mode)),
+  declarations: rootVariables(site, mode),
 });
+export const schemeSelector = (id: Id): string => `.s-${id}`;
 export const schemeBlock = (site: Site, id: string): Block => ({
-  selector: `.s-${id}`,
+  selector: schemeSelector(id),
   declarations: schemeVariables(site, id),
 });
 export const schemeBlocks = (site: Site): Block[] =>
@@ -108,13 +115,24 @@ function rebinding(site: Site): readonly SectionRecord[] {
   return found;
 }
 
+/** Schemes that are worn within a rebinding have their patterns anew there: an image follows no variable. */
+function patternsBelow(site: Site, id: Id, scheme: Id, rebinds: PageRecord['rebind']): Block[] {
+  const declarations = schemePatterns(site, scheme, rebinds);
+  return declarations.length === 0
+    ? []
+    : [{ selector: `.b-${id} .s-${scheme},.b-${id}.s-${scheme}`, declarations }];
+}
+
 /** Rebindings that hold on a page: its own, and those of its sections. */
 export function rebindBlocks(site: Site, page: PageRecord): Block[] {
   const { rebinds } = pageScope(site, page);
   const block = (id: string, own: PageRecord['rebind'], all: PageRecord['rebind']): Block[] =>
     Object.keys(own).length === 0
       ? []
-      : [{ selector: `.b-${id}`, declarations: rebindVariables(site, own, all) }];
+      : [
+          { selector: `.b-${id}`, declarations: rebindVariables(site, own, all) },
+          ...[...site.kinds.scheme.keys()].flatMap(scheme => patternsBelow(site, id, scheme, all)),
+        ];
   const sections = rebinding(site).filter(
     section => section.area !== 'main' || section.at.parent === page.id,
   );
@@ -144,16 +162,19 @@ export function printRules(site: Site, rules: readonly Rule[], mode: PrintMode):
 export function pageStyles(
   site: Site,
   page: PageRecord,
-  mode: PrintMode,
+  printing: Printing,
   used?: ReadonlySet<string>,
 ): string {
-  const rules = [...guideRules(site, mode, used), ...ownRules(site, nodesOn(site, page), mode)];
+  const { mode } = printing;
+  const rules = [...guideRules(site, printing, used), ...ownRules(site, nodesOn(site, page), printing)];
   const blocks = [rootBlock(site, mode), ...schemeBlocks(site), ...rebindBlocks(site, page)];
+  const printed = printRules(site, rules, mode);
   return [
     printLayerOrder(rules),
     BASE_CSS,
     printElementBases(used),
     ...blocks.map(printBlock),
-    printRules(site, rules, mode),
+    printed,
+    printKeyframes(printed),
   ].join('\n');
 }

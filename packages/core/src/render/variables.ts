@@ -1,46 +1,73 @@
-import { literalContext, roleValue, type Scope, specimenScope } from '../cascade/index.ts';
+import { literalContext, roleValue } from '../cascade/index.ts';
 import { rolesOf } from '../guide/roles.ts';
 import type { Id, Site, SiteRecord } from '../site/index.ts';
 import { boundValue, closure, NO_REBINDS, type Rebinds } from '../tokens/index.ts';
-import { printCss, type Value } from '../values/index.ts';
-import { elementNamed } from '../widgets/index.ts';
-import { derivedName } from './names.ts';
-import { varContext } from './rules.ts';
+import { printCss, tokensIn, type Value } from '../values/index.ts';
+import { derivedName, patternName } from './names.ts';
+import { type PrintMode, varContext, viewportUnitOf } from './rules.ts';
 
 export type Declarations = (readonly [name: string, text: string])[];
+/** What no browser could compute where it is written: each has a custom property of its own beside the tokens. */
+type Computed = Value & { type: 'derived' | 'pattern' };
 type Derived = Value & { type: 'derived' };
+type Pattern = Value & { type: 'pattern' };
 
-const NONE: readonly Derived[] = [];
-const byRecord = new WeakMap<SiteRecord, readonly Derived[]>();
-const byKind = new WeakMap<ReadonlyMap<Id, SiteRecord>, readonly Derived[]>();
+export const isComputed = (value: Value): value is Computed =>
+  value.type === 'derived' || value.type === 'pattern';
+const nameOf = (value: Computed): string =>
+  value.type === 'derived' ? derivedName(value.derivation) : patternName(value);
 
-function derivedOf(record: SiteRecord): readonly Derived[] {
+const NONE: readonly Computed[] = [];
+const byRecord = new WeakMap<SiteRecord, readonly Computed[]>();
+const byKind = new WeakMap<ReadonlyMap<Id, SiteRecord>, readonly Computed[]>();
+
+function computedOf(record: SiteRecord): readonly Computed[] {
   if (!('styles' in record)) return NONE;
   let found = byRecord.get(record);
   if (!found) {
-    found = Object.values(record.styles).filter(value => value.type === 'derived');
+    found = Object.values(record.styles).filter(isComputed);
     byRecord.set(record, found.length > 0 ? found : NONE);
   }
   return found;
 }
 
-/** Derivations in the styles of one kind of record; kept while no record of that kind changes. */
-function derivedIn(records: ReadonlyMap<Id, SiteRecord>): readonly Derived[] {
+/** Such values in the styles of one kind of record; kept while no record of that kind changes. */
+function computedIn(records: ReadonlyMap<Id, SiteRecord>): readonly Computed[] {
   let found = byKind.get(records);
   if (!found) {
-    found = [...records.values()].flatMap(derivedOf);
+    found = [...records.values()].flatMap(computedOf);
     byKind.set(records, found);
   }
   return found;
 }
 
-/** Derivations that are written in slots; each is a custom property beside the tokens. */
-export function slotDerivations(site: Site): Derived[] {
-  const found = new Map<string, Derived>();
+/** Derivations and patterns that are written in slots, each once. */
+function slotComputed(site: Site): Computed[] {
+  const found = new Map<string, Computed>();
   for (const records of Object.values(site.kinds))
-    for (const value of derivedIn(records)) found.set(derivedName(value.derivation), value);
+    for (const value of computedIn(records)) found.set(nameOf(value), value);
   return [...found.values()];
 }
+
+export const slotDerivations = (site: Site): Derived[] =>
+  slotComputed(site).filter(value => value.type === 'derived');
+const slotPatterns = (site: Site): Pattern[] => slotComputed(site).filter(value => value.type === 'pattern');
+/** A pattern in the ink of a role is another one on each scheme. */
+const byScheme = ({ ink }: Pattern): boolean => ink.type === 'role';
+
+/** Tokens that the colours of a pattern name. */
+const tokensOfPattern = (site: Site, { ink, drawing }: Pattern): readonly Id[] => [
+  ...tokensIn(ink),
+  ...(site.kinds.drawing.get(drawing)?.paths ?? []).flatMap(({ fill, stroke }) =>
+    [fill, stroke].flatMap(paint => (paint ? tokensIn(paint) : [])),
+  ),
+];
+
+/** Tokens hold no pictures, so nobody asks where those lie. */
+const contextsOf = (site: Site, rebinds: Rebinds, mode: PrintMode, scheme = '') => ({
+  references: varContext(site, { mode, assetUrl: ({ file }) => file }),
+  literals: literalContext(site, { scheme, rebinds }, { viewportUnit: viewportUnitOf(mode) }),
+});
 
 /**
  * Custom properties of the given tokens under some rebindings. Aliases stay `var()`; what is derived is computed here
@@ -50,11 +77,9 @@ export function tokenDeclarations(
   site: Site,
   ids: Iterable<Id>,
   rebinds: Rebinds,
-  viewportUnit = '1vw',
+  mode: PrintMode,
 ): Declarations {
-  const references = varContext(site, viewportUnit);
-  const scope: Scope = { ...specimenScope(elementNamed('page'), '', {}), rebinds };
-  const literals = { ...literalContext(site, scope, viewportUnit) };
+  const { references, literals } = contextsOf(site, rebinds, mode);
   const found: Declarations = [];
   for (const id of ids) {
     const value = boundValue(site.kinds.token, rebinds, id);
@@ -63,48 +88,60 @@ export function tokenDeclarations(
   return found;
 }
 
-function derivedDeclarations(
+/** Derivations and patterns that are the same on every scheme; those that some of these tokens have a say in. */
+function computedDeclarations(
   site: Site,
   rebinds: Rebinds,
   among: ReadonlySet<Id> | null,
-  viewportUnit: string,
+  mode: PrintMode,
 ): Declarations {
-  const scope: Scope = { ...specimenScope(elementNamed('page'), '', {}), rebinds };
-  const context = literalContext(site, scope, viewportUnit);
-  return slotDerivations(site)
-    .filter(({ derivation }) => !among || derivation.from.some(id => among.has(id)))
-    .map(value => [`--${derivedName(value.derivation)}`, printCss(value, context)] as const);
+  const { literals } = contextsOf(site, rebinds, mode);
+  const follows = (value: Computed): readonly Id[] =>
+    value.type === 'derived' ? value.derivation.from : tokensOfPattern(site, value);
+  return slotComputed(site)
+    .filter(value => value.type === 'derived' || !byScheme(value))
+    .filter(value => !among || follows(value).some(id => among.has(id)))
+    .map(value => [
+      `--${nameOf(value)}`,
+      value.type === 'derived' ? printCss(value, literals) : literals.pattern(value),
+    ]);
 }
 
 /** All tokens of the guide, for the root of a page. */
-export const rootVariables = (site: Site, viewportUnit = '1vw'): Declarations => [
-  ...tokenDeclarations(site, site.kinds.token.keys(), NO_REBINDS, viewportUnit),
-  ...derivedDeclarations(site, NO_REBINDS, null, viewportUnit),
+export const rootVariables = (site: Site, mode: PrintMode): Declarations => [
+  ...tokenDeclarations(site, site.kinds.token.keys(), NO_REBINDS, mode),
+  ...computedDeclarations(site, NO_REBINDS, null, mode),
 ];
 
 /** What alters at the root when these tokens do. */
 export function closureVariables(
   site: Site,
   ids: Iterable<Id>,
-  rebinds: Rebinds = NO_REBINDS,
-  viewportUnit = '1vw',
+  rebinds: Rebinds,
+  mode: PrintMode,
 ): Declarations {
   const all = closure(site.kinds.token, ids, rebinds);
-  return [
-    ...tokenDeclarations(site, all, rebinds, viewportUnit),
-    ...derivedDeclarations(site, rebinds, all, viewportUnit),
-  ];
+  return [...tokenDeclarations(site, all, rebinds, mode), ...computedDeclarations(site, rebinds, all, mode)];
 }
 
-/** The roles of a scheme, fallbacks followed. */
+/** Patterns in the ink of a role, as they are on one scheme under some rebindings. */
+export function schemePatterns(site: Site, scheme: Id, rebinds: Rebinds = NO_REBINDS): Declarations {
+  const patterns = slotPatterns(site).filter(byScheme);
+  if (patterns.length === 0) return [];
+  const { literals } = contextsOf(site, rebinds, 'published', scheme);
+  return patterns.map(value => [`--${patternName(value)}`, literals.pattern(value)]);
+}
+
+/** The roles of a scheme, fallbacks followed, and the patterns drawn in one of them. */
 export function schemeVariables(site: Site, scheme: Id): Declarations {
-  const context = varContext(site, '1vw');
-  return rolesOf(site).flatMap(({ name }) => {
+  const { references } = contextsOf(site, NO_REBINDS, 'published');
+  const roles = rolesOf(site).flatMap(({ name }) => {
     const bound = roleValue(site, scheme, name);
-    return bound ? [[`--r-${name}`, printCss(bound.value, context)] as const] : [];
+    return bound ? [[`--r-${name}`, printCss(bound.value, references)] as const] : [];
   });
+  return [...roles, ...schemePatterns(site, scheme)];
 }
 
 /** A rebinding at one page or section: the tokens themselves and everything downstream of them. */
-export const rebindVariables = (site: Site, own: Rebinds, all: Rebinds, viewportUnit = '1vw'): Declarations =>
-  closureVariables(site, Object.keys(own), all, viewportUnit);
+export const rebindVariables = (site: Site, own: Rebinds, all: Rebinds): Declarations =>
+  closureVariables(site, Object.keys(own), all, 'published');

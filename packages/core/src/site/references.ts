@@ -23,10 +23,17 @@ const roleReference = (path: string, name: string): Reference[] =>
 const inValue = (path: string, value: Value, types: readonly TokenType[]): Reference[] => {
   if (value.type === 'textStyle') return [{ path, to: value.style, kinds: ['textStyle'] }];
   if (value.type === 'role') return roleReference(path, value.role);
+  const image: Reference[] =
+    value.type === 'picture'
+      ? [{ path, to: value.asset, kinds: ['asset'] }]
+      : value.type === 'pattern'
+        ? [{ path, to: value.drawing, kinds: ['drawing'] }]
+        : [];
   const inner = colorsIn(value);
   const roles = inner.flatMap(color => (color.type === 'role' ? roleReference(path, color.role) : []));
   const inside = value.type === 'token' ? types : inner.length > 0 ? (['color'] as const) : null;
   return [
+    ...image,
     ...roles,
     ...tokensIn(value).map(
       (to): Reference => ({ path, to, kinds: ['token'], ...(inside && { types: inside }) }),

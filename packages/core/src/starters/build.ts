@@ -5,6 +5,7 @@ import {
   type At,
   applyChange,
   type Content,
+  type DrawingRecord,
   EMPTY_SITE,
   keyBetween,
   type Place,
@@ -156,6 +157,33 @@ export class SiteBuilder {
 
   asset(record: Omit<AssetRecord, 'kind'>): void {
     this.records.push({ kind: 'asset', ...record });
+  }
+
+  /** Paths by what they paint with, as typed: `d`, fill and stroke, null for none, and the width of the stroke. */
+  drawing(
+    id: string,
+    use: DrawingRecord['use'],
+    name: string,
+    [width, height]: readonly [number, number],
+    paths: readonly (readonly [d: string, fill: string | null, stroke?: string, width?: number])[],
+  ): void {
+    const paint = (text: string | null): Value | null =>
+      text === null ? null : this.value(propertyOf('color'), text);
+    this.records.push({
+      id,
+      kind: 'drawing',
+      name,
+      order: this.next('drawing').order,
+      use,
+      width,
+      height,
+      paths: paths.map(([d, fill, stroke = null, line = 0]) => ({
+        d,
+        fill: paint(fill),
+        stroke: paint(stroke),
+        width: line,
+      })),
+    });
   }
 
   page(

@@ -4,6 +4,7 @@ import { accepts, expectedOf, type PropertyRow, propertyOf, tokenTypesOf } from 
 import { declarationProblem } from '../properties/unfollowed.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import {
+  colorsIn,
   type Derivation,
   type LiteralType,
   parseLiteral,
@@ -32,11 +33,17 @@ export function printTyped(value: Value, tokens: Tokens): string {
   if (value.type === 'fluid')
     return `${value.min.value}${value.min.unit} .. ${value.max.value}${value.max.unit}`;
   if (value.type === 'fontFamily') return value.value.join(', ');
+  if (value.type === 'picture' || value.type === 'pattern') {
+    const colours = colorsIn(value).map(it => printTyped(it, tokens));
+    return `${value.type}(${[value.type === 'picture' ? value.asset : value.drawing, ...colours].join(', ')})`;
+  }
   return printCss(value, {
     fluid: { from: 0, to: 1 },
     token: reference,
     role: name => `role.${name}`,
     derived: it => derived(it.derivation),
+    picture: id => id,
+    pattern: it => it.drawing,
     viewportUnit: '1vw',
   });
 }

@@ -1,4 +1,4 @@
 export { parseArithmetic, parseFamilies, parseLength, parseLiteral, splitTop } from './parseLiteral.ts';
 export { type CssContext, printCss, printLength } from './printValue.ts';
-export { isId, readValue } from './readValue.ts';
+export { readValue } from './readValue.ts';
 export * from './value.ts';

@@ -1,6 +1,7 @@
 import { parseColor } from '../color/index.ts';
 import {
   type GradientStop,
+  isId,
   LENGTH_UNITS,
   type Length,
   type LengthUnit,
@@ -126,6 +127,22 @@ function parseGradient(source: string, color: (text: string) => Value | null): V
   return { type: 'gradient', shape, angle: turned ? Number(turned[1]) : shape === 'linear' ? 180 : 0, stops };
 }
 
+/** `picture(quay, #0008)`, `pattern(waves, #fff, #0008)`: an id, for a pattern its ink, and a tint where there is one. */
+function parseImage(
+  source: string,
+  type: 'picture' | 'pattern',
+  color: (text: string) => Value | null,
+): Value | null {
+  const inner = new RegExp(`^${type}\\((.*)\\)$`, 's').exec(source)?.[1];
+  const [id, ...colours] = inner === undefined ? [] : splitTop(inner, /,/);
+  const read = colours.map(color);
+  if (!isId(id) || read.some(it => it === null)) return null;
+  const [first = null, second = null, ...rest] = read;
+  if (rest.length > 0) return null;
+  if (type === 'picture') return second ? null : { type, asset: id, tint: first };
+  return first && { type, drawing: id, ink: first, tint: second };
+}
+
 /** A family name as typed: letters, digits, spaces and hyphens; nothing that could end a CSS string. */
 const FAMILY = /^[\p{L}\p{N}][\p{L}\p{N} _-]{0,63}$/u;
 
@@ -185,6 +202,9 @@ export function parseLiteral(
       return parseShadow(text, color);
     case 'gradient':
       return parseGradient(text, color);
+    case 'picture':
+    case 'pattern':
+      return parseImage(text, type, color);
     case 'keyword':
       return /^[a-z][a-z-]*$/.test(text) ? { type, value: text } : null;
   }

@@ -25,8 +25,17 @@ export interface CssContext {
   token(id: string): string;
   role(name: string): string;
   derived(value: Value & { type: 'derived' }): string;
+  picture(asset: string): string;
+  pattern(value: Value & { type: 'pattern' }): string;
   /** The unit length of one per cent of the viewport: `1vw`, or a variable of the sheet's column. */
   viewportUnit: string;
+}
+
+/** An image under a colour laid over it: CSS has no layer of one colour, so it is a gradient from it to itself. */
+function printTinted(image: string, tint: Value | null, context: CssContext): string {
+  if (!tint) return image;
+  const color = printCss(tint, context);
+  return `linear-gradient(${color}, ${color}), ${image}`;
 }
 
 /** CSS text of a value. A text style has none: it is expanded before. */
@@ -64,6 +73,10 @@ export function printCss(value: Value, context: CssContext): string {
       const first = value.shape === 'linear' ? `${printNumber(value.angle)}deg, ` : '';
       return `${value.shape}-gradient(${first}${stops.join(', ')})`;
     }
+    case 'picture':
+      return printTinted(context.picture(value.asset), value.tint, context);
+    case 'pattern':
+      return printTinted(context.pattern(value), value.tint, context);
     case 'keyword':
       return value.value;
     case 'token':

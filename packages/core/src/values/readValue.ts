@@ -1,21 +1,27 @@
 import { isColorSpace } from '../color/index.ts';
 import { parseFamilies } from './parseLiteral.ts';
-import { type GradientStop, LENGTH_UNITS, type Length, type ShadowLayer, type Value } from './value.ts';
+import { type GradientStop, isId, LENGTH_UNITS, type Length, type ShadowLayer, type Value } from './value.ts';
 
 type Json = Record<string, unknown>;
 const isObject = (it: unknown): it is Json => typeof it === 'object' && it !== null && !Array.isArray(it);
 const isNumber = (it: unknown): it is number => typeof it === 'number' && Number.isFinite(it);
 const isNumbers = (it: unknown, length: number): it is number[] =>
   Array.isArray(it) && it.length === length && it.every(isNumber);
-/** Ids are ours or a client's: short, and harmless inside a class name. */
-export const isId = (it: unknown): it is string =>
-  typeof it === 'string' && /^[a-zA-Z][a-zA-Z0-9-]{0,63}$/.test(it);
 
 function readLength(it: unknown): Length | null {
   if (!isObject(it) || !isNumber(it.value)) return null;
   const unit = LENGTH_UNITS.find(u => u === it.unit);
   return unit ? { value: it.value, unit } : null;
 }
+
+/** A colour inside another value: a literal, a token or a role. */
+const readColour = (it: unknown): Value | null => {
+  const color = readValue(it);
+  return color && ['color', 'token', 'role'].includes(color.type) ? color : null;
+};
+/** `undefined` where it is ill-formed: null is a tint that is not there. */
+const readTint = (it: unknown): Value | null | undefined =>
+  it === null ? null : (readColour(it) ?? undefined);
 
 function readLayer(it: unknown): ShadowLayer | null {
   if (!isObject(it)) return null;
@@ -25,15 +31,15 @@ function readLayer(it: unknown): ShadowLayer | null {
     readLength(it.blur),
     readLength(it.spread),
   ];
-  const color = readValue(it.color);
-  if (!x || !y || !blur || !spread || !color || !['color', 'token', 'role'].includes(color.type)) return null;
+  const color = readColour(it.color);
+  if (!x || !y || !blur || !spread || !color) return null;
   return { x, y, blur, spread, inset: it.inset === true, color };
 }
 
 function readStop(it: unknown): GradientStop | null {
   if (!isObject(it) || !isNumber(it.at) || it.at < 0 || it.at > 1) return null;
-  const color = readValue(it.color);
-  return color && ['color', 'token', 'role'].includes(color.type) ? { color, at: it.at } : null;
+  const color = readColour(it.color);
+  return color && { color, at: it.at };
 }
 
 /** Reads a value out of stored or sent JSON, copying only what is known; null where it is none. */
@@ -81,6 +87,17 @@ export function readValue(it: unknown): Value | null {
       if (it.stops.length < 2 || it.stops.length > 12) return null;
       const stops = it.stops.map(readStop).filter(stop => stop !== null);
       return stops.length === it.stops.length ? { type: 'gradient', shape, angle: it.angle, stops } : null;
+    }
+    case 'picture': {
+      const tint = readTint(it.tint);
+      return isId(it.asset) && tint !== undefined ? { type: 'picture', asset: it.asset, tint } : null;
+    }
+    case 'pattern': {
+      const ink = readColour(it.ink);
+      const tint = readTint(it.tint);
+      return isId(it.drawing) && ink && tint !== undefined
+        ? { type: 'pattern', drawing: it.drawing, ink, tint }
+        : null;
     }
     case 'keyword':
       return typeof it.value === 'string' && /^[a-z][a-z-]*$/.test(it.value)

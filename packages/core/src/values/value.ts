@@ -48,11 +48,19 @@ export type Value =
   | { type: 'shadow'; value: readonly ShadowLayer[] }
   /** `angle` in degrees as CSS has it: 180 runs downwards; a radial one has none. */
   | { type: 'gradient'; shape: 'linear' | 'radial'; angle: number; stops: readonly GradientStop[] }
+  /** A picture of the site's by its id; the tint is a colour laid over it. */
+  | { type: 'picture'; asset: string; tint: Value | null }
+  /** A drawing of the brand's own, repeated; the ink is the colour of what it paints in no colour of its own. */
+  | { type: 'pattern'; drawing: string; ink: Value; tint: Value | null }
   | { type: 'keyword'; value: string }
   | { type: 'token'; token: string }
   | { type: 'role'; role: string }
   | { type: 'textStyle'; style: string }
   | { type: 'derived'; derivation: Derivation };
+
+/** Ids are ours or a client's: short, and harmless inside a class name. */
+export const isId = (it: unknown): it is string =>
+  typeof it === 'string' && /^[a-zA-Z][a-zA-Z0-9-]{0,63}$/.test(it);
 
 export type ValueType = Value['type'];
 /** The types a token can have. */
@@ -78,13 +86,25 @@ export const dimension = (value: number, unit: LengthUnit): Value => ({
   value: { value, unit },
 });
 
+const isTokenType = (type: LiteralType): type is TokenType => TOKEN_TYPES.some(it => it === type);
+/** Null where no token can hold such a literal. */
 export const tokenTypeOf = (type: LiteralType): TokenType | null =>
-  type === 'fluid' ? 'dimension' : type === 'keyword' ? null : type;
+  type === 'fluid' ? 'dimension' : isTokenType(type) ? type : null;
 
-/** Colours that stand inside a value: of the layers of a shadow, of the stops of a gradient. */
+/** Colours that stand inside a value: of the layers of a shadow, of the stops of a gradient, on and over an image. */
 export function colorsIn(value: Value): readonly Value[] {
-  if (value.type === 'shadow') return value.value.map(layer => layer.color);
-  return value.type === 'gradient' ? value.stops.map(stop => stop.color) : [];
+  switch (value.type) {
+    case 'shadow':
+      return value.value.map(layer => layer.color);
+    case 'gradient':
+      return value.stops.map(stop => stop.color);
+    case 'picture':
+      return value.tint ? [value.tint] : [];
+    case 'pattern':
+      return value.tint ? [value.ink, value.tint] : [value.ink];
+    default:
+      return [];
+  }
 }
 
 /** The same value with other colours inside; the very object where none differs. */
@@ -101,6 +121,12 @@ export function withColors(value: Value, other: (color: Value) => Value): Value 
     const stops = value.stops.map(swap);
     return stops.every((stop, i) => stop === value.stops[i]) ? value : { ...value, stops };
   }
+  if (value.type === 'picture' || value.type === 'pattern') {
+    const tint = value.tint && other(value.tint);
+    if (value.type === 'picture') return tint === value.tint ? value : { ...value, tint };
+    const ink = other(value.ink);
+    return tint === value.tint && ink === value.ink ? value : { ...value, ink, tint };
+  }
   return value;
 }
 
@@ -113,6 +139,8 @@ export function tokensIn(value: Value): readonly string[] {
       return value.derivation.from;
     case 'shadow':
     case 'gradient':
+    case 'picture':
+    case 'pattern':
       return colorsIn(value).flatMap(tokensIn);
     default:
       return [];
@@ -142,6 +170,8 @@ export function withTokens(value: Value, other: (token: string) => string): Valu
     }
     case 'shadow':
     case 'gradient':
+    case 'picture':
+    case 'pattern':
       return withColors(value, color => withTokens(color, other));
     default:
       return value;

@@ -1,4 +1,12 @@
-import { type Color, literalOf, NO_REBINDS, printColor, printCss, type Site, type Value } from '@cove/core';
+import {
+  type Color,
+  literalContext,
+  literalOf,
+  NO_REBINDS,
+  printCss,
+  type Site,
+  type Value,
+} from '@cove/core';
 
 /** A size in px at the widest or at the narrowest, for drawing it; 0 for what is no length. */
 export function drawnSize(site: Site, value: Value, end: 'max' | 'min' = 'max'): number {
@@ -17,15 +25,6 @@ export function colourOfToken(site: Site, id: string): Color | null {
 export const familyCss = (value: Value): string =>
   value.type === 'fontFamily' ? value.value.map(name => `"${name}"`).join(', ') : 'inherit';
 
-/** A shadow or gradient as CSS for the tray, which stands on no scheme: what asks for a role is drawn in the colour of the text. */
+/** A value as CSS for the tray, which stands on no scheme: what asks for a role is drawn in the colour of the text. */
 export const drawnCss = (site: Site, value: Value): string =>
-  printCss(value, {
-    fluid: { from: 360, to: 1280 },
-    viewportUnit: '1vw',
-    token: id => {
-      const color = colourOfToken(site, id);
-      return color ? printColor(color) : 'currentcolor';
-    },
-    role: () => 'currentcolor',
-    derived: () => 'transparent',
-  });
+  printCss(value, literalContext(site, { scheme: '', rebinds: NO_REBINDS }));

@@ -7,9 +7,11 @@ type Rename = (id: Id) => Id;
 function inValue(value: Value, rename: Rename): Value {
   if (value.type === 'textStyle') return { type: 'textStyle', style: rename(value.style) };
   if (value.type === 'role') return { type: 'role', role: rename(value.role) };
-  return withColors(withTokens(value, rename), color =>
+  const inside = withColors(withTokens(value, rename), color =>
     color.type === 'role' ? inValue(color, rename) : color,
   );
+  if (inside.type === 'picture') return { ...inside, asset: rename(inside.asset) };
+  return inside.type === 'pattern' ? { ...inside, drawing: rename(inside.drawing) } : inside;
 }
 
 const inStyles = (styles: Styles, rename: Rename): Styles =>

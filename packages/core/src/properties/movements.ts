@@ -1,0 +1,28 @@
+/** A movement by its name: what it is for, and its keyframes as CSS. */
+interface Movement {
+  label: string;
+  /** Something comes into view, or something asks to be looked at. */
+  use: 'entrance' | 'call';
+  frames: string;
+}
+
+/** Short movements that end where the thing stands, so that nothing is lost where they are not played. */
+export const MOVEMENTS = {
+  fade: { label: 'Fades in', use: 'entrance', frames: 'from{opacity:0}' },
+  rise: { label: 'Rises', use: 'entrance', frames: 'from{opacity:0;translate:0 2rem}' },
+  settle: { label: 'Settles', use: 'entrance', frames: 'from{opacity:0;scale:.94}' },
+  drift: { label: 'Drifts in', use: 'entrance', frames: 'from{opacity:0;translate:-2rem 0}' },
+  swell: { label: 'Swells', use: 'call', frames: '50%{scale:1.05}' },
+  nod: { label: 'Nods', use: 'call', frames: '30%{translate:0 -.3rem}60%{translate:0 .1rem}' },
+  sway: { label: 'Sways', use: 'call', frames: '25%{rotate:-2deg}75%{rotate:2deg}' },
+} as const satisfies Record<string, Movement>;
+export type MovementName = keyof typeof MOVEMENTS;
+
+const isMovement = (name: string): name is MovementName => Object.hasOwn(MOVEMENTS, name);
+export const MOVEMENT_NAMES: readonly MovementName[] = Object.keys(MOVEMENTS).filter(isMovement);
+
+/** Keyframes of all movements, or of those that some printed rules name. */
+export const printKeyframes = (css?: string): string =>
+  MOVEMENT_NAMES.filter(name => css === undefined || css.includes(`animation-name:${name}`))
+    .map(name => `@keyframes ${name}{${MOVEMENTS[name].frames}}`)
+    .join('\n');
