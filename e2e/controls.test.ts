@@ -55,6 +55,13 @@ function site(): Site {
     { items: [[{ text: 'Cars' }]], order: 'free' },
     { wears: ['lit'], styles: { 'marker/fontSize': '30px' } },
   );
+  b.widget(
+    'story',
+    'one',
+    'text',
+    { text: [[{ text: 'Cars board first.' }], [{ text: 'Bikes go last.' }]] },
+    { styles: { 'dropCap/initialLetter': 3, 'dropCap/color': '{color.brand.lamp}' } },
+  );
   return b.site();
 }
 
@@ -86,6 +93,14 @@ describe('pseudo-elements and controls, in Chromium', () => {
   it('what is said of them does not reach the element they stand on', async () => {
     expect(await style('.field-control', 'color')).toBe('rgb(32, 64, 96)');
     expect(await style('.list-item', 'font-size')).toBe('16px');
+  });
+  it('the first letter of the first paragraph drops, and that of no other', async () => {
+    expect(await style('.text-paragraph', 'initial-letter', '::first-letter')).toBe('3');
+    expect(await style('.text-paragraph', 'color', '::first-letter')).toBe('rgb(200, 120, 0)');
+    expect(await style('.text-paragraph + .text-paragraph', 'initial-letter', '::first-letter')).toBe(
+      'normal',
+    );
+    expect(await style('.text-paragraph', 'color')).toBe('rgb(32, 64, 96)');
   });
   it('a field shows its message and its line when the answer will not do, and not before', async () => {
     expect(await style('.field-message', 'display')).toBe('none');

@@ -3,9 +3,9 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
-import type { Browser, Frame } from 'puppeteer-core';
+import type { Browser, ElementHandle, Frame } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
-import { until, Walker } from './support/program.ts';
+import { SITES, until, Walker } from './support/program.ts';
 
 jest.setTimeout(60_000);
 
@@ -416,15 +416,20 @@ describe('icons, marks and notes', () => {
     await walker.says('There is a picture of pixels in it');
     await until(
       () => walker.page.$$eval('ul[aria-label=Marks] li', all => all.length),
-      n => n === 1,
-      'the good one is there',
+      n => n === 3,
+      'the good one is there, beside the two of the demo',
     );
     await walker.kept();
     const drawing = await walker.page.evaluate(async () => {
       const { records } = (await (await fetch('/api/sites/tolvane')).json()) as {
-        records: { id: string; kind: string; paths?: { d: string; stroke: unknown; fill: unknown }[] }[];
+        records: {
+          id: string;
+          kind: string;
+          name: string;
+          paths?: { d: string; stroke: unknown; fill: unknown }[];
+        }[];
       };
-      return records.find(it => it.kind === 'drawing');
+      return records.find(it => it.kind === 'drawing' && it.name.startsWith('Quay rope'));
     });
     expect(drawing?.paths).toEqual([
       expect.objectContaining({ d: 'M5 5H35', stroke: { type: 'token', token: 'rope' }, fill: null }),
@@ -433,7 +438,7 @@ describe('icons, marks and notes', () => {
     await walker.open('pages/home?node=crossing-line');
     const canvas = await walker.frame('Page');
     const [option] = await walker.page.$$eval('select option', all =>
-      all.map(it => it.textContent ?? '').filter(it => it.endsWith('(own)')),
+      all.map(it => it.textContent ?? '').filter(it => /^Quay rope.*\(own\)$/.test(it)),
     );
     await walker.choose('Mark in the middle', option ?? '');
     // Rope, in sRGB.
@@ -462,6 +467,181 @@ describe('icons, marks and notes', () => {
     await walker.click('Open note New note');
     await walker.click('Delete', 'button');
     await walker.kept();
+  });
+});
+
+describe('the site’s ground', () => {
+  const open = async () => {
+    await fresh('?ground');
+    await walker.click('Page', 'radio');
+    return walker.frame('Page');
+  };
+  it('is a drawing in an ink of one’s choice, repeats, and is told in the thread', async () => {
+    const canvas = await open();
+    await walker.click('Choose ground');
+    await walker.click('Swell', 'button');
+    const svg = await walker.styleIs(canvas, 'body', 'background-image', it => it.startsWith('url("data:'));
+    expect(
+      await canvas.evaluate(async css => {
+        const image = new Image();
+        image.src = css.slice(5, -2);
+        await image.decode();
+        return [image.naturalWidth, image.naturalHeight];
+      }, svg),
+    ).toEqual([48, 20]);
+    await walker.click('Choose ink');
+    await walker.click('Lamp', 'button');
+    await walker.styleIs(
+      canvas,
+      'body',
+      'background-image',
+      it => it !== svg && decodeURIComponent(it).includes('stroke="oklch(0.84 0.155 88)"'),
+    );
+    await pressEscape();
+    expect(await walker.violations()).toEqual([]);
+    await undoAll();
+    await walker.styleIs(canvas, 'body', 'background-image', 'none');
+  });
+
+  it('is a picture that is added on the spot, under a colour laid over it, with another one on small screens', async () => {
+    const canvas = await open();
+    await walker.click('Choose ground');
+    const picture = join(tmpdir(), 'harbour-wall.png');
+    writeFileSync(picture, await walker.page.screenshot({ clip: { x: 0, y: 0, width: 64, height: 40 } }));
+    const input = await walker.page.waitForSelector('input[aria-label="Picture, file"]');
+    if (!input) throw new Error('no file field');
+    await (input as ElementHandle<HTMLInputElement>).uploadFile(picture);
+    await walker.styleIs(canvas, 'body', 'background-image', it =>
+      /^url\(".*\/assets\/[a-f0-9]{32}\.webp"\)$/.test(it),
+    );
+    await walker.click('Choose laid over it');
+    await walker.click('Night', 'button');
+    await walker.styleIs(canvas, 'body', 'background-image', it => it.includes('/ 0.5'));
+    await (await walker.page.waitForSelector('::-p-aria([name="How much it covers"])'))?.focus();
+    for (let i = 0; i < 5; i++) await walker.page.keyboard.press('ArrowRight');
+    await walker.styleIs(canvas, 'body', 'background-image', it => it.includes('/ 0.55'));
+    await pressEscape();
+    await until(
+      () =>
+        walker.page.$$eval('section[aria-label="Behind every page"] input', all => all.map(it => it.value)),
+      all => all.includes('Harbour wall'),
+      'the field shows the picture by its name',
+    );
+    const small = await walker.page.waitForSelector(
+      'section[aria-label="On small screens"] button[aria-label="Choose ground"]',
+    );
+    await small?.click();
+    await walker.click('Beacon', 'button');
+    await pressEscape();
+    await walker.click('Narrow', 'radio');
+    await walker.styleIs(canvas, 'body', 'background-image', it => it.includes('url("data:'));
+    await walker.click('Wide', 'radio');
+    await walker.styleIs(canvas, 'body', 'background-image', it => it.includes('/assets/'));
+    await undoAll();
+  });
+
+  it('shows beside pages that are boxed on it', async () => {
+    const canvas = await open();
+    const room = () => canvas.$eval('[data-part=sheet]', it => innerWidth - it.clientWidth);
+    expect(await room()).toBe(0);
+    await walker.click('Boxed', 'radio');
+    await until(room, it => it > 40, 'room at the sides');
+    await walker.click('Full width', 'radio');
+    await until(room, it => it === 0, 'none left');
+    await undoAll();
+  });
+});
+
+describe('motion', () => {
+  it('lets sections come in as they are scrolled into view, and plays each movement', async () => {
+    await fresh();
+    await walker.click('Sways: play it');
+    await walker.choose('Entrance of sections', 'Rises');
+    await walker.kept();
+    await walker.open('release');
+    await walker.click('Publish');
+    await walker.says('Release 1');
+    const visitor = await browser.newPage();
+    await visitor.setViewport({ width: 1280, height: 700 });
+    const opacities = () =>
+      visitor.$$eval('main .section-inner', all => all.map(it => Number(getComputedStyle(it).opacity)));
+    const moved = await until(
+      async () => {
+        await visitor.goto(`${SITES}/tolvane/`);
+        return opacities();
+      },
+      all => all.some(it => it < 1),
+      'a section below the window waits to come in',
+    );
+    expect(moved[0]).toBe(1);
+    await visitor.evaluate(() =>
+      document.querySelectorAll('main > section')[1]?.scrollIntoView({ block: 'center' }),
+    );
+    await until(opacities, all => all[1] === 1, 'it stands there once it is in view');
+    await visitor.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
+    await visitor.reload();
+    expect(await opacities()).toEqual(moved.map(() => 1));
+    await visitor.close();
+    await fresh();
+    await undoAll();
+  });
+});
+
+describe('pinned pictures', () => {
+  it('stand with a note, and are taken off again', async () => {
+    await fresh();
+    await walker.click('New note');
+    await walker.choose('Pin a picture', 'Early boat');
+    const pinned = () =>
+      walker.page.$$eval('ul[aria-label^="Pictures of"] img', all => all.map(it => it.getAttribute('src')));
+    await until(pinned, all => all.length === 1, 'pinned');
+    await walker.kept();
+    await walker.click('Take Early boat off');
+    await until(pinned, all => all.length === 0, 'taken off');
+    await undoAll();
+  });
+});
+
+describe('before and after', () => {
+  it('of any page that an edit would alter, side by side, before it is made', async () => {
+    await fresh('?guides');
+    await walker.click('Guide Selvedge', 'button');
+    await walker.click('Before and after of Fares', 'button');
+    const before = await walker.frame('Before: Fares');
+    const after = await walker.frame('After: Fares');
+    const ground = (frame: Frame) => walker.style(frame, 'body', 'background-color');
+    // Foam of the demo, in sRGB.
+    expect(await ground(before)).toBe('rgb(245, 251, 255)');
+    expect(await ground(after)).not.toBe(await ground(before));
+    expect(await walker.violations()).toEqual([]);
+    await pressEscape();
+    await walker.click('Close');
+  });
+
+  it('of the whole sheet, beside another guide: both scroll to the same element', async () => {
+    await fresh();
+    await walker.click('View');
+    await walker.choose('Beside it', 'In Regatta');
+    await pressEscape();
+    const beside = await walker.frame('Specimen beside');
+    await walker.styleIs(beside, '.cell', 'background-color', 'rgb(255, 255, 255)');
+    const seen = (frame: Frame) =>
+      frame.$$eval('.row[data-anchor]', rows =>
+        rows.findLast(it => it.getBoundingClientRect().top <= 1)?.getAttribute('data-anchor'),
+      );
+    await sheet.evaluate(() => {
+      if (document.scrollingElement) document.scrollingElement.scrollTop = 1500;
+    });
+    const here = await until(
+      () => seen(sheet),
+      it => it !== undefined,
+      'scrolled',
+    );
+    await until(
+      () => seen(beside),
+      it => it === here,
+      `at ${here}`,
+    );
   });
 });
 

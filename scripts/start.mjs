@@ -55,7 +55,8 @@ try {
       'drop schema if exists public cascade; drop schema if exists jobs cascade; create schema public;',
     );
     await client.end();
-    for (const folder of ['assets', 'releases']) rmSync(join(data, folder), { recursive: true, force: true });
+    for (const folder of ['assets', 'fonts', 'guides', 'releases'])
+      rmSync(join(data, folder), { recursive: true, force: true });
   }
   const environment = {
     COVE_DATA: data,

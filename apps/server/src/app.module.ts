@@ -14,6 +14,7 @@ import { GuidesModule } from './guides/guides.module';
 import { HealthController } from './health/health.controller';
 import { OutboxModule } from './outbox/outbox.module';
 import { PeopleModule } from './people/people.module';
+import { PicturesModule } from './pictures/pictures.module';
 import { ReleasesModule } from './releases/releases.module';
 import { SitesModule } from './sites/sites.module';
 import { SnapshotsModule } from './snapshots/snapshots.module';
@@ -56,6 +57,7 @@ export class AppModule {
         OutboxModule,
         SitesModule,
         PeopleModule,
+        PicturesModule,
         ReleasesModule,
         SnapshotsModule,
         GuidesModule,

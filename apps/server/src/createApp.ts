@@ -30,6 +30,8 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.use('/api/sites/:site/changes', json({ limit: '20mb' }));
   // A font of 4 MB as base64, and a little.
   app.use('/api/sites/:site/fonts', json({ limit: '12mb' }));
+  // A picture of 11 MB as base64, and a little.
+  app.use('/api/sites/:site/assets', json({ limit: '16mb' }));
   app.useBodyParser('json', { limit: '64kb' });
   app.useGlobalPipes(new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true }));
   app.enableShutdownHooks();

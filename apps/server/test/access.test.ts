@@ -53,6 +53,7 @@ const EXPECTED: Record<string, Record<Who, number>> = {
     keeper: 200,
     designer: 200,
   },
+  'post /api/sites/{site}/assets': { nobody: 401, stranger: 404, reviewer: 403, keeper: 400, designer: 400 },
   'get /api/sites/{site}/assets/{file}': {
     nobody: 401,
     stranger: 404,
@@ -91,6 +92,7 @@ const EXPECTED: Record<string, Record<Who, number>> = {
   'get /api/guides': { nobody: 401, stranger: 200, reviewer: 200, keeper: 200, designer: 200 },
   'post /api/guides': { nobody: 401, stranger: 400, reviewer: 400, keeper: 400, designer: 400 },
   'get /api/guides/{guide}': { nobody: 401, stranger: 404, reviewer: 404, keeper: 404, designer: 404 },
+  'post /api/guides/{guide}/files': { nobody: 401, stranger: 400, reviewer: 400, keeper: 400, designer: 400 },
   'delete /api/guides/{guide}': { nobody: 401, stranger: 200, reviewer: 200, keeper: 200, designer: 200 },
   // A body that is no font: the pipe refuses what has none before anything is read.
   'post /api/sites/{site}/fonts': { nobody: 401, stranger: 404, reviewer: 403, keeper: 403, designer: 400 },

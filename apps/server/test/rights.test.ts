@@ -108,6 +108,7 @@ const EDITS: [string, Right, (n: number) => Record<string, unknown> | Edit][] = 
     n => ({ op: 'set', id: found('variant').id, path: ['name'], value: `Variant ${n}` }),
   ],
   ['a preset', 'guide', n => ({ op: 'set', id: found('preset').id, path: ['name'], value: `Preset ${n}` })],
+  ['a drawing', 'guide', n => ({ op: 'set', id: found('drawing').id, path: ['name'], value: `Mark ${n}` })],
   ['the site’s name', 'guide', n => ({ op: 'set', id: 'settings', path: ['name'], value: `Ferries ${n}` })],
 ];
 

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { allRecords, type Edit, type Site } from '@cove/core';
 import { drawings, tolvane, tolvaneLarge } from '@cove/core/starters';
 import { Injectable } from '@nestjs/common';
@@ -6,8 +5,8 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import sharp from 'sharp';
 import { DataSource } from 'typeorm';
 import { AccountsService } from '../accounts/accounts.service';
+import { PictureStore } from '../pictures/pictureStore.service';
 import { AcceptService } from '../sites/accept.service';
-import { assetPath, Storage } from '../storage/storage';
 
 export const DEMO = {
   email: 'demo@tolvane.example',
@@ -23,7 +22,7 @@ export class DemoService {
   constructor(
     private readonly accounts: AccountsService,
     private readonly changes: AcceptService,
-    private readonly storage: Storage,
+    private readonly pictures: PictureStore,
     @InjectDataSource() private readonly database: DataSource,
   ) {}
 
@@ -78,9 +77,7 @@ export class DemoService {
     const files = new Map<string, string>();
     for (const { name, svg } of drawings()) {
       const data = await sharp(Buffer.from(svg)).webp({ quality: 82 }).toBuffer();
-      const file = `${createHash('sha256').update(data).digest('hex').slice(0, 32)}.webp`;
-      await this.storage.write(assetPath(site, file), data);
-      files.set(name, file);
+      files.set(name, await this.pictures.write(site, data));
     }
     return files;
   }

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { type FontRecord, ok, type Result } from '@cove/core';
 import { Injectable } from '@nestjs/common';
-import { Storage } from '../storage/storage';
+import { fontPath, Storage } from '../storage/storage';
 import { type FontFacts, readFontFile } from './readFontFile';
 import { readShippedFont } from './shippedFonts';
 
@@ -11,7 +11,6 @@ const ENDINGS: Record<FontRecord['format'], string> = {
   truetype: 'ttf',
   opentype: 'otf',
 };
-const fontPath = (site: string, file: string): string => `fonts/${site}/${file}`;
 
 /** Fonts of the program and of sites. */
 @Injectable()

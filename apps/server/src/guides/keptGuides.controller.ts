@@ -1,7 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { Allow, type Caller, CurrentCaller } from '../common/access';
-import { KeepGuideDto } from './dto/keptGuide.dto';
+import { GiveFilesDto, KeepGuideDto } from './dto/keptGuide.dto';
 import { KeptGuides } from './keptGuides.service';
 
 @ApiTags('guides')
@@ -27,6 +27,17 @@ export class KeptGuidesController {
   @ApiOperation({ summary: 'Keep the guide of a site that one designs' })
   keep(@CurrentCaller() { account }: Caller, @Body() { site, name, about }: KeepGuideDto) {
     return this.guides.keep(account, site, name, about);
+  }
+
+  @Post(':guide/files')
+  @HttpCode(204)
+  @ApiOperation({ summary: 'Give the fonts and pictures of a kept guide to a site that one designs' })
+  giveFiles(
+    @CurrentCaller() { account }: Caller,
+    @Param('guide') guide: string,
+    @Body() { site }: GiveFilesDto,
+  ): Promise<void> {
+    return this.guides.giveFiles(account, guide, site);
   }
 
   @Delete(':guide')

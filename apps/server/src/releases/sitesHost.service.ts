@@ -92,7 +92,7 @@ export class SitesHost implements OnApplicationBootstrap, OnModuleDestroy {
       'content-length': data.length,
       'cache-control': html ? 'no-cache' : 'public, max-age=31536000, immutable',
       'x-content-type-options': 'nosniff',
-      'content-security-policy': `default-src 'none'; style-src 'self'; img-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self' ${this.config.COVE_ORIGIN}`,
+      'content-security-policy': `default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self' ${this.config.COVE_ORIGIN}`,
     });
     response.end(request.method === 'HEAD' ? undefined : data);
   }

@@ -8,4 +8,7 @@ export abstract class Storage {
 }
 
 export const assetPath = (site: string, file: string): string => `assets/${site}/${file}`;
+export const fontPath = (site: string, file: string): string => `fonts/${site}/${file}`;
+/** Files that go with a kept guide, whichever site it came from. */
+export const keptPath = (guide: string, file: string): string => `guides/${guide}/${file}`;
 export const releaseFolder = (site: string, release: string): string => `releases/${site}/${release}`;

@@ -3,20 +3,16 @@ import { finished } from 'node:stream/promises';
 import { Injectable } from '@nestjs/common';
 import { ZipFile } from 'yazl';
 import { FontStore } from '../fonts/fontStore.service';
+import { PictureStore } from '../pictures/pictureStore.service';
 import { Renderer } from '../releases/renderer.service';
-import { assetPath, Storage } from '../storage/storage';
 
 @Injectable()
 export class ExportService {
   constructor(
-    private readonly storage: Storage,
     private readonly renderer: Renderer,
     private readonly fonts: FontStore,
+    private readonly pictures: PictureStore,
   ) {}
-
-  asset(site: string, file: string): Promise<Buffer | null> {
-    return this.storage.read(assetPath(site, file));
-  }
 
   /** Writes the published site as one archive; rendering and compression run outside the main thread. */
   async zip(id: string, into: Writable): Promise<void> {
@@ -25,7 +21,7 @@ export class ExportService {
     zip.outputStream.pipe(into);
     for (const [path, text] of files) zip.addBuffer(Buffer.from(text), path);
     for (const { file } of assets) {
-      const data = await this.asset(id, file);
+      const data = await this.pictures.read(id, file);
       if (data) zip.addBuffer(data, `assets/${file}`, { compress: false });
     }
     for (const file of fonts) {

@@ -80,7 +80,7 @@ export class ViewsController {
   @Header('cache-control', 'no-store')
   @Header(
     'content-security-policy',
-    "default-src 'none'; style-src 'unsafe-inline'; img-src 'self'; font-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-same-origin",
+    "default-src 'none'; style-src 'unsafe-inline'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-same-origin",
   )
   @ApiOperation({ summary: 'A page with its CSS inside and its parts marked; runs nothing' })
   async preview(@Param('site') id: string, @Param('page') pageId: string): Promise<string> {
@@ -102,25 +102,5 @@ export class ViewsController {
       'content-disposition': 'attachment; filename="site.zip"',
     });
     await this.exports.zip(id, response);
-  }
-
-  @Get('assets/:file')
-  @ApiOperation({ summary: 'A stored picture' })
-  async asset(
-    @Param('site') id: string,
-    @Param('file') file: string,
-    @Res() response: Response,
-  ): Promise<void> {
-    const { site } = await this.cache.at(id);
-    const asset = [...site.kinds.asset.values()].find(it => it.file === file);
-    const data = asset && (await this.exports.asset(id, asset.file));
-    if (!asset || !data) throw notFound('picture');
-    response.writeHead(200, {
-      'content-type': asset.mime,
-      'cache-control': 'private, max-age=31536000, immutable',
-      'x-content-type-options': 'nosniff',
-      'content-security-policy': "default-src 'none'; sandbox",
-    });
-    response.end(data);
   }
 }

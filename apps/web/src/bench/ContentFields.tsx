@@ -14,6 +14,7 @@ import {
   type WidgetRecord,
 } from '@cove/core';
 import { lazy, Suspense } from 'react';
+import { PictureChoice } from '../pictures/PictureChoice.tsx';
 import { useCommit } from '../session/context.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
 import { Select } from '../ui/Select.tsx';
@@ -160,32 +161,40 @@ export function ContentFields({
             );
           case 'asset':
             return (
-              <Select
+              <PictureChoice
                 key={name}
+                site={site}
                 label={field.label}
-                value={typeof value === 'string' ? value : ''}
-                options={[
-                  { value: '', label: 'None' },
-                  ...[...site.kinds.asset.values()].map(asset => ({ value: asset.id, label: asset.name })),
-                ]}
-                onChange={id => set(name, id === '' ? null : id)}
+                chosen={typeof value === 'string' ? value : null}
+                onChoose={id => set(name, id)}
               />
             );
           case 'icon':
             return (
-              <Select
-                key={name}
-                label={field.label}
-                value={typeof value === 'string' ? value : ''}
-                options={[
-                  { value: '', label: 'None' },
-                  ...[...site.kinds.drawing.values()]
-                    .sort(byOrder)
-                    .map(it => ({ value: it.id, label: `${it.name} (own)` })),
-                  ...ICON_NAMES.map(it => ({ value: it, label: it })),
-                ]}
-                onChange={id => set(name, id === '' ? null : id)}
-              />
+              <div key={name}>
+                <Select
+                  label={field.label}
+                  value={typeof value === 'string' ? value : ''}
+                  options={[
+                    { value: '', label: 'None' },
+                    ...[...site.kinds.drawing.values()]
+                      .sort(byOrder)
+                      .map(it => ({ value: it.id, label: `${it.name} (own)` })),
+                    ...ICON_NAMES.map(it => ({ value: it, label: it })),
+                    ...[...site.kinds.asset.values()].map(it => ({
+                      value: it.id,
+                      label: `${it.name} (picture)`,
+                    })),
+                  ]}
+                  onChange={id => set(name, id === '' ? null : id)}
+                />
+                {typeof value === 'string' && site.kinds.asset.has(value) && (
+                  <p role="note" className="mt-0.5 text-small text-madder">
+                    A picture of pixels: it keeps its own colours on every scheme and blurs where it is drawn
+                    larger. An SVG under Icons and marks would not.
+                  </p>
+                )}
+              </div>
             );
           case 'choice':
             return (

@@ -16,6 +16,7 @@ import { useCommit, useSession } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 import { ColourControl } from './ColourControl.tsx';
+import { GroundControl } from './GroundControl.tsx';
 import { ThreadMark } from './ThreadMark.tsx';
 import { ThreadView } from './ThreadView.tsx';
 
@@ -33,8 +34,12 @@ interface Props {
   onBox?(box: Row['box'] | null): void;
 }
 
-/** A token is known by its group and name; its whole path is there to be typed. */
-const short = (text: string) => text.replace(/^\{\w+\.(.*)\}$/, '$1');
+/** A token is known by its group and name, an image by its own; the whole spelling is there to be typed. */
+function short(site: Site, value: Value | null, text: string): string {
+  if (value?.type === 'picture') return site.kinds.asset.get(value.asset)?.name ?? text;
+  if (value?.type === 'pattern') return site.kinds.drawing.get(value.drawing)?.name ?? text;
+  return text.replace(/^\{\w+\.(.*)\}$/, '$1');
+}
 
 /** One property: its name, a control made for its type, its value, and its thread. */
 export function PropertyRow({ site, scope, row, asked, target, value, knot, noEffect, onBox }: Props) {
@@ -59,6 +64,9 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
             {row.accepts.includes('color') && (
               <ColourControl site={site} scope={scope} row={row} value={value} onShow={show} onCommit={set} />
             )}
+            {row.accepts.includes('pattern') && (
+              <GroundControl site={site} scope={scope} row={row} value={value} onShow={show} onCommit={set} />
+            )}
           </span>
           {row.accepts.length === 0 && row.keywords ? (
             <select
@@ -79,7 +87,7 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
               hideLabel
               className="flex-1"
               text={text}
-              display={short(text)}
+              display={short(site, value, text)}
               parse={typed => parsePropertyValue(typed, row, site.kinds.token, site.kinds.role)}
               onCommit={set}
               onFocus={() => onBox?.(row.box ?? null)}

@@ -12,11 +12,13 @@ import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Bench } from '../bench/Bench.tsx';
 import type { Subject } from '../bench/subject.ts';
+import { ScrollTogether } from '../canvas/scrollTogether.ts';
 import { useSite } from '../session/context.tsx';
 import { Lock } from '../session/rights.tsx';
 import { nameOf } from '../shell/names.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
+import { useBeside } from './guides/useBeside.ts';
 import { PresetPanel } from './PresetPanel.tsx';
 import { type Across, columnsFor, Specimen } from './Specimen.tsx';
 import { SchemePanel } from './scheme/SchemePanel.tsx';
@@ -26,6 +28,7 @@ import { Tray } from './tray/Tray.tsx';
 import { FIRST_VIEW, ViewMenu } from './ViewMenu.tsx';
 
 const PageInView = lazy(async () => ({ default: (await import('./PageInView.tsx')).PageInView }));
+const GroundPanel = lazy(async () => ({ default: (await import('./GroundPanel.tsx')).GroundPanel }));
 const GuidesPanel = lazy(async () => ({ default: (await import('./guides/GuidesPanel.tsx')).GuidesPanel }));
 
 interface Selected {
@@ -44,11 +47,14 @@ export function GuideStation() {
   const [view, setView] = useState(FIRST_VIEW);
   const [middle, setMiddle] = useState<'specimen' | 'page'>('specimen');
   const first = useRef(site);
+  const beside = useBeside(view.beside, first.current);
+  const together = useMemo(() => new ScrollTogether('.row', 'data-anchor'), []);
   const [hit, setHit] = useState<Selected | null>(null);
 
   const rows = useMemo(() => specimenRows(site), [site]);
   const preset = params.get('preset');
   const guides = params.has('guides');
+  const ground = params.has('ground');
   const openScheme = site.kinds.scheme.get(params.get('scheme') ?? '');
   const openStyle = site.kinds.textStyle.get(params.get('style') ?? '');
   const element = maybeElement(params.get('element') ?? '');
@@ -113,11 +119,11 @@ export function GuideStation() {
       : subject;
 
   return (
-    <div className="grid h-full grid-cols-[232px_1fr_292px]">
+    <div className="grid h-full grid-cols-[232px_1fr_292px] grid-rows-[minmax(0,1fr)]">
       <Lock unless="guide">
         <Tray site={site} open={params.get('token')} onOpen={openToken} onPanel={panel => setParams(panel)} />
       </Lock>
-      <section aria-label="Specimen" className="flex min-w-0 flex-col">
+      <section aria-label="Specimen" className="flex min-h-0 min-w-0 flex-col">
         <div className="flex h-10 items-center gap-3 border-b border-hair px-3">
           <Choice<'specimen' | 'page'>
             label="In the middle"
@@ -176,30 +182,41 @@ export function GuideStation() {
             />
           </Suspense>
         ) : (
-          <div className="flex min-h-0 flex-1 flex-col">
-            {view.before && (
-              <div className="flex min-h-0 flex-1 flex-col border-b-2 border-hair">
-                <p className="px-3 py-1 text-muted">As it was when you came here</p>
-                <Specimen
-                  title="Specimen before"
-                  site={first.current}
-                  frozen
-                  across={across}
-                  scheme={scheme}
-                  filter={filter}
-                  view={view}
-                  chosen={null}
-                  onHit={onHit}
-                />
+          <div className="grid min-h-0 flex-1 auto-rows-[minmax(0,1fr)] grid-cols-[minmax(0,1fr)]">
+            {view.beside !== '' && (
+              <div className="flex min-h-0 flex-col border-b-2 border-hair">
+                <p role="status" className="px-3 py-1 text-muted">
+                  {view.beside === 'before'
+                    ? 'As it was when you came here'
+                    : beside
+                      ? 'In the other guide'
+                      : 'Working it out …'}
+                </p>
+                {beside && (
+                  <Specimen
+                    key={view.beside}
+                    title="Specimen beside"
+                    site={beside}
+                    together={together}
+                    frozen
+                    across={across}
+                    scheme={scheme}
+                    filter={filter}
+                    view={view}
+                    chosen={null}
+                    onHit={onHit}
+                  />
+                )}
               </div>
             )}
             <Specimen
               site={site}
+              together={together}
               across={across}
               scheme={scheme}
               filter={filter}
               view={view}
-              chosen={preset || openScheme || openStyle || guides ? null : selected}
+              chosen={preset || openScheme || openStyle || guides || ground ? null : selected}
               onHit={onHit}
             />
           </div>
@@ -218,6 +235,10 @@ export function GuideStation() {
           {guides ? (
             <Suspense fallback={<p className="p-4 text-muted">Opening …</p>}>
               <GuidesPanel site={site} onClose={() => setParams({})} />
+            </Suspense>
+          ) : ground ? (
+            <Suspense fallback={<p className="p-4 text-muted">Opening …</p>}>
+              <GroundPanel site={site} onClose={() => setParams({})} />
             </Suspense>
           ) : openScheme ? (
             <SchemePanel

@@ -11,6 +11,7 @@ import {
 } from '@cove/core';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Frame } from '../canvas/Frame.tsx';
+import type { ScrollTogether } from '../canvas/scrollTogether.ts';
 import { useSession } from '../session/context.tsx';
 import { type Hit, type Layout, SpecimenDocument } from './specimenDocument.ts';
 import { usesOfRow } from './uses.ts';
@@ -70,6 +71,8 @@ interface Props {
   filter: string;
   /** Another site than the one that is worked on: shown as it is, following nothing. */
   frozen?: boolean;
+  /** Specimens that scroll as one. */
+  together: ScrollTogether;
   title?: string;
   view: View;
   chosen: { row: string; column: string } | null;
@@ -83,6 +86,7 @@ export function Specimen({
   scheme,
   filter,
   frozen = false,
+  together,
   title = 'Specimen',
   view,
   chosen,
@@ -168,7 +172,7 @@ export function Specimen({
   }, []);
 
   return (
-    <div ref={box} className="min-h-0 flex-1 overflow-hidden">
+    <div ref={box} className="h-full min-h-0 flex-1 overflow-hidden">
       <Frame
         title={title}
         width={size.width}
@@ -177,6 +181,7 @@ export function Specimen({
         onReady={(document, view) => {
           const made = new SpecimenDocument(document, view, session.id, it => hit.current(it));
           sheet.current = made;
+          together.join(document);
           made.style(latest.current, null);
           made.show(latest.current, layout);
           made.choose(chosen?.row ?? null, chosen?.column ?? null);

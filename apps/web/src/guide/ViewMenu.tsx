@@ -1,21 +1,26 @@
 import type { SpecimenColumn } from '@cove/core';
+import { READY_GUIDES } from '@cove/core/starters';
 import { Popover } from 'radix-ui';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
+import { useKeptGuides } from './guides/useKept.ts';
+
+/** The sheet as it was when the station was opened, or in another guide: a ready-made one, or one that was kept. */
+export type Beside = '' | 'before' | `ready:${string}` | `kept:${string}`;
 
 /** How the specimen is looked at; nothing of it alters the guide. */
 export interface View {
   zoom: string;
   /** Words of the sample, or the site's own. */
   words: 'sample' | 'own';
-  /** The sheet as it was when the station was opened, beside the one of now. */
-  before: boolean;
+  /** What is seen beside the sheet of now; empty for nothing. */
+  beside: Beside;
   /** Columns left out, by id. */
   without: ReadonlySet<string>;
 }
 
-export const FIRST_VIEW: View = { zoom: '0.6', words: 'sample', before: false, without: new Set() };
+export const FIRST_VIEW: View = { zoom: '0.6', words: 'sample', beside: '', without: new Set() };
 
 export function ViewMenu({
   view,
@@ -26,6 +31,13 @@ export function ViewMenu({
   columns: readonly SpecimenColumn[];
   onChange(view: View): void;
 }) {
+  const kept = useKeptGuides();
+  const besides: readonly { value: Beside; label: string }[] = [
+    { value: '', label: 'Nothing' },
+    { value: 'before', label: 'As it was when you came here' },
+    ...READY_GUIDES.map(it => ({ value: `ready:${it.id}` as const, label: `In ${it.name}` })),
+    ...(kept.data ?? []).map(it => ({ value: `kept:${it.id}` as const, label: `In ${it.name} (own)` })),
+  ];
   const toggle = (id: string, on: boolean) => {
     const without = new Set(view.without);
     if (on) without.delete(id);
@@ -81,15 +93,15 @@ export function ViewMenu({
             options={['0.4', '0.6', '0.8', '1'].map(it => ({ value: it, label: `${Number(it) * 100} %` }))}
             onChange={zoom => onChange({ ...view, zoom })}
           />
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="accent-teal"
-              checked={view.before}
-              onChange={event => onChange({ ...view, before: event.target.checked })}
-            />
-            Beside it, as it was when you came here
-          </label>
+          <Select
+            label="Beside it"
+            value={view.beside}
+            options={besides}
+            onChange={value => {
+              const beside = besides.find(it => it.value === value);
+              if (beside) onChange({ ...view, beside: beside.value });
+            }}
+          />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -127,7 +127,7 @@ export class SpecimenDocument {
           children: [{ tag: 'div', attrs: { class: 'inner' }, children: cell.children }],
         });
       });
-      return `<div class="row" role="row"><div class="name" role="rowheader">${escapeHtml(row.label)}<span>${n === 1 ? '1 use' : `${n} uses`}</span></div>${cells.join('')}</div>`;
+      return `<div class="row" role="row" data-anchor="${escapeHtml(row.id)}"><div class="name" role="rowheader">${escapeHtml(row.label)}<span>${n === 1 ? '1 use' : `${n} uses`}</span></div>${cells.join('')}</div>`;
     });
     const least = 150;
     const html = `<div class="grid" role="grid" aria-label="Specimen" style="--columns:${columns.length};--least:${least}px;--zoom:${zoom}">${head}${body.join('')}</div>`;

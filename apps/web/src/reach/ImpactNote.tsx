@@ -1,4 +1,5 @@
-import { type Edit, type Impact, propertyOf, roleIn, type Site } from '@cove/core';
+import { type Edit, type Id, type Impact, propertyOf, roleIn, type Site } from '@cove/core';
+import { lazy, Suspense, useState } from 'react';
 import { useSite } from '../session/context.tsx';
 import { nameOf } from '../shell/names.ts';
 import { useImpact } from './useReach.ts';
@@ -23,10 +24,14 @@ export function ImpactNote({ edits }: { edits: readonly Edit[] | null }) {
         {foreseen.problem.message}
       </p>
     );
-  return <ImpactWords site={site} impact={foreseen.impact} />;
+  return <ImpactWords site={site} impact={foreseen.impact} edits={edits} />;
 }
 
-export function ImpactWords({ site, impact }: { site: Site; impact: Impact }) {
+/** Two pages drawn whole come when they are asked for. */
+const BeforeAfter = lazy(async () => ({ default: (await import('./BeforeAfter.tsx')).BeforeAfter }));
+
+function ImpactWords({ site, impact, edits }: { site: Site; impact: Impact; edits: readonly Edit[] }) {
+  const [seen, setSeen] = useState<Id | null>(null);
   const { pages, nodes, added, removed, properties, failures } = impact;
   return (
     <div className="grid gap-1.5">
@@ -52,11 +57,23 @@ export function ImpactWords({ site, impact }: { site: Site; impact: Impact }) {
         <ul className="thin-scroll max-h-28 overflow-auto">
           {pages.map(({ page, nodes: changed }) => (
             <li key={page} className="flex justify-between gap-2 text-muted">
-              <span className="truncate">{nameOf(site, page)}</span>
+              <button
+                type="button"
+                aria-label={`Before and after of ${nameOf(site, page)}`}
+                className="truncate text-left hover:text-teal hover:underline"
+                onClick={() => setSeen(page)}
+              >
+                {nameOf(site, page)}
+              </button>
               <span className="font-mono text-[11px]">{changed.length}</span>
             </li>
           ))}
         </ul>
+      )}
+      {seen !== null && (
+        <Suspense>
+          <BeforeAfter edits={edits} pages={pages} first={seen} onClose={() => setSeen(null)} />
+        </Suspense>
       )}
       {failures.length > 0 && (
         <div role="alert">

@@ -11,7 +11,7 @@ import {
   type Width,
 } from '../site/index.ts';
 import { follow, literalOf, type Step } from '../tokens/index.ts';
-import { type CssContext, printCss, type Value } from '../values/index.ts';
+import { type CssContext, colorsIn, printCss, type Value } from '../values/index.ts';
 import { hostOf, partOf } from '../widgets/index.ts';
 import type { OriginName } from './rank.ts';
 import { applies, type Contribution, contributionsTo, winner } from './resolve.ts';
@@ -177,6 +177,8 @@ function way(site: Site, scope: Scope, value: Value): { via: Via[]; end: Value |
   const last = followed?.steps.at(-1)?.value ?? at;
   via.push(...(followed?.steps.map(step) ?? []));
   if (last.type === 'derived') via.push(...last.derivation.from.flatMap(id => inputs(site, scope, id)));
+  // A shadow, gradient or image leads on to each colour in it.
+  via.push(...colorsIn(last).flatMap(color => way(site, scope, color).via));
   return { via, end: followed?.literal ?? null };
 }
 

@@ -1,3 +1,4 @@
+export * from './motion.ts';
 export * from './presets.ts';
 export * from './schemes.ts';
 export * from './structure.ts';

@@ -55,6 +55,21 @@ export function setSlot(site: Site, target: StyleTarget, slot: Slot, value: Valu
   return [{ op: 'set', id, path: ['styles', slot], value }];
 }
 
+/** Sets several slots at once; those whose value is null are taken away. */
+export function setSlots(
+  site: Site,
+  target: StyleTarget,
+  values: Readonly<Record<Slot, Value | null>>,
+): Edit[] {
+  const wanted = Object.entries(values);
+  if (target.type === 'record' || getRecord(site, targetId(target)))
+    return wanted.flatMap(([slot, value]) => setSlot(site, target, slot, value));
+  const styles = Object.fromEntries(
+    wanted.flatMap(([slot, value]): [Slot, Value][] => (value ? [[slot, value]] : [])),
+  );
+  return Object.keys(styles).length === 0 ? [] : [{ op: 'put', record: { ...emptyRule(target), styles } }];
+}
+
 type Declaring = NodeRecord | DefaultRecord | VariantRecord | VariantRuleRecord;
 const declares = (record: SiteRecord | undefined): record is Declaring =>
   isNode(record) ||
@@ -87,7 +102,7 @@ export function setTyped(
       },
     ];
   return [
-    ...styles.flatMap(([slot, value]) => setSlot(site, target, slot, value)),
+    ...setSlots(site, target, Object.fromEntries(styles)),
     ...declarations.map(([key, value]): Edit => ({ op: 'set', id, path: ['declarations', key], value })),
   ];
 }

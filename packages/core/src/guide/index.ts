@@ -17,3 +17,4 @@ export {
   isGuideRecord,
 } from './take/guideData.ts';
 export { facedSchemes, type GuidePart, type GuidePlan, planGuide, takeGuide } from './take/planGuide.ts';
+export { readGuideData } from './take/readGuideData.ts';

@@ -37,7 +37,7 @@ export const COLOUR = rows('colour', [
   {
     name: 'backgroundPositionX',
     css: 'background-position-x',
-    label: 'Ground, focus across',
+    label: 'Ground across',
     accepts: ['dimension'],
     keywords: ['left', 'center', 'right'],
     words: 'background position place left right',
@@ -45,7 +45,7 @@ export const COLOUR = rows('colour', [
   {
     name: 'backgroundPositionY',
     css: 'background-position-y',
-    label: 'Ground, focus down',
+    label: 'Ground down',
     accepts: ['dimension'],
     keywords: ['top', 'center', 'bottom'],
     words: 'background position place top bottom',

@@ -18,7 +18,7 @@ export const MOVEMENTS = {
 } as const satisfies Record<string, Movement>;
 export type MovementName = keyof typeof MOVEMENTS;
 
-const isMovement = (name: string): name is MovementName => Object.hasOwn(MOVEMENTS, name);
+export const isMovement = (name: string): name is MovementName => Object.hasOwn(MOVEMENTS, name);
 export const MOVEMENT_NAMES: readonly MovementName[] = Object.keys(MOVEMENTS).filter(isMovement);
 
 /** Keyframes of all movements, or of those that some printed rules name. */

@@ -92,6 +92,16 @@ export const TYPE = rows('type', [
     words: 'decoration link gap',
   },
   {
+    name: 'initialLetter',
+    css: 'initial-letter',
+    label: 'Drop cap, lines',
+    accepts: ['number'],
+    min: 1,
+    max: 8,
+    keywords: ['normal'],
+    words: 'drop cap initial first letter large',
+  },
+  {
     name: 'textAlign',
     css: 'text-align',
     label: 'Text alignment',

@@ -33,6 +33,8 @@ export interface Target {
   control: string | null;
   /** Pseudo-element of what bears the class. */
   pseudo: Part['pseudo'] | null;
+  /** Only where it is the first in what holds it. */
+  onFirst: boolean;
 }
 
 /** One rule before it is printed: where it ranks, what it matches, what it says. */
@@ -80,8 +82,8 @@ export function varContext(site: Site, { mode, assetUrl }: Printing): CssContext
 const BY_POINTER: readonly State[] = ['hover', 'pressed'];
 
 function targetOf(element: ElementType, part: string, className: string, state: State): Target {
-  const pseudo = partOf(element, part)?.pseudo ?? null;
-  const rest = { className: partClass(className, part, pseudo), host: null, control: null, pseudo };
+  const { pseudo = null, onFirst = false } = partOf(element, part) ?? {};
+  const rest = { className: partClass(className, part, pseudo), host: null, control: null, pseudo, onFirst };
   if (state === 'rest') return rest;
   const host = hostOf(element, part);
   const within = BY_POINTER.includes(state) ? undefined : partOf(element, host)?.within;
@@ -169,11 +171,10 @@ export function selectorOf(
   const stateOf = ({ control }: Target) =>
     control === null || mode === 'sheet' ? suffix : controlSelector(state, control, mode);
   const plain = (some: readonly Target[]) =>
-    some.map(target =>
-      target.host === null
-        ? `.${target.className}${stateOf(target)}`
-        : `.${target.host}${stateOf(target)} .${target.className}`,
-    );
+    some.map(target => {
+      const self = `.${target.className}${target.onFirst ? ':first-child' : ''}`;
+      return target.host === null ? `${self}${stateOf(target)}` : `.${target.host}${stateOf(target)} ${self}`;
+    });
   const columns: Record<Width, string> = {
     wide: '',
     medium: ':is([data-width=medium],[data-width=narrow]) ',

@@ -29,7 +29,7 @@ export const content = (fields: Fields, type: ElementType) =>
         if (it !== null && !isId(it)) throw bad('the id of a picture');
         return it;
       case 'icon':
-        if (it !== null && !isId(it)) throw bad('the name of an icon, or the id of a drawing');
+        if (it !== null && !isId(it)) throw bad('the name of an icon, or the id of a drawing or picture');
         return it;
       case 'choice': {
         const choice = field.options.find(option => option === it);

@@ -13,6 +13,7 @@ import {
 } from '../values/index.ts';
 import { type ElementType, isWidget, maybeElement } from '../widgets/index.ts';
 import { BadField, Fields, isObject, shortened } from './fields.ts';
+import { isOrderKey } from './order.ts';
 import { content } from './readContent.ts';
 import { place } from './readPlace.ts';
 import { declarations, onElement, onKinds, onTextStyle, rebind, styles, value } from './readStyles.ts';
@@ -310,6 +311,13 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     name: f.text('name', 80),
     order: f.order('order'),
     text: f.text('text', 20_000),
+    ...f.maybe('pictures', (it, name) =>
+      it.map(name, (key, order, path): string => {
+        if (!isId(key)) throw new BadField(path, key, 'the id of a picture');
+        if (typeof order !== 'string' || !isOrderKey(order)) throw new BadField(path, order, 'an order key');
+        return order;
+      }),
+    ),
   }),
   font: (id, f) => ({
     id,

@@ -274,6 +274,8 @@ export interface NoteRecord {
   name: string;
   order: string;
   text: string;
+  /** Pictures pinned to it: their ids, each with its order key. */
+  pictures?: Readonly<Record<Id, string>>;
 }
 
 export type SiteRecord =

@@ -86,7 +86,9 @@ export function contentReferences(record: WidgetRecord): Reference[] {
     if (fields[name]?.type === 'asset')
       return typeof value === 'string' ? [{ path, to: value, kinds: ['asset'] }] : [];
     if (fields[name]?.type === 'icon')
-      return typeof value === 'string' && !isIconName(value) ? [{ path, to: value, kinds: ['drawing'] }] : [];
+      return typeof value === 'string' && !isIconName(value)
+        ? [{ path, to: value, kinds: ['drawing', 'asset'] }]
+        : [];
     if (isRichText(value)) return value.flatMap(runs => runs.flatMap(run => inLink(path, run.link)));
     return typeof value === 'object' && value !== null && 'type' in value ? inLink(path, value) : [];
   });
@@ -163,8 +165,11 @@ export function referencesOf(record: SiteRecord): Reference[] {
       ];
     case 'asset':
     case 'font':
-    case 'note':
       return [];
+    case 'note':
+      return Object.keys(record.pictures ?? {}).map(
+        (to): Reference => ({ path: `pictures.${to}`, to, kinds: ['asset'] }),
+      );
     case 'drawing':
       return record.paths.flatMap(({ fill, stroke }, i) =>
         [fill, stroke].flatMap(paint => (paint ? inValue(`paths.${i}`, paint, ['color']) : [])),

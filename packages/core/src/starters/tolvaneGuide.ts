@@ -198,6 +198,22 @@ function schemes(b: SiteBuilder): void {
   });
 }
 
+/** The line's own drawings. */
+function marks(b: SiteBuilder): void {
+  b.drawing('swell', 'mark', 'Swell', [48, 20], [['M0 10q12 -9 24 0t24 0', null, 'currentcolor', 1.5]]);
+  b.drawing(
+    'beacon',
+    'mark',
+    'Beacon',
+    [24, 24],
+    [
+      ['M9 21l1.5 -12h3l1.5 12z', '{color.brand.hull}'],
+      ['M10 4h4v3h-4z', '{color.brand.lamp}'],
+      ['M7 5.5h-4M17 5.5h4M7.5 2.5l-2 -1.5M16.5 2.5l2 -1.5', null, '{color.brand.lamp}', 1.5],
+    ],
+  );
+}
+
 function styles(b: SiteBuilder): void {
   const display = { '/fontFamily': '{voice.voices.heading}' };
   b.textStyle('style-h1', 'Heading 1', {
@@ -309,6 +325,7 @@ function styles(b: SiteBuilder): void {
     '/lineHeight': 1.3,
   });
 
+  marks(b);
   b.default('page', { 'box/textStyle': 'style-text' });
   const padding = (id: string) => ({
     'box/paddingTop': `{size.section-padding.${id}}`,
@@ -321,6 +338,11 @@ function styles(b: SiteBuilder): void {
       'box/paddingLeft': '{size.space.three}',
       'box/paddingRight': '{size.space.three}',
       ...padding(element === 'section' ? 'fair' : 'snug'),
+      ...(element === 'footer' && {
+        'box/backgroundImage': 'pattern(swell, role.line)',
+        'box/backgroundRepeat': 'repeat-x',
+        'box/backgroundPositionY': 'bottom',
+      }),
     });
     b.variant(`${element}-snug`, element, 'padding', 'Snug', padding('snug'));
     b.variant(`${element}-roomy`, element, 'padding', 'Roomy', padding('roomy'));

@@ -4,7 +4,6 @@ import { accepts, expectedOf, type PropertyRow, propertyOf, tokenTypesOf } from 
 import { declarationProblem } from '../properties/unfollowed.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import {
-  colorsIn,
   type Derivation,
   type LiteralType,
   parseLiteral,
@@ -34,8 +33,14 @@ export function printTyped(value: Value, tokens: Tokens): string {
     return `${value.min.value}${value.min.unit} .. ${value.max.value}${value.max.unit}`;
   if (value.type === 'fontFamily') return value.value.join(', ');
   if (value.type === 'picture' || value.type === 'pattern') {
-    const colours = colorsIn(value).map(it => printTyped(it, tokens));
-    return `${value.type}(${[value.type === 'picture' ? value.asset : value.drawing, ...colours].join(', ')})`;
+    const share = value.tint && printNumber(Number((value.tint.share * 100).toFixed(4)));
+    const words = [
+      ...(value.type === 'picture' ? [value.asset] : [value.drawing, printTyped(value.ink, tokens)]),
+      ...(value.tint
+        ? [`${printTyped(value.tint.color, tokens)}${share === '100' ? '' : ` ${share}%`}`]
+        : []),
+    ];
+    return `${value.type}(${words.join(', ')})`;
   }
   return printCss(value, {
     fluid: { from: 0, to: 1 },

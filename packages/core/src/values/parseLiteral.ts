@@ -127,7 +127,7 @@ function parseGradient(source: string, color: (text: string) => Value | null): V
   return { type: 'gradient', shape, angle: turned ? Number(turned[1]) : shape === 'linear' ? 180 : 0, stops };
 }
 
-/** `picture(quay, #0008)`, `pattern(waves, #fff, #0008)`: an id, for a pattern its ink, and a tint where there is one. */
+/** `picture(quay, #000 40%)`, `pattern(waves, #fff, #000 40%)`: an id, for a pattern its ink, and a tint where there is one. */
 function parseImage(
   source: string,
   type: 'picture' | 'pattern',
@@ -135,12 +135,16 @@ function parseImage(
 ): Value | null {
   const inner = new RegExp(`^${type}\\((.*)\\)$`, 's').exec(source)?.[1];
   const [id, ...colours] = inner === undefined ? [] : splitTop(inner, /,/);
-  const read = colours.map(color);
-  if (!isId(id) || read.some(it => it === null)) return null;
-  const [first = null, second = null, ...rest] = read;
-  if (rest.length > 0) return null;
-  if (type === 'picture') return second ? null : { type, asset: id, tint: first };
-  return first && { type, drawing: id, ink: first, tint: second };
+  if (!isId(id)) return null;
+  const inked = type === 'pattern' ? colours.shift() : undefined;
+  const [over, ...rest] = colours;
+  const written = over === undefined ? null : /^(.*?)(?:\s+(\d+\.?\d*)%)?$/s.exec(over);
+  const laid = written?.[1] === undefined ? null : color(written[1]);
+  const tint = laid && { color: laid, share: written?.[2] === undefined ? 1 : Number(written[2]) / 100 };
+  if (rest.length > 0 || (over !== undefined && !tint) || (tint && tint.share > 1)) return null;
+  if (type === 'picture') return { type, asset: id, tint };
+  const ink = inked === undefined ? null : color(inked);
+  return ink && { type, drawing: id, ink, tint };
 }
 
 /** A family name as typed: letters, digits, spaces and hyphens; nothing that could end a CSS string. */

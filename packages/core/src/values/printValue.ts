@@ -1,7 +1,7 @@
 import { printColor, printNumber } from '../color/index.ts';
 import { fallbackName } from '../type/faces.ts';
 import { type FluidRange, printFluid } from '../type/fluid.ts';
-import type { Length, Value } from './value.ts';
+import type { Length, Tint, Value } from './value.ts';
 
 export const printLength = ({ value, unit }: Length): string => `${printNumber(value)}${unit}`;
 
@@ -31,10 +31,15 @@ export interface CssContext {
   viewportUnit: string;
 }
 
+const printShare = (share: number): string => `${printNumber(Number((share * 100).toFixed(4)))}%`;
+
 /** An image under a colour laid over it: CSS has no layer of one colour, so it is a gradient from it to itself. */
-function printTinted(image: string, tint: Value | null, context: CssContext): string {
+function printTinted(image: string, tint: Tint | null, context: CssContext): string {
   if (!tint) return image;
-  const color = printCss(tint, context);
+  const full = printCss(tint.color, context);
+  // CSS Color 5, section 3: mixed with `transparent`, so that it may be a reference.
+  const color =
+    tint.share === 1 ? full : `color-mix(in srgb, ${full} ${printShare(tint.share)}, transparent)`;
   return `linear-gradient(${color}, ${color}), ${image}`;
 }
 
@@ -67,9 +72,7 @@ export function printCss(value: Value, context: CssContext): string {
         )
         .join(', ');
     case 'gradient': {
-      const stops = value.stops.map(
-        ({ color, at }) => `${printCss(color, context)} ${printNumber(Number((at * 100).toFixed(4)))}%`,
-      );
+      const stops = value.stops.map(({ color, at }) => `${printCss(color, context)} ${printShare(at)}`);
       const first = value.shape === 'linear' ? `${printNumber(value.angle)}deg, ` : '';
       return `${value.shape}-gradient(${first}${stops.join(', ')})`;
     }

@@ -1,6 +1,14 @@
 import { isColorSpace } from '../color/index.ts';
 import { parseFamilies } from './parseLiteral.ts';
-import { type GradientStop, isId, LENGTH_UNITS, type Length, type ShadowLayer, type Value } from './value.ts';
+import {
+  type GradientStop,
+  isId,
+  LENGTH_UNITS,
+  type Length,
+  type ShadowLayer,
+  type Tint,
+  type Value,
+} from './value.ts';
 
 type Json = Record<string, unknown>;
 const isObject = (it: unknown): it is Json => typeof it === 'object' && it !== null && !Array.isArray(it);
@@ -20,8 +28,12 @@ const readColour = (it: unknown): Value | null => {
   return color && ['color', 'token', 'role'].includes(color.type) ? color : null;
 };
 /** `undefined` where it is ill-formed: null is a tint that is not there. */
-const readTint = (it: unknown): Value | null | undefined =>
-  it === null ? null : (readColour(it) ?? undefined);
+const readTint = (it: unknown): Tint | null | undefined => {
+  if (it === null) return null;
+  if (!isObject(it) || !isNumber(it.share) || it.share < 0 || it.share > 1) return undefined;
+  const color = readColour(it.color);
+  return color ? { color, share: it.share } : undefined;
+};
 
 function readLayer(it: unknown): ShadowLayer | null {
   if (!isObject(it)) return null;

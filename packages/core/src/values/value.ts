@@ -24,6 +24,12 @@ export interface GradientStop {
   at: number;
 }
 
+/** A colour laid over an image: how much (0–1) of what lies below it is covered. */
+export interface Tint {
+  color: Value;
+  share: number;
+}
+
 /** How a derived value is computed from tokens; each op is one file in tokens/derivations. */
 export interface Derivation {
   op: string;
@@ -48,10 +54,10 @@ export type Value =
   | { type: 'shadow'; value: readonly ShadowLayer[] }
   /** `angle` in degrees as CSS has it: 180 runs downwards; a radial one has none. */
   | { type: 'gradient'; shape: 'linear' | 'radial'; angle: number; stops: readonly GradientStop[] }
-  /** A picture of the site's by its id; the tint is a colour laid over it. */
-  | { type: 'picture'; asset: string; tint: Value | null }
+  /** A picture of the site's by its id. */
+  | { type: 'picture'; asset: string; tint: Tint | null }
   /** A drawing of the brand's own, repeated; the ink is the colour of what it paints in no colour of its own. */
-  | { type: 'pattern'; drawing: string; ink: Value; tint: Value | null }
+  | { type: 'pattern'; drawing: string; ink: Value; tint: Tint | null }
   | { type: 'keyword'; value: string }
   | { type: 'token'; token: string }
   | { type: 'role'; role: string }
@@ -99,9 +105,9 @@ export function colorsIn(value: Value): readonly Value[] {
     case 'gradient':
       return value.stops.map(stop => stop.color);
     case 'picture':
-      return value.tint ? [value.tint] : [];
+      return value.tint ? [value.tint.color] : [];
     case 'pattern':
-      return value.tint ? [value.ink, value.tint] : [value.ink];
+      return value.tint ? [value.ink, value.tint.color] : [value.ink];
     default:
       return [];
   }
@@ -122,7 +128,7 @@ export function withColors(value: Value, other: (color: Value) => Value): Value 
     return stops.every((stop, i) => stop === value.stops[i]) ? value : { ...value, stops };
   }
   if (value.type === 'picture' || value.type === 'pattern') {
-    const tint = value.tint && other(value.tint);
+    const tint = value.tint && swap(value.tint);
     if (value.type === 'picture') return tint === value.tint ? value : { ...value, tint };
     const ink = other(value.ink);
     return tint === value.tint && ink === value.ink ? value : { ...value, ink, tint };

@@ -1,6 +1,7 @@
 import { button } from './button/index.ts';
 import { buttonRow } from './buttonRow/index.ts';
 import { callout } from './callout/index.ts';
+import { column } from './column/index.ts';
 import { divider } from './divider/index.ts';
 import { feature } from './feature/index.ts';
 import { field } from './field/index.ts';
@@ -41,6 +42,7 @@ export const WIDGETS: readonly ElementType[] = [
   feature,
   divider,
   group,
+  column,
   siteTitle,
   navigation,
 ];

@@ -1,6 +1,13 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { IsString, MaxLength, MinLength } from 'class-validator';
 
+export class GiveFilesDto {
+  @ApiProperty({ description: 'Site that takes the guide' })
+  @IsString()
+  @MaxLength(64)
+  site: string;
+}
+
 export class KeepGuideDto {
   @ApiProperty({ description: 'Site whose guide is kept' })
   @IsString()

@@ -21,6 +21,7 @@ import { NameInPlace } from '../../ui/NameInPlace.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Chapter, Group } from '../tray/Group.tsx';
 import { DrawnIcon } from './DrawnIcon.tsx';
+import { RasterIcons } from './RasterIcons.tsx';
 
 /** The icon set, and the brand's own icons and marks: read from SVG, tied to swatches, stored once. */
 export function Drawings({ site }: { site: Site }) {
@@ -124,6 +125,7 @@ export function Drawings({ site }: { site: Site }) {
       </Group>
       {list('icon', 'Icons of one’s own')}
       {list('mark', 'Marks')}
+      <RasterIcons site={site} />
       {problems.map(problem => (
         <p key={problem} role="alert" className="mb-2 text-madder">
           {problem}

@@ -14,7 +14,11 @@ export function DrawnIcon({ site, name, size = 22 }: { site: Site; name: string;
     <svg
       aria-hidden
       viewBox={`0 0 ${drawn.width} ${drawn.height}`}
-      style={{ height: size, width: (size * drawn.width) / drawn.height, maxWidth: size * 3 }}
+      style={{
+        height: size,
+        width: (size * drawn.width) / drawn.height,
+        maxWidth: `min(${size * 3}px, 100%)`,
+      }}
       strokeWidth={2}
       strokeLinecap="round"
       strokeLinejoin="round"

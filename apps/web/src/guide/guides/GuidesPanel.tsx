@@ -11,7 +11,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { KeepGuide } from './KeepGuide.tsx';
 import { OfferView } from './OfferView.tsx';
 import { Snapshots } from './Snapshots.tsx';
-import { useForgetGuide, useKeepSnapshot, useKeptGuide, useKeptGuides } from './useKept.ts';
+import { useForgetGuide, useGiveFiles, useKeepSnapshot, useKeptGuide, useKeptGuides } from './useKept.ts';
 import { useOffer } from './useOffer.ts';
 
 type Chosen = { type: 'ready'; id: string } | { type: 'kept'; id: string };
@@ -37,6 +37,7 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
   const opened = useKeptGuide(chosen?.type === 'kept' ? chosen.id : null);
   const forget = useForgetGuide();
   const keep = useKeepSnapshot(session.id);
+  const give = useGiveFiles(session.id);
   const wish = useMemo((): GuideWish | null => {
     if (chosen?.type === 'ready') return { guide: chosen.id, face };
     if (chosen?.type === 'kept' && opened.data)
@@ -59,8 +60,9 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
     try {
       await session.settled();
       await keep.mutateAsync(`Before the guide “${name}”`);
+      if (chosen?.type === 'kept') await give.mutateAsync(chosen.id);
     } catch (error) {
-      toast.error(`No snapshot could be kept, so nothing was taken. ${problemText(error)}`);
+      toast.error(`Nothing was taken, since it could not be prepared. ${problemText(error)}`);
       return;
     }
     if (!commit(edits, `Take the guide ${name}`)) return;

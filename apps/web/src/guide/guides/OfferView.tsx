@@ -12,6 +12,10 @@ const KIND: Record<GuidePart['kind'], string> = {
   variant: 'variant',
   variantRule: 'rule for a variant',
   preset: 'preset',
+  drawing: 'drawing',
+  note: 'note',
+  font: 'font',
+  asset: 'picture',
 };
 const CHANGE: Record<GuidePart['change'], string> = { new: 'new', altered: 'other', goes: 'goes' };
 

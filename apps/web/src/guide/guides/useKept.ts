@@ -37,6 +37,12 @@ export function useKeepGuide() {
   });
 }
 
+/** Lays the fonts and pictures of a kept guide where a site looks for its own. */
+export const useGiveFiles = (site: string) =>
+  useMutation({
+    mutationFn: (guide: string) => request<void>('POST', `/api/guides/${guide}/files`, { site }),
+  });
+
 export function useForgetGuide() {
   const queries = useQueryClient();
   return useMutation({

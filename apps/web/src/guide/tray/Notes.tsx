@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button.tsx';
 import { NameInPlace } from '../../ui/NameInPlace.tsx';
 import { NoteField } from '../../ui/NoteField.tsx';
 import { Chapter } from './Group.tsx';
+import { PinnedPictures } from './PinnedPictures.tsx';
 
 /** The brief, the tone, what not to do: words that go with the guide. */
 export function Notes({ site }: { site: Site }) {
@@ -26,47 +27,51 @@ export function Notes({ site }: { site: Site }) {
   return (
     <Chapter title="Notes" note={String(all.length)}>
       <ul aria-label="Notes">
-        {all.map(({ id, name, text }) => (
-          <li key={id} className="mb-1.5">
-            <p className="flex items-baseline gap-2">
-              <NameInPlace
-                label={`Note ${name}`}
-                name={name}
-                onRename={value => commit([{ op: 'set', id, path: ['name'], value }], `Rename ${name}`)}
-              />
-              <Button
-                kind="link"
-                className="ml-auto h-5! text-small"
-                aria-expanded={open === id}
-                aria-label={`${open === id ? 'Fold' : 'Open'} note ${name}`}
-                onClick={() => setOpen(open === id ? null : id)}
-              >
-                {open === id ? 'Fold' : 'Open'}
-              </Button>
-            </p>
-            {open === id ? (
-              <>
-                <NoteField
-                  label="Words"
-                  text={text}
-                  placeholder="What the brand should feel like, what it never does"
-                  onCommit={value => commit([{ op: 'set', id, path: ['text'], value }], `Write ${name}`)}
+        {all.map(note => {
+          const { id, name, text } = note;
+          return (
+            <li key={id} className="mb-1.5">
+              <p className="flex items-baseline gap-2">
+                <NameInPlace
+                  label={`Note ${name}`}
+                  name={name}
+                  onRename={value => commit([{ op: 'set', id, path: ['name'], value }], `Rename ${name}`)}
                 />
-                {!locked && (
-                  <Button
-                    kind="link"
-                    className="h-5! text-small"
-                    onClick={() => commit([{ op: 'remove', id }], `Delete ${name}`)}
-                  >
-                    Delete
-                  </Button>
-                )}
-              </>
-            ) : (
-              <p className="line-clamp-2 text-muted">{text}</p>
-            )}
-          </li>
-        ))}
+                <Button
+                  kind="link"
+                  className="ml-auto h-5! text-small"
+                  aria-expanded={open === id}
+                  aria-label={`${open === id ? 'Fold' : 'Open'} note ${name}`}
+                  onClick={() => setOpen(open === id ? null : id)}
+                >
+                  {open === id ? 'Fold' : 'Open'}
+                </Button>
+              </p>
+              {open === id ? (
+                <>
+                  <NoteField
+                    label="Words"
+                    text={text}
+                    placeholder="What the brand should feel like, what it never does"
+                    onCommit={value => commit([{ op: 'set', id, path: ['text'], value }], `Write ${name}`)}
+                  />
+                  <PinnedPictures site={site} note={note} />
+                  {!locked && (
+                    <Button
+                      kind="link"
+                      className="h-5! text-small"
+                      onClick={() => commit([{ op: 'remove', id }], `Delete ${name}`)}
+                    >
+                      Delete
+                    </Button>
+                  )}
+                </>
+              ) : (
+                <p className="line-clamp-2 text-muted">{text}</p>
+              )}
+            </li>
+          );
+        })}
       </ul>
       {!locked && (
         <Button kind="link" className="h-6! text-small" onClick={add}>

@@ -6,6 +6,7 @@ import { Drawings } from '../drawings/Drawings.tsx';
 import { Gradients } from './Gradients.tsx';
 import { Chapter } from './Group.tsx';
 import { Motion } from './Motion.tsx';
+import { Movements } from './Movements.tsx';
 import { Notes } from './Notes.tsx';
 import { Presets } from './Presets.tsx';
 import { Scale } from './Scale.tsx';
@@ -22,9 +23,7 @@ interface Props {
   open: Id | null;
   onOpen(id: Id | null): void;
   /** Opens a preset, scheme or text style beside the sheet. */
-  onPanel(
-    panel: { preset: Id } | { scheme: Id } | { style: Id } | { guides: '' } | { element: string },
-  ): void;
+  onPanel(panel: { preset: Id } | { scheme: Id } | { style: Id } | { guides: '' } | { ground: '' }): void;
 }
 
 const rem = (value: number): Value => ({ type: 'dimension', value: { value, unit: 'rem' } });
@@ -72,7 +71,7 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
       <Swatches site={site} open={open} onOpen={onOpen} />
       <Chapter title="Grounds">
         <Gradients site={site} tokens={ofType('gradient')} open={open} onOpen={onOpen} />
-        <Button kind="link" className="mb-1 h-5! text-small" onClick={() => onPanel({ element: 'page' })}>
+        <Button kind="link" className="mb-1 h-5! text-small" onClick={() => onPanel({ ground: '' })}>
           The site’s ground …
         </Button>
       </Chapter>
@@ -91,6 +90,7 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
       </Chapter>
       <Chapter title="Motion">
         <Motion site={site} tokens={tokens} open={open} onOpen={onOpen} />
+        <Movements site={site} />
       </Chapter>
       <Drawings site={site} />
       <Chapter title="Schemes" note={String(site.kinds.scheme.size)}>

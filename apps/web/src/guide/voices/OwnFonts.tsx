@@ -1,5 +1,6 @@
 import { FAMILY_KINDS, type FontRecord, newId, type Site, usersOf } from '@cove/core';
 import { useRef, useState } from 'react';
+import { base64 } from '../../api/base64.ts';
 import { problemText } from '../../api/problemText.ts';
 import { request } from '../../api/request.ts';
 import { useCommit, useSession } from '../../session/context.tsx';
@@ -7,15 +8,6 @@ import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
 
 type Facts = Omit<FontRecord, 'id' | 'kind' | 'category'>;
-
-/** The bytes of a file as base64, read off the main thread by the browser itself. */
-const base64 = (file: File): Promise<string> =>
-  new Promise((resolve, reject) => {
-    const reader = new FileReader();
-    reader.onload = () => resolve(String(reader.result).replace(/^[^,]*,/, ''));
-    reader.onerror = () => reject(reader.error ?? new Error('the file could not be read'));
-    reader.readAsDataURL(file);
-  });
 
 /** Fonts of one's own: uploaded, read by the server, kept with the site. */
 export function OwnFonts({ site }: { site: Site }) {

@@ -13,7 +13,7 @@ import {
 import { referencesOf } from '../../site/references.ts';
 import { allRecords, getRecord, type Site, settingsOf } from '../../site/site.ts';
 import { tokenPath } from '../../tokens/names.ts';
-import { type GuideData, type GuideRecord, isGuideRecord } from './guideData.ts';
+import { type GuideData, type GuideRecord, isGuideRecord, isOwned } from './guideData.ts';
 import { withIds } from './withIds.ts';
 
 /** One record that taking a guide would alter. */
@@ -50,7 +50,13 @@ function keyOf(
       return `role ${record.id}`;
     case 'textStyle':
     case 'preset':
+    case 'note':
       return `${record.kind} ${record.name.toLowerCase()}`;
+    case 'drawing':
+      return `${record.use} ${record.name.toLowerCase()}`;
+    case 'font':
+    case 'asset':
+      return `${record.kind} ${record.file}`;
     case 'variant':
       return `variant ${variants(record.id)}`;
     case 'default':
@@ -93,6 +99,8 @@ const nameOf = (record: GuideRecord): string => {
       return record.element;
     case 'variantRule':
       return record.variant;
+    case 'font':
+      return record.family;
     default:
       return record.name;
   }
@@ -103,7 +111,7 @@ const same = (a: unknown, b: unknown): boolean => stableText(a) === stableText(b
 /**
  * What taking a guide would alter, record by record. What has the same name in both keeps its id in the site, so that every
  * override and choice on the pages goes on naming it; schemes are matched by their order, the site's own first. What only
- * the site has goes, unless something that stays names it.
+ * the site has goes, unless something that stays names it or it belongs to the brand.
  */
 export function planGuide(site: Site, guide: GuideData, face: SchemeRecord['face'] | null = null): GuidePlan {
   const own = [...allRecords(site)].filter(isGuideRecord);
@@ -163,7 +171,7 @@ export function planGuide(site: Site, guide: GuideData, face: SchemeRecord['face
   }
 
   // What nothing names any more goes; naming is followed from the pages and from what the guide brings.
-  const leftover = new Map(own.filter(it => !after.has(it.id)).map(it => [it.id, it]));
+  const leftover = new Map(own.filter(it => !after.has(it.id) && !isOwned(it)).map(it => [it.id, it]));
   const kept = new Set<Id>();
   const follow = (record: SiteRecord) => {
     for (const { to } of referencesOf(record)) {
@@ -174,7 +182,7 @@ export function planGuide(site: Site, guide: GuideData, face: SchemeRecord['face
     }
   };
   for (const record of allRecords(site))
-    if (!isGuideRecord(record) && record.kind !== 'settings') follow(record);
+    if ((!isGuideRecord(record) || isOwned(record)) && record.kind !== 'settings') follow(record);
   for (const record of after.values()) follow(record);
   for (const record of leftover.values()) {
     const stays =

@@ -80,6 +80,29 @@ export function withIds(record: SiteRecord, rename: Rename): SiteRecord {
           ),
         }),
       };
+    case 'drawing':
+      return {
+        ...record,
+        id,
+        paths: record.paths.map(path => ({
+          ...path,
+          fill: path.fill && inValue(path.fill, rename),
+          stroke: path.stroke && inValue(path.stroke, rename),
+        })),
+      };
+    case 'note':
+      return {
+        ...record,
+        id,
+        ...(record.pictures && {
+          pictures: Object.fromEntries(
+            Object.entries(record.pictures).map(([picture, order]) => [rename(picture), order]),
+          ),
+        }),
+      };
+    case 'font':
+    case 'asset':
+      return { ...record, id };
     default:
       return record;
   }

@@ -1,7 +1,8 @@
 import { corners, focusRing, iconBaseline, line, sides } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
+import { iconOf } from '../kit/icon.ts';
 import { linkOf } from '../kit/link.ts';
-import { h, linkAttrs, svg } from '../kit/markup.ts';
+import { h, linkAttrs } from '../kit/markup.ts';
 
 export const button = element({
   name: 'button',
@@ -48,8 +49,7 @@ export const button = element({
     const link = linkOf(content, 'link');
     const attrs = link ? linkAttrs(link, context) : {};
     const label = h('span', { part: 'label' }, plain(content, 'label'));
-    const drawn = typeof content.icon === 'string' ? context.drawing(content.icon) : null;
-    return h('a', { part: 'box', ...attrs }, drawn && svg('icon', drawn), label);
+    return h('a', { part: 'box', ...attrs }, iconOf('icon', content.icon, context), label);
   },
   summary: content => plain(content, 'label'),
 });

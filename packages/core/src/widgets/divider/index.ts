@@ -1,5 +1,6 @@
 import { element, programStyles } from '../kit/element.ts';
-import { h, svg } from '../kit/markup.ts';
+import { iconOf } from '../kit/icon.ts';
+import { h } from '../kit/markup.ts';
 
 const bare = (part: string, side: 'Top' | 'Left') => ({
   ...Object.fromEntries(
@@ -53,15 +54,15 @@ export const divider = element({
   },
   sample: { direction: 'across', mark: null },
   markup: (content, context) => {
-    const drawn = typeof content.mark === 'string' ? context.drawing(content.mark) : null;
+    const mark = iconOf('mark', content.mark, context);
     if (content.direction === 'upright')
       return h('div', { part: 'upright', role: 'separator', 'aria-orientation': 'vertical' });
-    if (!drawn) return h('hr', { part: 'line' });
+    if (!mark) return h('hr', { part: 'line' });
     return h(
       'div',
       { part: 'box', role: 'separator' },
       h('span', { part: 'side' }),
-      svg('mark', drawn),
+      mark,
       h('span', { part: 'side' }),
     );
   },

@@ -1,7 +1,8 @@
 import { bareLink, flatHeading, flatParagraph, iconBaseline, linkStates } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
+import { iconOf } from '../kit/icon.ts';
 import { linkOf } from '../kit/link.ts';
-import { h, linkAttrs, svg } from '../kit/markup.ts';
+import { h, linkAttrs } from '../kit/markup.ts';
 import { image } from '../picture/index.ts';
 
 const LEVELS = [2, 3, 4, 5, 6] as const;
@@ -71,12 +72,11 @@ export const feature = element({
     const level = LEVELS.find(it => it === content.level) ?? 3;
     const link = linkOf(content, 'link');
     const attrs = link ? linkAttrs(link, context) : null;
-    const drawn = typeof content.icon === 'string' ? context.drawing(content.icon) : null;
     return h(
       'div',
       { part: 'box' },
       typeof content.asset === 'string' && image(content.asset, plain(content, 'alt'), context),
-      drawn && svg('icon', drawn),
+      iconOf('icon', content.icon, context),
       h(`h${level}`, { part: 'title' }, plain(content, 'title')),
       h('p', { part: 'text' }, plain(content, 'text')),
       attrs?.href != null &&

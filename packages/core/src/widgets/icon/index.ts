@@ -1,6 +1,7 @@
 import { corners, iconBaseline } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
-import { h, svg } from '../kit/markup.ts';
+import { iconOf } from '../kit/icon.ts';
+import { h } from '../kit/markup.ts';
 
 /** An icon of the set, or one of the brand's own; the shape behind it is its box. */
 export const icon = element({
@@ -26,9 +27,7 @@ export const icon = element({
     alt: { type: 'plain', label: 'What it says, where words beside it do not' },
   },
   sample: { icon: 'anchor', alt: '' },
-  markup: (content, context) => {
-    const drawn = typeof content.icon === 'string' ? context.drawing(content.icon) : null;
-    return h('span', { part: 'box' }, drawn && svg('icon', drawn, plain(content, 'alt')));
-  },
+  markup: (content, context) =>
+    h('span', { part: 'box' }, iconOf('icon', content.icon, context, plain(content, 'alt'))),
   summary: content => plain(content, 'alt') || plain(content, 'icon'),
 });

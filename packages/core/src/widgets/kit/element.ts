@@ -18,7 +18,9 @@ export interface Part {
   /** The part inside it that is used: its states are those of that control (`:has(…)`), a pointer's are its own. */
   within?: string;
   /** No element of its own: a pseudo-element of the part it stands in. */
-  pseudo?: 'placeholder' | 'marker';
+  pseudo?: 'placeholder' | 'marker' | 'first-letter';
+  /** Of those that stand beside each other, only the first has it. */
+  onFirst?: true;
   /** The plain content field whose words it shows, so that they can be edited where they stand. */
   shows?: string;
 }
@@ -28,7 +30,7 @@ export type ContentField =
   | { type: 'rich'; label: string }
   | { type: 'link'; label: string }
   | { type: 'asset'; label: string }
-  /** An icon of the set by its name, or a drawing of the brand's own by its id. */
+  /** An icon of the set by its name, or a drawing of the brand's own or a picture by its id. */
   | { type: 'icon'; label: string }
   | { type: 'choice'; label: string; options: readonly (string | number)[] };
 

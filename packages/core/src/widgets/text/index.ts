@@ -10,6 +10,13 @@ export const text = element({
   parts: {
     box: { label: 'Text', kind: 'box' },
     paragraph: { label: 'Paragraph', kind: 'text', inside: 'box' },
+    dropCap: {
+      label: 'First letter',
+      kind: 'text',
+      inside: 'paragraph',
+      pseudo: 'first-letter',
+      onFirst: true,
+    },
     ...runParts('paragraph'),
   },
   axes: ['look'],

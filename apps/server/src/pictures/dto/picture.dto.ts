@@ -1,0 +1,10 @@
+import { ApiProperty } from '@nestjs/swagger';
+import { IsBase64, IsString, MaxLength } from 'class-validator';
+
+export class PictureDto {
+  @ApiProperty({ description: 'The picture file, base64' })
+  @IsString()
+  @MaxLength(16_000_000)
+  @IsBase64()
+  data: string;
+}

@@ -1,0 +1,32 @@
+import { createHash } from 'node:crypto';
+import { type AssetRecord, ok, type Result } from '@cove/core';
+import { Injectable } from '@nestjs/common';
+import { assetPath, Storage } from '../storage/storage';
+import { readPicture } from './readPicture';
+
+export type PictureFacts = Pick<AssetRecord, 'file' | 'mime' | 'width' | 'height'>;
+
+/** Pictures of sites. */
+@Injectable()
+export class PictureStore {
+  constructor(private readonly storage: Storage) {}
+
+  read(site: string, file: string): Promise<Buffer | null> {
+    return this.storage.read(assetPath(site, file));
+  }
+
+  /** Keeps an uploaded picture, made anew, under a name made of what it holds. */
+  async keep(site: string, upload: Buffer): Promise<Result<PictureFacts>> {
+    const read = await readPicture(upload);
+    if (!read.ok) return read;
+    const { data, width, height } = read.value;
+    return ok({ file: await this.write(site, data), mime: 'image/webp', width, height });
+  }
+
+  /** Writes a WebP down as it is; answers its file name. */
+  async write(site: string, data: Buffer): Promise<string> {
+    const file = `${createHash('sha256').update(data).digest('hex').slice(0, 32)}.webp`;
+    await this.storage.write(assetPath(site, file), data);
+    return file;
+  }
+}

@@ -1,0 +1,112 @@
+import type { AssetRecord, GuideData } from '@cove/core';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import sharp from 'sharp';
+import { readPicture } from '../src/pictures/readPicture';
+import { startWorld, type World } from './support/world';
+
+let world: World;
+beforeAll(async () => {
+  world = await startWorld('pictures');
+});
+afterAll(() => world.close());
+
+const plain = (width: number, height: number) =>
+  sharp({ create: { width, height, channels: 3, background: '#2a3a5f' } });
+const upload = (data: Buffer, cookie?: string) =>
+  world.send('post', '/api/sites/tolvane/assets', { data: data.toString('base64') }, cookie);
+const record = (id: string, facts: object): AssetRecord => ({
+  ...{ id, kind: 'asset', name: 'Uploaded', alt: '', file: '', mime: '', width: 1, height: 1 },
+  ...facts,
+  kind: 'asset',
+});
+
+describe('an uploaded picture', () => {
+  it('is made anew: upright, as WebP, and without what the camera wrote into it', async () => {
+    // Orientation 6 of Exif 2.32: the camera was turned, so what is stored lies on its side.
+    const photo = await plain(60, 40)
+      .withExif({ IFD0: { Copyright: 'Somebody' }, IFD3: { GPSLatitudeRef: 'N' } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer();
+    expect((await sharp(photo).metadata()).exif).toBeDefined();
+    const { body } = await upload(photo).expect(200);
+    expect(body).toMatchObject({ mime: 'image/webp', width: 40, height: 60 });
+    await world.change([{ op: 'put', record: record('photo', body) }]).expect(200);
+    const served = await world.get(`/api/sites/tolvane/assets/${body.file}`).expect(200).responseType('blob');
+    const metadata = await sharp(served.body).metadata();
+    expect(metadata).toMatchObject({ format: 'webp', width: 40, height: 60 });
+    expect(metadata.exif).toBeUndefined();
+  });
+  it('is no larger than a page can show', async () => {
+    const { body } = await upload(await plain(3000, 1500).png().toBuffer()).expect(200);
+    expect(body).toMatchObject({ width: 2560, height: 1280 });
+  });
+  it('is served only once it is the site’s, and to members only', async () => {
+    const { body } = await upload(await plain(31, 17).png().toBuffer()).expect(200);
+    const path = `/api/sites/tolvane/assets/${body.file}`;
+    await world.get(path).expect(404);
+    await world.change([{ op: 'put', record: record('small-picture', body) }]).expect(200);
+    await world.get(path).expect(200);
+    await world.get(path, await world.stranger()).expect(404);
+  });
+  it('may come from a keeper', async () => {
+    await upload(await plain(5, 5).png().toBuffer(), await world.member('keeper', 'content')).expect(200);
+  });
+  it.each([
+    [
+      'a drawing of shapes',
+      '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>',
+      /icons and marks/,
+    ],
+    ['a page', '<!doctype html><script>alert(1)</script>', /no picture/],
+    ['nothing', '', /no picture/],
+  ])('is not %s, and says so', async (_, text, said) => {
+    const read = await readPicture(Buffer.from(text));
+    expect(read.ok ? '' : read.problem.message).toMatch(said);
+    if (text !== '') expect((await upload(Buffer.from(text)).expect(422)).body.code).toBe('bad-picture');
+  });
+  it('is refused where it is broken, or would fill the memory', async () => {
+    const whole = await plain(200, 200).png().toBuffer();
+    expect((await readPicture(whole.subarray(0, whole.length / 2))).ok).toBe(false);
+    const huge = await plain(9000, 8000).png().toBuffer();
+    const read = await readPicture(huge);
+    expect(read.ok ? '' : read.problem.message).toMatch(/60 million/);
+  });
+});
+
+describe('a kept guide', () => {
+  it('brings its pictures to the site that takes it, and only its own keeper can give them', async () => {
+    const { body: facts } = await upload(await plain(21, 13).png().toBuffer()).expect(200);
+    const picture = record('ground', facts);
+    await world
+      .change([
+        { op: 'put', record: picture },
+        {
+          op: 'set',
+          id: 'default-page',
+          path: ['styles', 'box/backgroundImage'],
+          value: { type: 'picture', asset: 'ground', tint: null },
+        },
+      ])
+      .expect(200);
+    const kept = await world
+      .send('post', '/api/guides', { site: 'tolvane', name: 'With a ground', about: '' })
+      .expect(200);
+    const guide: GuideData = (await world.get(`/api/guides/${kept.body.id}`).expect(200)).body;
+    expect(guide.records.filter(it => it.kind === 'asset')).toEqual([picture]);
+
+    await world.database.query("insert into sites (id, name, slug) values ('next', 'Next', 'next')");
+    await world.database.query(
+      "insert into members (site_id, account_id, role) select 'next', id, 'designer' from accounts where email = 'demo@tolvane.example'",
+    );
+    const give = (cookie?: string) =>
+      world.send('post', `/api/guides/${kept.body.id}/files`, { site: 'next' }, cookie);
+    await give(await world.stranger()).expect(404);
+    await give().expect(204);
+    await world.change([{ op: 'put', record: picture }], { site: 'next' }).expect(200);
+    const served = await world.get(`/api/sites/next/assets/${facts.file}`).expect(200).responseType('blob');
+    expect(await sharp(served.body).metadata()).toMatchObject({ width: 21, height: 13 });
+    await world.send('delete', `/api/guides/${kept.body.id}`).expect(204);
+    await world.get(`/api/guides/${kept.body.id}`).expect(404);
+  });
+});

@@ -1,0 +1,191 @@
+import {
+  byOrder,
+  type PropertyRow,
+  propertyOf,
+  role,
+  type Scope,
+  type Site,
+  type Tint,
+  token,
+  type Value,
+} from '@cove/core';
+import { Image } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { useRef } from 'react';
+import { DrawnIcon } from '../guide/drawings/DrawnIcon.tsx';
+import { drawnCss } from '../guide/tray/drawn.ts';
+import { PictureChoice } from '../pictures/PictureChoice.tsx';
+import { useLocked } from '../session/rights.tsx';
+import { ColourControl } from './ColourControl.tsx';
+
+type Imaged = Value & { type: 'picture' | 'pattern' };
+const isImage = (value: Value | null): value is Imaged =>
+  value?.type === 'picture' || value?.type === 'pattern';
+
+const colourRow = (label: string): PropertyRow => ({ ...propertyOf('backgroundColor'), label });
+
+/** How much of the image the tint covers: shown while it is dragged, kept when it is let go. */
+function Share({
+  image,
+  tint,
+  onShow,
+  onCommit,
+}: { image: Imaged; tint: Tint } & Pick<Props, 'onShow' | 'onCommit'>) {
+  const dragged = useRef<number | null>(null);
+  const finish = () => {
+    if (dragged.current !== null) onCommit({ ...image, tint: { ...tint, share: dragged.current } });
+    dragged.current = null;
+  };
+  return (
+    <label className="flex items-center gap-2">
+      Covers
+      <input
+        type="range"
+        min={0}
+        max={100}
+        value={Math.round(tint.share * 100)}
+        aria-label="How much it covers"
+        className="min-w-0 flex-1 accent-teal"
+        onChange={event => {
+          dragged.current = Number(event.target.value) / 100;
+          onShow({ ...image, tint: { ...tint, share: dragged.current } });
+        }}
+        onPointerUp={finish}
+        onKeyUp={finish}
+        onBlur={finish}
+      />
+      <span className="w-9 text-right font-mono text-[11px]">{Math.round(tint.share * 100)} %</span>
+    </label>
+  );
+}
+
+interface Props {
+  site: Site;
+  scope: Scope | null;
+  row: PropertyRow;
+  value: Value | null;
+  onShow(value: Value | null): void;
+  onCommit(value: Value): void;
+}
+
+/** Gradients of the guide, the brand's own drawings and the site's pictures; for the latter two what is laid over them. */
+export function GroundControl({ site, scope, row, value, onShow, onCommit }: Props) {
+  const locked = useLocked();
+  if (locked) return null;
+  const gradients = [...site.kinds.token.values()].filter(it => it.type === 'gradient').sort(byOrder);
+  const drawings = [...site.kinds.drawing.values()].sort(byOrder);
+  const image = isImage(value) ? value : null;
+  const colour = (label: string, now: Value | null, put: (color: Value) => Value) => (
+    <span className="flex items-center gap-1.5">
+      <ColourControl
+        site={site}
+        scope={scope}
+        row={colourRow(label)}
+        value={now}
+        onShow={it => onShow(it && put(it))}
+        onCommit={it => onCommit(put(it))}
+      />
+      {label}
+    </span>
+  );
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        aria-label={`Choose ${row.label.toLowerCase()}`}
+        className="flex size-5 items-center justify-center rounded-sm text-muted hover:text-teal"
+      >
+        <Image size={14} aria-hidden />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="left"
+          align="start"
+          sideOffset={10}
+          collisionPadding={8}
+          aria-label={row.label}
+          className="thin-scroll z-30 max-h-[80vh] w-[272px] overflow-auto rounded-md border border-hair bg-paper p-3 text-base text-ink shadow-lg"
+        >
+          <div className="grid gap-3">
+            <section>
+              <h4 className="label-line mb-1">Gradients</h4>
+              <div className="grid grid-cols-5 gap-1">
+                {gradients.map(it => (
+                  <button
+                    key={it.id}
+                    type="button"
+                    aria-label={it.name}
+                    title={it.name}
+                    aria-pressed={value?.type === 'token' && value.token === it.id}
+                    onClick={() => onCommit(token(it.id))}
+                    className="h-7 rounded-sm border border-black/15 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-teal"
+                    style={{ background: drawnCss(site, it.value) }}
+                  />
+                ))}
+              </div>
+              {gradients.length === 0 && <p className="text-muted">None in the guide yet.</p>}
+            </section>
+            <section>
+              <h4 className="label-line mb-1">Drawings of the brand</h4>
+              <div className="flex flex-wrap gap-1">
+                {drawings.map(it => (
+                  <button
+                    key={it.id}
+                    type="button"
+                    aria-label={it.name}
+                    title={it.name}
+                    aria-pressed={value?.type === 'pattern' && value.drawing === it.id}
+                    onClick={() =>
+                      onCommit({
+                        type: 'pattern',
+                        drawing: it.id,
+                        ink: value?.type === 'pattern' ? value.ink : role('line'),
+                        tint: image?.tint ?? null,
+                      })
+                    }
+                    className="flex h-8 min-w-8 items-center justify-center rounded-sm border border-hair px-1 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-teal"
+                  >
+                    <DrawnIcon site={site} name={it.id} size={20} />
+                  </button>
+                ))}
+              </div>
+              {drawings.length === 0 && <p className="text-muted">Add SVG files under Icons and marks.</p>}
+            </section>
+            <PictureChoice
+              site={site}
+              label="Picture"
+              chosen={value?.type === 'picture' ? value.asset : null}
+              onChoose={asset =>
+                onCommit(
+                  asset === null
+                    ? { type: 'keyword', value: 'none' }
+                    : { type: 'picture', asset, tint: image?.tint ?? null },
+                )
+              }
+            />
+            {image && (
+              <section className="grid gap-1 border-t border-hair pt-2">
+                {image.type === 'pattern' && colour('Ink', image.ink, ink => ({ ...image, ink }))}
+                <span className="flex items-center">
+                  {colour('Laid over it', image.tint?.color ?? null, color => ({
+                    ...image,
+                    tint: { color, share: image.tint?.share ?? 0.5 },
+                  }))}
+                  {image.tint && (
+                    <button
+                      type="button"
+                      className="ml-auto text-small text-teal hover:underline"
+                      onClick={() => onCommit({ ...image, tint: null })}
+                    >
+                      Take it off
+                    </button>
+                  )}
+                </span>
+                {image.tint && <Share image={image} tint={image.tint} onShow={onShow} onCommit={onCommit} />}
+              </section>
+            )}
+          </div>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

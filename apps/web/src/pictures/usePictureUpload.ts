@@ -1,0 +1,51 @@
+import { type AssetRecord, newId } from '@cove/core';
+import { useState } from 'react';
+import { base64 } from '../api/base64.ts';
+import { problemText } from '../api/problemText.ts';
+import { request } from '../api/request.ts';
+import { useCommit, useSession } from '../session/context.tsx';
+
+type Facts = Pick<AssetRecord, 'file' | 'mime' | 'width' | 'height'>;
+
+/** `quay-at_dawn.JPG` as people write it. */
+const nameOfFile = (name: string): string => {
+  const plain = name
+    .replace(/\.[a-z0-9]+$/i, '')
+    .replace(/[-_]+/g, ' ')
+    .trim();
+  return plain.charAt(0).toUpperCase() + plain.slice(1, 80);
+};
+
+/** Gives pictures to the server, which makes them anew, and puts them down as the site's; answers their ids. */
+export function usePictureUpload() {
+  const session = useSession();
+  const commit = useCommit();
+  const [busy, setBusy] = useState<string | null>(null);
+  const [problems, setProblems] = useState<readonly string[]>([]);
+  const upload = async (files: Iterable<File>): Promise<string[]> => {
+    const ids: string[] = [];
+    const found: string[] = [];
+    for (const file of files) {
+      setBusy(file.name);
+      try {
+        const facts = await request<Facts>('POST', `/api/sites/${session.id}/assets`, {
+          data: await base64(file),
+        });
+        const twin = [...session.site.kinds.asset.values()].find(it => it.file === facts.file);
+        const name = nameOfFile(file.name) || 'Picture';
+        const id = twin?.id ?? newId('i');
+        if (
+          twin ||
+          commit([{ op: 'put', record: { id, kind: 'asset', name, alt: '', ...facts } }], `Add ${name}`)
+        )
+          ids.push(id);
+      } catch (error) {
+        found.push(`${file.name}: ${problemText(error)}`);
+      }
+    }
+    setBusy(null);
+    setProblems(found);
+    return ids;
+  };
+  return { upload, busy, problems };
+}

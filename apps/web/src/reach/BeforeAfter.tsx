@@ -1,0 +1,78 @@
+import { applyChange, type Edit, type Id, type PageImpact, viewportOf, WIDTHS } from '@cove/core';
+import { useMemo, useState } from 'react';
+import { StaticPage } from '../canvas/StaticPage.tsx';
+import { ScrollTogether } from '../canvas/scrollTogether.ts';
+import { useSession } from '../session/context.tsx';
+import { nameOf } from '../shell/names.ts';
+import { Choice } from '../ui/Choice.tsx';
+import { Select } from '../ui/Select.tsx';
+import { Sheet } from '../ui/Sheet.tsx';
+
+const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
+
+/** A page as it is and as it would be, side by side, before anything is done. */
+export function BeforeAfter({
+  edits,
+  pages,
+  first,
+  onClose,
+}: {
+  edits: readonly Edit[];
+  pages: readonly PageImpact[];
+  first: Id;
+  onClose(): void;
+}) {
+  const session = useSession();
+  const [page, setPage] = useState(first);
+  const [width, setWidth] = useState<(typeof WIDTHS)[number]>('wide');
+  const before = session.kept;
+  const after = useMemo(() => {
+    const applied = applyChange(before, { edits });
+    return applied.ok ? applied.value.site : before;
+  }, [before, edits]);
+  const px = viewportOf(before)[width];
+  // Those that stand on it now and then: the page itself is the last resort.
+  const node = pages.find(it => it.page === page)?.nodes.find(id => id !== page);
+  const together = useMemo(() => new ScrollTogether('[data-area] > [data-node]', 'data-node'), []);
+  const sides = [
+    { title: 'Before', site: before },
+    { title: 'After', site: after },
+  ];
+  return (
+    <Sheet wide title="Before and after" onClose={onClose}>
+      <div className="mb-3 flex items-center gap-5">
+        <Select
+          hideLabel
+          label="Page"
+          value={page}
+          options={pages.map(it => ({ value: it.page, label: nameOf(before, it.page) }))}
+          onChange={setPage}
+        />
+        <Choice<(typeof WIDTHS)[number]>
+          label="Width"
+          value={width}
+          options={WIDTHS.map(it => ({ value: it, label: titled(it) }))}
+          onChange={setWidth}
+        />
+      </div>
+      <div className="grid grid-cols-2 gap-3">
+        {sides.map(({ title, site }) => (
+          <figure key={title} className="min-w-0">
+            <figcaption className="label-line mb-1">{title}</figcaption>
+            <div className="h-[62vh] border border-hair">
+              <StaticPage
+                key={`${page} ${width}`}
+                title={`${title}: ${nameOf(before, page)}`}
+                site={site}
+                page={page}
+                width={px}
+                node={node}
+                onShown={document => together.join(document)}
+              />
+            </div>
+          </figure>
+        ))}
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,23 @@
+import { element, programStyles } from '../kit/element.ts';
+import { CHILDREN, h } from '../kit/markup.ts';
+
+/** One of several that stand side by side in a section or group, its widgets below each other. */
+export const column = element({
+  name: 'column',
+  label: 'Column',
+  family: 'structure',
+  parts: { box: { label: 'Column', kind: 'box' } },
+  axes: ['look'],
+  holds: 'box',
+  program: programStyles({
+    'box/display': 'flex',
+    'box/flexDirection': 'column',
+    'box/alignItems': 'stretch',
+    'box/rowGap': '1.25rem',
+    'box/flexGrow': 1,
+    'box/flexBasis': '14rem',
+  }),
+  content: {},
+  sample: {},
+  markup: () => h('div', { part: 'box' }, CHILDREN),
+});
