@@ -88,7 +88,7 @@ describe('taking a guide', () => {
     if (!spec) throw new Error('no guide');
     const plan = planGuide(demo, readyGuide(spec));
     expect(plan.kept).toContain('mist');
-    expect(plan.parts.find(it => it.id === 'hull')?.change).toBe('goes');
+    expect(plan.parts.find(it => it.id === 'rope')?.change).toBe('goes');
   });
 });
 

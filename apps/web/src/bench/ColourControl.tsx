@@ -18,6 +18,7 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { useLocked } from '../session/rights.tsx';
 import { ColourSliders } from '../ui/ColourSliders.tsx';
+import { Floating } from '../ui/Floating.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 
 /** The colour a value ends in where it is set; null for what shows none. */
@@ -72,77 +73,69 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
       <Popover.Trigger aria-label={`Choose ${row.label.toLowerCase()}`} className="flex items-center">
         <Chip color={color} />
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="left"
-          align="start"
-          sideOffset={10}
-          collisionPadding={8}
-          className="thin-scroll z-30 max-h-[80vh] w-[272px] overflow-auto rounded-md border border-hair bg-paper p-3 text-base text-ink shadow-lg"
-        >
-          <div className="grid gap-2">
-            {[...groups].map(([group, tokens]) => (
-              <div key={group}>
-                <p className="label-line mb-1">{group}</p>
-                <div className="flex flex-wrap gap-1">
-                  {tokens.map(token => (
-                    <button
-                      key={token.id}
-                      type="button"
-                      title={token.name}
-                      aria-label={token.name}
-                      aria-pressed={value?.type === 'token' && value.token === token.id}
-                      onClick={() => pick({ type: 'token', token: token.id })}
-                      className="size-6 rounded-sm border border-black/15 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-teal"
-                      style={{
-                        background: printColor(
-                          colourOf(site, scope, { type: 'token', token: token.id }) ?? {
-                            space: 'srgb',
-                            coords: [0, 0, 0],
-                            alpha: 0,
-                          },
-                        ),
-                      }}
-                    />
-                  ))}
-                </div>
-              </div>
-            ))}
-            <details>
-              <summary className="label-line cursor-pointer">Roles of the scheme</summary>
-              <ul className="mt-1 grid gap-px">
-                {roles.map(role => (
-                  <li key={role.name}>
-                    <button
-                      type="button"
-                      onClick={() => pick({ type: 'role', role: role.name })}
-                      className="flex w-full items-center gap-2 rounded-sm px-1 py-0.5 text-left hover:bg-ground"
-                    >
-                      <Chip color={colourOf(site, scope, { type: 'role', role: role.name })} />
-                      {role.label}
-                    </button>
-                  </li>
+      <Floating label={row.label} width={272}>
+        <div className="grid gap-2">
+          {[...groups].map(([group, tokens]) => (
+            <div key={group}>
+              <p className="label-line mb-1">{group}</p>
+              <div className="flex flex-wrap gap-1">
+                {tokens.map(token => (
+                  <button
+                    key={token.id}
+                    type="button"
+                    title={token.name}
+                    aria-label={token.name}
+                    aria-pressed={value?.type === 'token' && value.token === token.id}
+                    onClick={() => pick({ type: 'token', token: token.id })}
+                    className="size-6 rounded-sm border border-black/15 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-teal"
+                    style={{
+                      background: printColor(
+                        colourOf(site, scope, { type: 'token', token: token.id }) ?? {
+                          space: 'srgb',
+                          coords: [0, 0, 0],
+                          alpha: 0,
+                        },
+                      ),
+                    }}
+                  />
                 ))}
-              </ul>
-            </details>
-            <div className="border-t border-hair pt-2">
-              <TypedField
-                label="A colour of its own"
-                text={value ? printTyped(value, site.kinds.token) : ''}
-                parse={text => parsePropertyValue(text, row, site.kinds.token, site.kinds.role)}
-                onCommit={onCommit}
-              />
-              <div className="mt-2">
-                <ColourSliders
-                  color={color ?? { space: 'oklch', coords: [0.5, 0.1, 200], alpha: 1 }}
-                  onShow={it => onShow({ type: 'color', value: it })}
-                  onCommit={it => onCommit({ type: 'color', value: it })}
-                />
               </div>
             </div>
+          ))}
+          <details>
+            <summary className="label-line cursor-pointer">Roles of the scheme</summary>
+            <ul className="mt-1 grid gap-px">
+              {roles.map(role => (
+                <li key={role.name}>
+                  <button
+                    type="button"
+                    onClick={() => pick({ type: 'role', role: role.name })}
+                    className="flex w-full items-center gap-2 rounded-sm px-1 py-0.5 text-left hover:bg-ground"
+                  >
+                    <Chip color={colourOf(site, scope, { type: 'role', role: role.name })} />
+                    {role.label}
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </details>
+          <div className="border-t border-hair pt-2">
+            <TypedField
+              label="A colour of its own"
+              text={value ? printTyped(value, site.kinds.token) : ''}
+              parse={text => parsePropertyValue(text, row, site.kinds.token, site.kinds.role)}
+              onCommit={onCommit}
+            />
+            <div className="mt-2">
+              <ColourSliders
+                color={color ?? { space: 'oklch', coords: [0.5, 0.1, 200], alpha: 1 }}
+                onShow={it => onShow({ type: 'color', value: it })}
+                onCommit={it => onCommit({ type: 'color', value: it })}
+              />
+            </div>
           </div>
-        </Popover.Content>
-      </Popover.Portal>
+        </div>
+      </Floating>
     </Popover.Root>
   );
 }

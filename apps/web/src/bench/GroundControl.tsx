@@ -16,6 +16,7 @@ import { DrawnIcon } from '../guide/drawings/DrawnIcon.tsx';
 import { drawnCss } from '../guide/tray/drawn.ts';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
 import { useLocked } from '../session/rights.tsx';
+import { Floating } from '../ui/Floating.tsx';
 import { ColourControl } from './ColourControl.tsx';
 
 type Imaged = Value & { type: 'picture' | 'pattern' };
@@ -96,96 +97,87 @@ export function GroundControl({ site, scope, row, value, onShow, onCommit }: Pro
       >
         <Image size={14} aria-hidden />
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="left"
-          align="start"
-          sideOffset={10}
-          collisionPadding={8}
-          aria-label={row.label}
-          className="thin-scroll z-30 max-h-[80vh] w-[272px] overflow-auto rounded-md border border-hair bg-paper p-3 text-base text-ink shadow-lg"
-        >
-          <div className="grid gap-3">
-            <section>
-              <h4 className="label-line mb-1">Gradients</h4>
-              <div className="grid grid-cols-5 gap-1">
-                {gradients.map(it => (
+      <Floating label={row.label} width={272}>
+        <div className="grid gap-3">
+          <section>
+            <h4 className="label-line mb-1">Gradients</h4>
+            <div className="grid grid-cols-5 gap-1">
+              {gradients.map(it => (
+                <button
+                  key={it.id}
+                  type="button"
+                  aria-label={it.name}
+                  title={it.name}
+                  aria-pressed={value?.type === 'token' && value.token === it.id}
+                  onClick={() => onCommit(token(it.id))}
+                  className="h-7 rounded-sm border border-black/15 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-teal"
+                  style={{ background: drawnCss(site, it.value) }}
+                />
+              ))}
+            </div>
+            {gradients.length === 0 && <p className="text-muted">None in the guide yet.</p>}
+          </section>
+          <section>
+            <h4 className="label-line mb-1">Drawings of the brand</h4>
+            <div className="flex flex-wrap gap-1">
+              {drawings.map(it => (
+                <button
+                  key={it.id}
+                  type="button"
+                  aria-label={it.name}
+                  title={it.name}
+                  aria-pressed={value?.type === 'pattern' && value.drawing === it.id}
+                  onClick={() =>
+                    onCommit({
+                      type: 'pattern',
+                      drawing: it.id,
+                      ink: value?.type === 'pattern' ? value.ink : role('line'),
+                      tint: image?.tint ?? null,
+                    })
+                  }
+                  className="flex h-8 min-w-8 items-center justify-center rounded-sm border border-hair px-1 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-teal"
+                >
+                  <DrawnIcon site={site} name={it.id} size={20} />
+                </button>
+              ))}
+            </div>
+            {drawings.length === 0 && <p className="text-muted">Add SVG files under Icons and marks.</p>}
+          </section>
+          <PictureChoice
+            site={site}
+            label="Picture"
+            chosen={value?.type === 'picture' ? value.asset : null}
+            onChoose={asset =>
+              onCommit(
+                asset === null
+                  ? { type: 'keyword', value: 'none' }
+                  : { type: 'picture', asset, tint: image?.tint ?? null },
+              )
+            }
+          />
+          {image && (
+            <section className="grid gap-1 border-t border-hair pt-2">
+              {image.type === 'pattern' && colour('Ink', image.ink, ink => ({ ...image, ink }))}
+              <span className="flex items-center">
+                {colour('Laid over it', image.tint?.color ?? null, color => ({
+                  ...image,
+                  tint: { color, share: image.tint?.share ?? 0.5 },
+                }))}
+                {image.tint && (
                   <button
-                    key={it.id}
                     type="button"
-                    aria-label={it.name}
-                    title={it.name}
-                    aria-pressed={value?.type === 'token' && value.token === it.id}
-                    onClick={() => onCommit(token(it.id))}
-                    className="h-7 rounded-sm border border-black/15 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-teal"
-                    style={{ background: drawnCss(site, it.value) }}
-                  />
-                ))}
-              </div>
-              {gradients.length === 0 && <p className="text-muted">None in the guide yet.</p>}
-            </section>
-            <section>
-              <h4 className="label-line mb-1">Drawings of the brand</h4>
-              <div className="flex flex-wrap gap-1">
-                {drawings.map(it => (
-                  <button
-                    key={it.id}
-                    type="button"
-                    aria-label={it.name}
-                    title={it.name}
-                    aria-pressed={value?.type === 'pattern' && value.drawing === it.id}
-                    onClick={() =>
-                      onCommit({
-                        type: 'pattern',
-                        drawing: it.id,
-                        ink: value?.type === 'pattern' ? value.ink : role('line'),
-                        tint: image?.tint ?? null,
-                      })
-                    }
-                    className="flex h-8 min-w-8 items-center justify-center rounded-sm border border-hair px-1 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-teal"
+                    className="ml-auto text-small text-teal hover:underline"
+                    onClick={() => onCommit({ ...image, tint: null })}
                   >
-                    <DrawnIcon site={site} name={it.id} size={20} />
+                    Take it off
                   </button>
-                ))}
-              </div>
-              {drawings.length === 0 && <p className="text-muted">Add SVG files under Icons and marks.</p>}
+                )}
+              </span>
+              {image.tint && <Share image={image} tint={image.tint} onShow={onShow} onCommit={onCommit} />}
             </section>
-            <PictureChoice
-              site={site}
-              label="Picture"
-              chosen={value?.type === 'picture' ? value.asset : null}
-              onChoose={asset =>
-                onCommit(
-                  asset === null
-                    ? { type: 'keyword', value: 'none' }
-                    : { type: 'picture', asset, tint: image?.tint ?? null },
-                )
-              }
-            />
-            {image && (
-              <section className="grid gap-1 border-t border-hair pt-2">
-                {image.type === 'pattern' && colour('Ink', image.ink, ink => ({ ...image, ink }))}
-                <span className="flex items-center">
-                  {colour('Laid over it', image.tint?.color ?? null, color => ({
-                    ...image,
-                    tint: { color, share: image.tint?.share ?? 0.5 },
-                  }))}
-                  {image.tint && (
-                    <button
-                      type="button"
-                      className="ml-auto text-small text-teal hover:underline"
-                      onClick={() => onCommit({ ...image, tint: null })}
-                    >
-                      Take it off
-                    </button>
-                  )}
-                </span>
-                {image.tint && <Share image={image} tint={image.tint} onShow={onShow} onCommit={onCommit} />}
-              </section>
-            )}
-          </div>
-        </Popover.Content>
-      </Popover.Portal>
+          )}
+        </div>
+      </Floating>
     </Popover.Root>
   );
 }

@@ -5,6 +5,7 @@ import { ImpactNote } from '../reach/ImpactNote.tsx';
 import { useCommit } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { Floating } from '../ui/Floating.tsx';
 
 type Reach = 'part' | 'rule' | 'element' | 'all';
 
@@ -52,15 +53,8 @@ export function ResetMenu({
           Reset …
         </Button>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="left"
-          align="start"
-          sideOffset={10}
-          collisionPadding={8}
-          aria-label="Reset"
-          className="z-30 grid w-[290px] gap-2.5 rounded-md border border-hair bg-paper p-3.5 text-base text-ink shadow-lg"
-        >
+      <Floating label="Reset" width={290}>
+        <div className="grid gap-2.5">
           <Choice<Reach>
             label="How far"
             value={reach}
@@ -89,8 +83,8 @@ export function ResetMenu({
               </Button>
             </>
           )}
-        </Popover.Content>
-      </Popover.Portal>
+        </div>
+      </Floating>
     </Popover.Root>
   );
 }

@@ -3,6 +3,7 @@ import { READY_GUIDES } from '@cove/core/starters';
 import { Popover } from 'radix-ui';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { Floating } from '../ui/Floating.tsx';
 import { Select } from '../ui/Select.tsx';
 import { useKeptGuides } from './guides/useKept.ts';
 
@@ -52,14 +53,8 @@ export function ViewMenu({
           View
         </Button>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="end"
-          sideOffset={6}
-          collisionPadding={8}
-          aria-label="View"
-          className="z-30 grid w-60 gap-3 rounded-md border border-hair bg-paper p-3.5 text-base text-ink shadow-lg"
-        >
+      <Floating label="View" side="bottom" align="end" width={240}>
+        <div className="grid gap-3">
           <fieldset>
             <legend className="label-line mb-1">Columns shown</legend>
             <ul className="thin-scroll max-h-44 overflow-auto">
@@ -102,8 +97,8 @@ export function ViewMenu({
               if (beside) onChange({ ...view, beside: beside.value });
             }}
           />
-        </Popover.Content>
-      </Popover.Portal>
+        </div>
+      </Floating>
     </Popover.Root>
   );
 }

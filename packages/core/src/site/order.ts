@@ -23,10 +23,17 @@ export function keyBetween(low: string | null, high: string | null): string {
 
 /** `count` keys in order between two others, spread evenly, so that they stay short. */
 export function keysBetween(low: string | null, high: string | null, count: number): string[] {
-  if (count <= 0) return [];
-  const before = Math.floor((count - 1) / 2);
-  const middle = keyBetween(low, high);
-  return [...keysBetween(low, middle, before), middle, ...keysBetween(middle, high, count - 1 - before)];
+  const keys: string[] = [];
+  const fill = (from: string | null, to: string | null, some: number) => {
+    if (some <= 0) return;
+    const before = Math.floor((some - 1) / 2);
+    const middle = keyBetween(from, to);
+    fill(from, middle, before);
+    keys.push(middle);
+    fill(middle, to, some - 1 - before);
+  };
+  fill(low, high, count);
+  return keys;
 }
 
 export const byOrder = (a: { id: string; order: string }, b: { id: string; order: string }): number =>

@@ -91,11 +91,14 @@ export function findCircular(get: (id: Id) => Value | null, ids: Iterable<Id>): 
   const open = new Set<Id>();
   const done = new Set<Id>();
   const visit = (at: Id): boolean => {
+    const value = get(at);
+    const next = value ? tokensIn(value) : [];
+    // Most tokens are literals, and need not be remembered.
+    if (next.length === 0) return false;
     if (open.has(at)) return true;
     if (done.has(at)) return false;
     open.add(at);
-    const value = get(at);
-    const found = value ? tokensIn(value).some(visit) : false;
+    const found = next.some(visit);
     open.delete(at);
     done.add(at);
     return found;

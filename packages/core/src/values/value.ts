@@ -136,6 +136,8 @@ export function withColors(value: Value, other: (color: Value) => Value): Value 
   return value;
 }
 
+const NO_TOKENS: readonly string[] = [];
+
 /** Ids of the tokens a value names, also inside shadows and derivations. */
 export function tokensIn(value: Value): readonly string[] {
   switch (value.type) {
@@ -149,7 +151,7 @@ export function tokensIn(value: Value): readonly string[] {
     case 'pattern':
       return colorsIn(value).flatMap(tokensIn);
     default:
-      return [];
+      return NO_TOKENS;
   }
 }
 

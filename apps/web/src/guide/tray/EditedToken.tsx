@@ -1,6 +1,7 @@
 import type { Id, Site, TokenRecord } from '@cove/core';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { Floating } from '../../ui/Floating.tsx';
 import { TokenEditor } from '../token/TokenEditor.tsx';
 
 /** A drawn token that opens its editor where it stands. */
@@ -20,18 +21,9 @@ export function EditedToken({
   return (
     <Popover.Root open={open} onOpenChange={is => onOpen(is ? token.id : null)}>
       <Popover.Trigger asChild>{children}</Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="right"
-          align="start"
-          sideOffset={12}
-          collisionPadding={8}
-          aria-label={`Token ${token.name}`}
-          className="thin-scroll z-30 max-h-[min(92vh,var(--radix-popover-content-available-height))] w-[304px] overflow-auto rounded-md border border-hair bg-paper p-3.5 text-base text-ink shadow-lg"
-        >
-          <TokenEditor site={site} token={token} onGone={() => onOpen(null)} onMade={onOpen} />
-        </Popover.Content>
-      </Popover.Portal>
+      <Floating label={`Token ${token.name}`} side="right" width={304}>
+        <TokenEditor site={site} token={token} onGone={() => onOpen(null)} onMade={onOpen} />
+      </Floating>
     </Popover.Root>
   );
 }

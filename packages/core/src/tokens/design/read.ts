@@ -20,14 +20,28 @@ export interface ReadTokens {
   left: readonly { path: string; reason: string }[];
 }
 
-interface Found {
-  path: readonly string[];
-  /** As in the format; null until the token that it refers to is known. */
-  type: string | null;
-  written: Node;
-  id: Id;
-  /** Its path as aliases write it. */
-  name: string;
+/** A token as it stands in the file. */
+class Found {
+  id: Id = '';
+  /** The token that its whole value refers to, as aliases write it; null for none, undefined until it is asked for. */
+  alias: string | null | undefined;
+  /** Its type once what it refers to is known. */
+  resolved: string | null = null;
+
+  constructor(
+    readonly group: readonly string[],
+    readonly key: string,
+    /** Its path as aliases write it. */
+    readonly name: string,
+    /** As in the format: its own or that of its groups. */
+    readonly type: string | null,
+    readonly written: Node,
+  ) {}
+
+  /** Made when it is asked for: of most tokens nobody does. */
+  get path(): string[] {
+    return [...this.group, this.key];
+  }
 }
 
 const TYPE_OF: Readonly<Record<string, TokenType>> = {
@@ -46,53 +60,57 @@ const isLeftOut = (type: string) => LEFT_OUT.some(it => it === type);
 
 /** `hull-deep` → `Hull deep`. */
 const titled = (step: string): string => {
-  const words = step.replace(/[-_]+/g, ' ').trim();
+  const words = /[-_ ]/.test(step) ? step.replace(/[-_]+/g, ' ').trim() : step;
   return words.charAt(0).toUpperCase() + words.slice(1);
 };
 
 const textOf = (it: unknown): string => (typeof it === 'string' ? it : '');
 
-const groupTitles = new Map<string, string>();
-/** `titled` of several steps; most tokens of a file share their groups. */
-function groupTitle(steps: readonly string[]): string {
-  const key = steps.join('.');
-  let title = groupTitles.get(key);
+const groupTitles = new WeakMap<readonly string[], Map<TokenType, string>>();
+
+/** Group of the tokens below some steps; our own first step, which says the type, is left out. */
+function groupTitle(steps: readonly string[], type: TokenType): string {
+  const known = groupTitles.get(steps) ?? new Map<TokenType, string>();
+  groupTitles.set(steps, known);
+  let title = known.get(type);
   if (title === undefined) {
-    title = steps.map(titled).join(' ').slice(0, 80);
-    if (groupTitles.size > 500) groupTitles.clear();
-    groupTitles.set(key, title);
+    const inner = steps.length > 1 && steps[0] === ROOT_OF_TYPE[type] ? steps.slice(1) : steps;
+    title = inner.map(titled).join(' ').slice(0, 80) || 'Imported';
+    known.set(type, title);
   }
   return title;
 }
 
-/** Group and name of a token at a path; our own first step, which says the type, is left out. */
-function named(path: readonly string[], type: TokenType): { group: string; name: string } {
-  const steps = path.at(-1) === '$root' ? path.slice(0, -1) : path;
-  const inner = steps.length > 2 && steps[0] === ROOT_OF_TYPE[type] ? steps.slice(1) : steps;
-  const group = groupTitle(inner.slice(0, -1));
-  return { group: group || 'Imported', name: titled(inner.at(-1) ?? '').slice(0, 80) || 'Unnamed' };
+/** Group and name of a token; one called `$root` has the name of its group. */
+function named({ group, key }: Found, type: TokenType): { group: string; name: string } {
+  const steps = key === '$root' ? group.slice(0, -1) : group;
+  const name = key === '$root' ? (group.at(-1) ?? '') : key;
+  return { group: groupTitle(steps, type), name: titled(name).slice(0, 80) || 'Unnamed' };
 }
 
 /** All tokens of a file, groups walked, types inherited (section 6.3). */
 function collect(root: Node): Found[] {
-  const found: Omit<Found, 'id'>[] = [];
+  const found: Found[] = [];
   const visit = (node: Node, path: readonly string[], inherited: string | null) => {
     const group = extended(root, node, path);
     const type = typeof group.$type === 'string' ? group.$type : inherited;
-    for (const [key, inner] of Object.entries(group)) {
+    const prefix = path.length === 0 ? '' : `${path.join('.')}.`;
+    for (const key of Object.keys(group)) {
       if (key.startsWith('$') && key !== '$root') continue;
-      const at = [...path, key];
-      if (!isNode(inner)) throw new BadToken(at, `${key} is neither a token nor a group.`, 'an object');
-      if (/[{}.]/.test(key)) throw new BadToken(at, `A name holds no brackets or dots: ${key}.`);
-      if (!isToken(inner)) visit(inner, at, type);
+      const inner = group[key];
+      if (!isNode(inner))
+        throw new BadToken([...path, key], `${key} is neither a token nor a group.`, 'an object');
+      if (/[{}.]/.test(key)) throw new BadToken([...path, key], `A name holds no brackets or dots: ${key}.`);
+      if (!isToken(inner)) visit(inner, [...path, key], type);
       else if (inner.$type !== undefined && typeof inner.$type !== 'string')
-        throw new BadToken([...at, '$type'], 'A type is a word.');
-      else found.push({ path: at, type: textOf(inner.$type) || type, written: inner, name: at.join('.') });
+        throw new BadToken([...path, key, '$type'], 'A type is a word.');
+      else found.push(new Found(path, key, prefix + key, textOf(inner.$type) || type, inner));
     }
   };
   visit(root, [], null);
   const ids = newIds('t', found.length);
-  return found.map((it, i) => ({ ...it, id: ids[i] ?? '' }));
+  for (const [i, it] of found.entries()) it.id = ids[i] ?? '';
+  return found;
 }
 
 class Reader {
@@ -113,32 +131,45 @@ class Reader {
     return Object.hasOwn(written, '$value') ? written.$value : { $ref: written.$ref };
   }
 
-  /** Steps of the token that a value refers to as a whole; null for what is no such reference. */
-  private target(it: unknown): string[] | null {
-    const steps = stepsOf(isNode(it) && typeof it.$ref === 'string' ? it.$ref : it);
-    if (!steps) return null;
-    return steps.at(-1) === '$value' ? steps.slice(0, -1) : steps;
+  /** Name of the token that a value refers to as a whole; null for what is no such reference. */
+  private target(it: unknown): string | null {
+    const written = isNode(it) && typeof it.$ref === 'string' ? it.$ref : it;
+    const name = aliasIn(written) ?? stepsOf(written)?.join('.') ?? null;
+    return name?.endsWith('.$value') ? name.slice(0, -'.$value'.length) : name;
   }
 
-  private tokenAt(steps: readonly string[], path: readonly string[]): Found {
-    const it = this.byPath.get(steps.join('.')) ?? this.byPath.get([...steps, '$root'].join('.'));
+  private aliasOf(it: Found): string | null {
+    if (it.alias === undefined) it.alias = this.target(this.valueOf(it));
+    return it.alias;
+  }
+
+  /** `where` says the place in the file, should it be needed. */
+  private tokenAt(name: string, where: () => readonly string[]): Found {
+    const it = this.byPath.get(name) ?? this.byPath.get(`${name}.$root`);
     if (it) return it;
-    const name = steps.join('.');
     const near = [...this.byPath.keys()].find(known => known.toLowerCase() === name.toLowerCase());
     throw new BadToken(
-      path,
+      where(),
       `There is no token ${name}.${near ? ` Did you mean ${near}?` : ''}`,
       'a token of this file',
     );
   }
 
   /** Own type, else that of what it refers to, else what the groups say (section 8). */
-  typeOf(it: Found, passed: readonly Found[] = []): string {
+  typeOf(it: Found, passed: readonly Found[] = NONE): string {
+    if (it.resolved !== null) return it.resolved;
     if (passed.includes(it)) throw new BadToken(it.path, 'This token refers to itself.');
-    const steps = textOf(it.written.$type) ? null : this.target(this.valueOf(it));
-    const type = steps ? this.typeOf(this.tokenAt(steps, it.path), [...passed, it]) : it.type;
+    const alias = textOf(it.written.$type) ? null : this.aliasOf(it);
+    const type =
+      alias === null
+        ? it.type
+        : this.typeOf(
+            this.tokenAt(alias, () => [...it.path, '$value']),
+            [...passed, it],
+          );
     if (type === null)
       throw new BadToken(it.path, 'This token has no $type, and no group says one.', 'a $type');
+    it.resolved = type;
     return type;
   }
 
@@ -161,32 +192,33 @@ class Reader {
 
   /** A token named by a part of a value; null where the part is no reference. */
   private readonly reference = (it: unknown, path: readonly string[]): Value | null => {
-    const steps = this.target(it);
-    return steps && { type: 'token', token: this.tokenAt(steps, path).id };
+    const name = this.target(it);
+    return name === null ? null : { type: 'token', token: this.tokenAt(name, () => path).id };
   };
 
-  private refer(it: Found, type: string, at: readonly string[]): Value | null {
-    const whole = this.target(this.valueOf(it));
-    const pointed = whole && nodeAt(this.root, whole);
-    if (
-      !whole ||
-      (pointed !== undefined && !(isNode(pointed) && (isToken(pointed) || isNode(pointed.$root))))
-    )
-      return null;
-    const target = this.tokenAt(whole, at);
+  private refer(it: Found, type: string): Value | null {
+    const whole = this.aliasOf(it);
+    if (whole === null || (this.pointers && this.isPart(whole))) return null;
+    const target = this.tokenAt(whole, () => [...it.path, '$value']);
     const found = this.typeOf(target);
     if (TYPE_OF[found] !== TYPE_OF[type])
-      throw new BadToken(at, `${whole.join('.')} is a ${found}, not a ${type}.`, `a ${type}`);
+      throw new BadToken([...it.path, '$value'], `${whole} is a ${found}, not a ${type}.`, `a ${type}`);
     return { type: 'token', token: target.id };
   }
 
+  /** Whether something is there that is no token: a part of a value, which is taken in its place. */
+  private isPart(name: string): boolean {
+    const pointed = nodeAt(this.root, name.split('.'));
+    return pointed !== undefined && !(isNode(pointed) && (isToken(pointed) || isNode(pointed.$root)));
+  }
+
   value(it: Found, type: string): Value {
-    const at = [...it.path, '$value'];
-    const alias = this.refer(it, type, at);
+    const alias = this.refer(it, type);
     if (alias) return alias;
     const read = READERS[type];
     if (!read)
       throw new BadToken([...it.path, '$type'], `There is no type ${type}.`, Object.keys(READERS).join(', '));
+    const at = [...it.path, '$value'];
     return read(this.plain(this.valueOf(it), at), at, this.reference);
   }
 
@@ -214,6 +246,14 @@ class Reader {
     return this.found;
   }
 }
+
+/** Name in curly brackets; null for what is no such alias. */
+const aliasIn = (it: unknown): string | null =>
+  typeof it === 'string' && it.startsWith('{') && it.indexOf('}') === it.length - 1 && !it.includes('{', 1)
+    ? it.slice(1, -1) || null
+    : null;
+
+const NONE: readonly Found[] = [];
 
 const never = (): never => {
   throw new Error('a type without a reader');
@@ -294,21 +334,15 @@ function records(root: Node, pointers: boolean): ReadTokens {
       continue;
     }
     if (type === 'typography') {
-      const { name } = named(it.path, 'color');
+      const { name } = named(it, 'color');
       textStyles.push({ id: it.id, kind: 'textStyle', name, order, styles: reader.typography(it) });
       continue;
     }
     const value = reader.value(it, type);
     const own = TYPE_OF[type] ?? (value.type === 'token' ? null : tokenTypeOf(literal(value)));
     if (!own) throw new BadToken(it.path, `There is no type ${type}.`);
-    const record: TokenRecord = {
-      id: it.id,
-      kind: 'token',
-      type: own,
-      ...named(it.path, own),
-      order,
-      value,
-    };
+    const { group, name } = named(it, own);
+    const record: TokenRecord = { id: it.id, kind: 'token', type: own, name, group, order, value };
     tokens.set(it.id, record);
     const ours = keptIn(it);
     if (ours !== null) kept.push([record, ours]);

@@ -44,8 +44,9 @@ function color(it: unknown, path: readonly string[]): Color {
       `There is no colour space ${String(space)}.`,
       'srgb, oklch …',
     );
-  const components = Array.isArray(it.components) ? it.components : [];
-  const [a, b, c] = components.map(n => (n === 'none' ? 0 : n));
+  const components: readonly unknown[] = Array.isArray(it.components) ? it.components : [];
+  const at = (i: number) => (components[i] === 'none' ? 0 : components[i]);
+  const [a, b, c] = [at(0), at(1), at(2)];
   if (!isNumber(a) || !isNumber(b) || !isNumber(c) || components.length !== 3)
     throw new BadToken([...path, 'components'], 'A colour has three components.', 'three numbers or "none"');
   const alpha = it.alpha ?? 1;
