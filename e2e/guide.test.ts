@@ -470,6 +470,28 @@ describe('icons, marks and notes', () => {
   });
 });
 
+describe('any picker', () => {
+  it('keeps a colour as a swatch in one step, and changes a swatch where it stands, its reach beside it', async () => {
+    await walker.open('pages/home?node=feature-dogs&part=box');
+    const canvas = await walker.frame('Page');
+    const fill = (wanted: string) =>
+      walker.styleIs(canvas, '[data-node=feature-dogs]', 'background-color', wanted);
+    await walker.click('Choose fill');
+    await walker.type('A colour of its own', 'rgb(1 2 3)');
+    await fill('rgb(1, 2, 3)');
+    await walker.click('Keep it as a swatch');
+    await walker.page.locator('summary ::-p-text(Change the swatch)').click();
+    await walker.says('1 use on 1 page');
+    await walker.type('Name', 'Deck tar');
+    await walker.type('Value', 'rgb(3 2 1)');
+    await fill('rgb(3, 2, 1)');
+    await walker.says('Change the swatch Deck tar');
+    for (let i = 0; i < 4; i++) await walker.click('Undo');
+    await fill('rgb(201, 213, 227)');
+    await walker.kept();
+  });
+});
+
 describe('the site’s ground', () => {
   const open = async () => {
     await fresh('?ground');

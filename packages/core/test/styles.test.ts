@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { computedStyles, nodeScope } from '../src/cascade/index.ts';
 import {
   removeDeclaration,
   resetAllElements,
@@ -11,7 +12,7 @@ import {
 } from '../src/commands/index.ts';
 import { propertyByCss } from '../src/properties/index.ts';
 import { declarationProblem } from '../src/properties/unfollowed.ts';
-import { impactOf } from '../src/reach/index.ts';
+import { impactOf, reachOf } from '../src/reach/index.ts';
 import { must } from '../src/result/index.ts';
 import {
   applyChange,
@@ -41,6 +42,35 @@ const declarationsOf = (site: Site, id: string) => {
   const record = getRecord(site, id);
   return record && 'declarations' in record ? record.declarations : undefined;
 };
+
+describe('a text style', () => {
+  it('holds a line above or below with its distance, which single values may leave, and no other box', () => {
+    const put = (styles: Record<string, Value>): boolean =>
+      applyChange(demo, {
+        edits: [{ op: 'put', record: { id: 'ruled', kind: 'textStyle', name: 'Ruled', order: 'z', styles } }],
+      }).ok;
+    const ruled: Record<string, Value> = {
+      '/borderTopWidth': px(2),
+      '/borderTopStyle': { type: 'keyword', value: 'solid' },
+      '/borderTopColor': { type: 'role', role: 'line' },
+      '/paddingTop': px(6),
+    };
+    expect(put(ruled)).toBe(true);
+    expect(put({ '/marginTop': px(6) })).toBe(false);
+    expect(put({ '/backgroundColor': { type: 'role', role: 'line' } })).toBe(false);
+    const site = after(demo, [
+      { op: 'put', record: { id: 'ruled', kind: 'textStyle', name: 'Ruled', order: 'z', styles: ruled } },
+      ...setSlot(demo, { type: 'record', id: 'welcome-title' }, 'text/textStyle', {
+        type: 'textStyle',
+        style: 'ruled',
+      }),
+    ]);
+    const scope = nodeScope(site, 'home', 'welcome-title');
+    const css = (of: Site) => scope && computedStyles(of, scope, 'text', ['rest'], 'wide').get('paddingTop');
+    expect(css(site)).toBe('6px');
+    expect(reachOf(site, 'ruled').uses).toBe(1);
+  });
+});
 
 describe('a value set by hand', () => {
   const onScheme: StyleTarget = {

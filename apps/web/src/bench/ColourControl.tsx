@@ -1,6 +1,9 @@
 import {
+  addToken,
   byOrder,
   type Color,
+  colorName,
+  type Edit,
   groupBy,
   literalOf,
   NO_REBINDS,
@@ -15,8 +18,9 @@ import {
   type Value,
 } from '@cove/core';
 import { Popover } from 'radix-ui';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useLocked } from '../session/rights.tsx';
+import { Button } from '../ui/Button.tsx';
 import { ColourSliders } from '../ui/ColourSliders.tsx';
 import { Floating } from '../ui/Floating.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
@@ -51,8 +55,14 @@ interface Props {
   row: PropertyRow;
   value: Value | null;
   onShow(value: Value | null): void;
-  onCommit(value: Value): void;
+  /** `before` is to be done in the same step: a swatch that the value names. */
+  onCommit(value: Value, before?: readonly Edit[]): void;
 }
+
+/** Planes and derivations come when a swatch is to be changed. */
+const TokenEditor = lazy(async () => ({
+  default: (await import('../guide/token/TokenEditor.tsx')).TokenEditor,
+}));
 
 /** Swatches and roles first, then a colour of one's own. */
 export function ColourControl({ site, scope, row, value, onShow, onCommit }: Props) {
@@ -65,6 +75,17 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
     setOpen(false);
     onCommit(next);
   };
+  const chosen = value?.type === 'token' ? site.kinds.token.get(value.token) : undefined;
+  const keep = () => {
+    if (value?.type !== 'color') return;
+    const made = addToken(site, {
+      type: 'color',
+      group: swatches[0]?.group ?? 'Brand',
+      name: colorName(value.value),
+      value,
+    });
+    onCommit({ type: 'token', token: made.id }, made.edits);
+  };
   const all = rolesOf(site);
   const roles = scope ? all.filter(role => roleValue(site, scope.scheme, role.name)) : all;
   if (locked) return <Chip color={color} />;
@@ -73,7 +94,7 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
       <Popover.Trigger aria-label={`Choose ${row.label.toLowerCase()}`} className="flex items-center">
         <Chip color={color} />
       </Popover.Trigger>
-      <Floating label={row.label} width={272}>
+      <Floating label={row.label} width={304}>
         <div className="grid gap-2">
           {[...groups].map(([group, tokens]) => (
             <div key={group}>
@@ -120,6 +141,28 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
             </ul>
           </details>
           <div className="border-t border-hair pt-2">
+            {chosen && (
+              <details className="mb-2">
+                <summary className="cursor-pointer">
+                  Change the swatch <strong>{chosen.name}</strong>
+                </summary>
+                <div className="mt-2">
+                  <Suspense fallback={<p className="text-muted">Opening …</p>}>
+                    <TokenEditor
+                      site={site}
+                      token={chosen}
+                      onGone={() => setOpen(false)}
+                      onMade={id => pick({ type: 'token', token: id })}
+                    />
+                  </Suspense>
+                </div>
+              </details>
+            )}
+            {value?.type === 'color' && (
+              <Button kind="line" className="mb-2 h-6!" onClick={keep}>
+                Keep it as a swatch
+              </Button>
+            )}
             <TypedField
               label="A colour of its own"
               text={value ? printTyped(value, site.kinds.token) : ''}

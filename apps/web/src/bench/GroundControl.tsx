@@ -1,5 +1,6 @@
 import {
   byOrder,
+  type Edit,
   type PropertyRow,
   propertyOf,
   role,
@@ -66,7 +67,7 @@ interface Props {
   row: PropertyRow;
   value: Value | null;
   onShow(value: Value | null): void;
-  onCommit(value: Value): void;
+  onCommit(value: Value, before?: readonly Edit[]): void;
 }
 
 /** Gradients of the guide, the brand's own drawings and the site's pictures; for the latter two what is laid over them. */
@@ -84,7 +85,7 @@ export function GroundControl({ site, scope, row, value, onShow, onCommit }: Pro
         row={colourRow(label)}
         value={now}
         onShow={it => onShow(it && put(it))}
-        onCommit={it => onCommit(put(it))}
+        onCommit={(it, before) => onCommit(put(it), before)}
       />
       {label}
     </span>

@@ -1,5 +1,6 @@
 import {
   type Asked,
+  type Edit,
   isLoose,
   parsePropertyValue,
   printSlot,
@@ -48,8 +49,8 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
   const locked = useLocked();
   const commit = useCommit();
   const slot = printSlot({ ...asked, property: row.name });
-  const set = (next: Value) =>
-    commit(setSlot(session.site, target, slot, next), `Set ${row.label.toLowerCase()}`);
+  const set = (next: Value, before: readonly Edit[] = []) =>
+    commit([...before, ...setSlot(session.site, target, slot, next)], `Set ${row.label.toLowerCase()}`);
   const show = (next: Value | null) => session.show(next && setSlot(session.site, target, slot, next));
   const text = value ? printTyped(value, site.kinds.token) : '';
   const loose = knot && value !== null && isLoose(value);

@@ -1,6 +1,7 @@
 import {
   byOrder,
   type Edit,
+  inTextStyle,
   keyBetween,
   namesTaken,
   newId,
@@ -30,7 +31,7 @@ import { TypedField } from '../ui/TypedField.tsx';
 import { noteEdit } from './noteEdit.ts';
 import { isOffScale, nearestStep } from './tray/offScale.ts';
 
-const TYPE = PROPERTIES.filter(row => row.facet === 'type');
+const ROWS = PROPERTIES.filter(inTextStyle);
 const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
 /** A text style: all of its type, by width where wanted. An empty field leaves a value to what is inherited. */
@@ -109,7 +110,7 @@ export function TextStylePanel({
         />
       </div>
       <ul>
-        {TYPE.map(row => {
+        {ROWS.map(row => {
           const slot = printSlot({ part: '', state: 'rest', width, property: row.name });
           const value = style.styles[slot];
           const set = (next: Parameters<typeof setSlot>[3]) =>
@@ -140,7 +141,9 @@ export function TextStylePanel({
                   hideLabel
                   text={value ? printTyped(value, site.kinds.token) : ''}
                   parse={text =>
-                    text.trim() === '' ? ok(null) : parsePropertyValue(text, row, site.kinds.token)
+                    text.trim() === ''
+                      ? ok(null)
+                      : parsePropertyValue(text, row, site.kinds.token, site.kinds.role)
                   }
                   onCommit={set}
                 />

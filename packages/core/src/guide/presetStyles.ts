@@ -1,4 +1,4 @@
-import { propertyOf } from '../properties/index.ts';
+import { inTextStyle, propertyOf } from '../properties/index.ts';
 import { byOrder } from '../site/order.ts';
 import type { Id, PresetRecord, Slot, Styles } from '../site/records.ts';
 import type { Site } from '../site/site.ts';
@@ -54,7 +54,7 @@ function clearType(styles: Map<Slot, Value>, from: Map<Slot, Id>, slot: Slot): v
   if (at?.property !== 'textStyle') return;
   for (const other of [...styles.keys()]) {
     const it = parseSlot(other);
-    if (!it || it.property === 'textStyle' || propertyOf(it.property).facet !== 'type') continue;
+    if (!it || it.property === 'textStyle' || !inTextStyle(propertyOf(it.property))) continue;
     if (printSlot({ ...it, property: 'textStyle' }) !== slot) continue;
     styles.delete(other);
     from.delete(other);

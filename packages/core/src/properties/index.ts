@@ -37,6 +37,9 @@ export const propertyOf = (name: PropertyName): PropertyRow => {
 };
 export const propertyByCss = (css: string): PropertyRow | undefined => BY_CSS.get(css);
 
+/** Whether a text style can hold it: all of type, and a line above or below with its distance. */
+export const inTextStyle = (row: PropertyRow): boolean => row.facet === 'type' || row.ofText === true;
+
 /** Type of token a property can take a reference to. */
 export const tokenTypesOf = (row: PropertyRow): readonly TokenType[] => [
   ...new Set(row.accepts.flatMap(type => tokenTypeOf(type) ?? [])),

@@ -5,6 +5,7 @@ const STYLES = ['none', 'solid', 'dashed', 'dotted', 'double'] as const;
 export const LINE = rows('line', [
   {
     name: 'borderTopWidth',
+    ofText: true,
     css: 'border-top-width',
     label: 'Line above, width',
     accepts: ['dimension'],
@@ -21,6 +22,7 @@ export const LINE = rows('line', [
   },
   {
     name: 'borderBottomWidth',
+    ofText: true,
     css: 'border-bottom-width',
     label: 'Line below, width',
     accepts: ['dimension'],
@@ -37,6 +39,7 @@ export const LINE = rows('line', [
   },
   {
     name: 'borderTopStyle',
+    ofText: true,
     css: 'border-top-style',
     label: 'Line above, style',
     accepts: [],
@@ -53,6 +56,7 @@ export const LINE = rows('line', [
   },
   {
     name: 'borderBottomStyle',
+    ofText: true,
     css: 'border-bottom-style',
     label: 'Line below, style',
     accepts: [],
@@ -69,6 +73,7 @@ export const LINE = rows('line', [
   },
   {
     name: 'borderTopColor',
+    ofText: true,
     css: 'border-top-color',
     label: 'Line above, colour',
     accepts: ['color'],
@@ -85,6 +90,7 @@ export const LINE = rows('line', [
   },
   {
     name: 'borderBottomColor',
+    ofText: true,
     css: 'border-bottom-color',
     label: 'Line below, colour',
     accepts: ['color'],

@@ -21,6 +21,8 @@ export interface Property<Name extends string = string> {
   words: string;
   /** Parts on which it has no effect are told; left out, it works everywhere. */
   kinds?: readonly PartKind[];
+  /** A text style may hold it, as it may hold all of type. */
+  ofText?: true;
   /** The box it moves, drawn on the page while its row has the focus. */
   box?: 'padding' | 'margin' | 'gap' | 'size';
 }

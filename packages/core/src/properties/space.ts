@@ -3,6 +3,7 @@ import { rows } from './property.ts';
 export const SPACE = rows('space', [
   {
     name: 'paddingTop',
+    ofText: true,
     css: 'padding-top',
     label: 'Padding top',
     accepts: ['dimension', 'fluid'],
@@ -21,6 +22,7 @@ export const SPACE = rows('space', [
   },
   {
     name: 'paddingBottom',
+    ofText: true,
     css: 'padding-bottom',
     label: 'Padding bottom',
     accepts: ['dimension', 'fluid'],

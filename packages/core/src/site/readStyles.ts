@@ -1,4 +1,4 @@
-import { accepts, type PartKind, propertyOf } from '../properties/index.ts';
+import { accepts, inTextStyle, type PartKind, propertyOf } from '../properties/index.ts';
 import { declarationProblem } from '../properties/unfollowed.ts';
 import { isId, readValue, type Value } from '../values/index.ts';
 import { type ElementType, partOf, statesOf } from '../widgets/index.ts';
@@ -46,7 +46,7 @@ export const onTextStyle = (slot: SlotParts) =>
   slot.part === '' &&
   slot.state === 'rest' &&
   slot.property !== 'textStyle' &&
-  propertyOf(slot.property).facet === 'type'
+  inTextStyle(propertyOf(slot.property))
     ? null
     : 'a property of type, without part or state';
 

@@ -123,7 +123,7 @@ export interface TextStyleRecord extends Noted {
   kind: 'textStyle';
   name: string;
   order: string;
-  /** Slots without part and state: `@width/property`, type facet only. */
+  /** Slots without part and state: `@width/property`, of type, or of a line above or below. */
   styles: Styles;
 }
 

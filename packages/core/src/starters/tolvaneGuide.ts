@@ -297,6 +297,12 @@ function styles(b: SiteBuilder): void {
     '/fontSize': '{size.text.small}',
     '/lineHeight': 1.5,
   });
+  b.textStyle('style-link', 'Link', {
+    '/textDecorationLine': 'underline',
+    '/textDecorationThickness': '1px',
+  });
+  b.textStyle('style-marked', 'Marked words', { '/fontWeight': 600 });
+  b.textStyle('style-drop', 'Drop cap', { ...display, '/fontWeight': 700, '/initialLetter': 3 });
   b.textStyle('style-title', 'Site title', {
     ...display,
     '/fontSize': '{size.text.large}',
@@ -358,8 +364,14 @@ function styles(b: SiteBuilder): void {
     'paragraph/maxWidth': '{size.page.text-measure}',
     'box/rowGap': '{size.space.two}',
     'code/textStyle': 'style-code',
+    'link/textStyle': 'style-link',
+    'marked/textStyle': 'style-marked',
   });
   b.variant('look-lead', 'text', 'look', 'Lead', { 'paragraph/textStyle': 'style-lead' });
+  b.variant('look-opening', 'text', 'look', 'Opening', {
+    'dropCap/textStyle': 'style-drop',
+    'dropCap/color': 'role.heading',
+  });
   b.variant('look-small', 'text', 'look', 'Small', {
     'paragraph/textStyle': 'style-small',
     'paragraph/color': 'role.muted',

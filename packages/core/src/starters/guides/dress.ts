@@ -44,6 +44,9 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
     '/fontSize': '{size.text.small}',
     '/lineHeight': 1.5,
   });
+  b.textStyle(id('link'), 'Link', { '/textDecorationLine': 'underline', '/textDecorationThickness': '1px' });
+  b.textStyle(id('marked'), 'Marked words', { '/fontWeight': 600 });
+  b.textStyle(id('drop'), 'Drop cap', { ...display, '/fontWeight': heading.weight, '/initialLetter': 3 });
   b.textStyle(id('title'), 'Site title', title('large', 1.2));
   b.textStyle(id('tagline'), 'Tagline', { ...body, '/fontSize': '{size.text.small}', '/lineHeight': 1.4 });
   b.textStyle(id('nav'), 'Navigation', { ...display, '/fontSize': '{size.text.base}', ...label });
@@ -89,12 +92,15 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
     'paragraph/maxWidth': '{size.page.text-measure}',
     'box/rowGap': '{size.space.two}',
     'code/textStyle': id('code'),
+    'link/textStyle': id('link'),
+    'marked/textStyle': id('marked'),
   });
   b.variant(id('look-lead'), 'text', 'look', 'Lead', { 'paragraph/textStyle': id('lead') });
   b.variant(id('look-small'), 'text', 'look', 'Small', {
     'paragraph/textStyle': id('small'),
     'paragraph/color': 'role.muted',
   });
+  b.variant(id('look-opening'), 'text', 'look', 'Opening', { 'dropCap/textStyle': id('drop') });
   b.default('list', { 'box/maxWidth': '{size.page.text-measure}' });
   b.default('quote', {
     'paragraph/textStyle': id('quote'),
