@@ -16,7 +16,14 @@ import type { Facet, Property } from './property.ts';
 import { SPACE } from './space.ts';
 import { TYPE } from './type.ts';
 
-export { isMovement, MOVEMENT_NAMES, MOVEMENTS, type MovementName, printKeyframes } from './movements.ts';
+export {
+  isMovement,
+  MOVEMENT_NAMES,
+  MOVEMENTS,
+  type MovementName,
+  movementsIn,
+  printKeyframes,
+} from './movements.ts';
 export type { Facet, PartKind } from './property.ts';
 
 const TABLE = [...TYPE, ...COLOUR, ...SPACE, ...LINE, ...LAYOUT, ...EFFECT, ...MOTION] as const;

@@ -21,8 +21,12 @@ export type MovementName = keyof typeof MOVEMENTS;
 export const isMovement = (name: string): name is MovementName => Object.hasOwn(MOVEMENTS, name);
 export const MOVEMENT_NAMES: readonly MovementName[] = Object.keys(MOVEMENTS).filter(isMovement);
 
-/** Keyframes of all movements, or of those that some printed rules name. */
-export const printKeyframes = (css?: string): string =>
-  MOVEMENT_NAMES.filter(name => css === undefined || css.includes(`animation-name:${name}`))
-    .map(name => `@keyframes ${name}{${MOVEMENTS[name].frames}}`)
-    .join('\n');
+/** Movements that some printed rules name, each once. */
+export const movementsIn = (css: string): MovementName[] =>
+  css.includes('animation-name:')
+    ? MOVEMENT_NAMES.filter(name => css.includes(`animation-name:${name}`))
+    : [];
+
+/** Keyframes of some movements; of all where none are named. */
+export const printKeyframes = (names: Iterable<MovementName> = MOVEMENT_NAMES): string =>
+  [...new Set(names)].map(name => `@keyframes ${name}{${MOVEMENTS[name].frames}}`).join('\n');

@@ -37,16 +37,18 @@ export interface MarkupOptions {
 
 /** Classes of a part's element: its own and its pseudo-elements', and one for each source that has something to say of them. */
 export function classesOf(site: Site, scope: Scope, carrier: string): string[] {
-  const sources = sourcesOf(site, scope).filter(it => it.on && it.className !== scope.element.name);
+  const sources = sourcesOf(site, scope).filter(it => it.on);
   return [carrier, ...pseudosOf(scope.element, carrier)].flatMap(part => {
     const { kind, pseudo } = partOf(scope.element, part) ?? {};
-    const classes = [partClass(scope.element.name, part, pseudo)];
+    // A part's element is known by its class; its pseudo-elements need theirs only where something is said of them.
+    const classes = new Set(pseudo === undefined ? [partClass(scope.element.name, part)] : []);
     for (const source of sources) {
+      if (pseudo === undefined && source.className === scope.element.name) continue;
       const name = source.byKind ? kind : part;
       if (name !== undefined && speaksOf(site, source, name))
-        classes.push(partClass(source.className, name, pseudo));
+        classes.add(partClass(source.className, name, pseudo));
     }
-    return classes;
+    return [...classes];
   });
 }
 

@@ -1,11 +1,11 @@
-import { printKeyframes } from '../properties/index.ts';
+import { movementsIn, printKeyframes } from '../properties/index.ts';
 import { type AssetRecord, type Site, settingsOf } from '../site/index.ts';
 import { printDocument } from './document.ts';
 import { fingerprint } from './fingerprint.ts';
 import { fontsIn, printFontFaces } from './fonts.ts';
 import { pageFolder, pagesInOrder, toRoot } from './links.ts';
 import { renderPage, variablesIn } from './renderedPage.ts';
-import { BASE_CSS, printElementBases, printLayerOrder } from './rules.ts';
+import { BASE_CSS, type Printing, printElementBases, printLayerOrder } from './rules.ts';
 import { type Block, guideRules, printBlock, printRules, rootBlock, schemeBlocks } from './stylesheet.ts';
 
 export interface PublishedSite {
@@ -34,6 +34,9 @@ function withAsked(asked: Iterable<string>, blocks: readonly Block[]): Set<strin
   return used;
 }
 
+/** As seen from the sheet that all pages share, which lies at the root. */
+const SHARED: Printing = { mode: 'published', assetUrl: ({ file }) => `assets/${file}` };
+
 /**
  * The whole site as plain files. One sheet of the guide is shared by all pages and holds only the rules they use; a page
  * that sets something itself has a sheet of its own beside it. A page on which nothing has changed is not rendered again.
@@ -43,7 +46,7 @@ export function publishSite(site: Site): PublishedSite {
   const pages = pagesInOrder(site).map(page => renderPage(site, page));
   const used = union(pages.map(it => it.classes));
   const slanted = pages.some(it => it.tags.has('em'));
-  const shared = guideRules(site, { mode: 'published', assetUrl: ({ file }) => `assets/${file}` }, used);
+  const shared = guideRules(site, SHARED, used);
   const ranks = [...pages.flatMap(it => it.ranks), ...shared];
   const guideCss = printRules(site, shared, 'published');
   const assets = union<AssetRecord>([
@@ -73,7 +76,7 @@ export function publishSite(site: Site): PublishedSite {
     printElementBases(used),
     tokens,
     guideCss,
-    printKeyframes([guideCss, ...pages.map(it => it.own)].join('')),
+    printKeyframes([...movementsIn(guideCss), ...pages.flatMap(it => it.movements)]),
   ]
     .filter(Boolean)
     .join('\n');

@@ -1,4 +1,5 @@
 import type { Rank } from '../cascade/index.ts';
+import { type MovementName, movementsIn } from '../properties/index.ts';
 import type { AssetRecord, NodeRecord, PageRecord, Site } from '../site/index.ts';
 import { classNamesIn, renderBody, tagsIn } from './body.ts';
 import { printHtml } from './html.ts';
@@ -18,6 +19,8 @@ export interface RenderedPage {
   own: string;
   ranks: readonly Rank[];
   rebinds: readonly Block[];
+  /** Movements that its own rules name. */
+  movements: readonly MovementName[];
   /** Custom properties that its own rules ask for. */
   variables: ReadonlySet<string>;
 }
@@ -64,6 +67,7 @@ export function renderPage(site: Site, page: PageRecord): RenderedPage {
     own,
     ranks: rules,
     rebinds: rebindBlocks(site, page),
+    movements: movementsIn(own),
     variables: variablesIn(own),
   };
   rendered.set(page, { inputs, made });

@@ -94,20 +94,33 @@ function targetOf(element: ElementType, part: string, className: string, state: 
   };
 }
 
-/** Where a rule of a part matches; for a kind of part (no element), wherever some widget has such a part. */
-function targetsOf(element: ElementType | null, part: string, className: string, state: State): Target[] {
-  if (element) return [targetOf(element, part, className, state)];
-  const targets = new Map<string, Target>();
-  for (const type of ELEMENTS)
-    for (const name of partNames(type)) {
-      if (partOf(type, name)?.kind !== part) continue;
-      if (state !== 'rest' && !statesOf(type, name).includes(state)) continue;
-      const { pseudo, ...target } = targetOf(type, name, className, state);
-      const own = { ...target, className: partClass(className, part, pseudo), pseudo };
-      targets.set(`${own.className} ${own.host} ${own.control}`, own);
-    }
-  return [...targets.values()];
+type Bearer = Omit<Target, 'className'>;
+const bearers = new Map<string, readonly Bearer[]>();
+
+/** What bears a kind of part in a state, over all widgets: which is the same for every source that names the kind. */
+function bearersOf(kind: string, state: State): readonly Bearer[] {
+  const key = `${kind}:${state}`;
+  let found = bearers.get(key);
+  if (!found) {
+    const distinct = new Map<string, Bearer>();
+    for (const type of ELEMENTS)
+      for (const name of partNames(type)) {
+        if (partOf(type, name)?.kind !== kind) continue;
+        if (state !== 'rest' && !statesOf(type, name).includes(state)) continue;
+        const { className: _, ...bearer } = targetOf(type, name, '', state);
+        distinct.set(Object.values(bearer).join(' '), bearer);
+      }
+    found = [...distinct.values()];
+    bearers.set(key, found);
+  }
+  return found;
 }
+
+/** Where a rule of a part matches; for a kind of part (no element), wherever some widget has such a part. */
+const targetsOf = (element: ElementType | null, part: string, className: string, state: State): Target[] =>
+  element
+    ? [targetOf(element, part, className, state)]
+    : bearersOf(part, state).map(it => ({ ...it, className: partClass(className, part, it.pseudo) }));
 
 type Growing = Rule & { declarations: (readonly [string, string])[] };
 

@@ -1,5 +1,5 @@
 import { compareRanks, mergeRebinds, pageScope } from '../cascade/index.ts';
-import { printKeyframes } from '../properties/index.ts';
+import { movementsIn, printKeyframes } from '../properties/index.ts';
 import {
   childrenOf,
   getRecord,
@@ -34,11 +34,24 @@ import {
 } from './variables.ts';
 
 /** Rules of the program and the guide that some used class asks for; all of them where no classes are given. */
-export function guideRules(site: Site, printing: Printing, used?: ReadonlySet<string>): Rule[] {
+export function guideRules(site: Site, printing: Printing, used?: ReadonlySet<string>): readonly Rule[] {
+  const rules = allGuideRules(site, printing);
+  return used ? rules.flatMap(rule => keepUsed(rule, used)) : rules;
+}
+
+const known = new WeakMap<Printing, { inputs: readonly unknown[]; rules: readonly Rule[] }>();
+
+/** Kept for whoever prints in the same way while nothing of the guide changes. */
+function allGuideRules(site: Site, printing: Printing): readonly Rule[] {
+  const { default: defaults, variant, variantRule, preset, textStyle, settings, asset } = site.kinds;
+  const inputs = [defaults, variant, variantRule, preset, textStyle, settings, asset];
+  const there = known.get(printing);
+  if (there?.inputs.every((it, i) => it === inputs[i])) return there.rules;
   const context = varContext(site, printing);
   const sources = [...programSources(), ...guideIds(site).flatMap(id => guideSources(site, id))];
   const rules = sources.flatMap(source => rulesOf(site, source, context));
-  return used ? rules.flatMap(rule => keepUsed(rule, used)) : rules;
+  known.set(printing, { inputs, rules });
+  return rules;
 }
 
 function keepUsed(rule: Rule, used: ReadonlySet<string>): Rule[] {
@@ -175,6 +188,6 @@ export function pageStyles(
     printElementBases(used),
     ...blocks.map(printBlock),
     printed,
-    printKeyframes(printed),
+    printKeyframes(movementsIn(printed)),
   ].join('\n');
 }
