@@ -726,6 +726,30 @@ describe('guides', () => {
     await until(ground, it => it === before, 'back');
   });
 
+  it('of a snapshot bring back one foundation alone, and leave the others', async () => {
+    await fresh('?guides');
+    await walker.click('Keep one now');
+    await walker.says('By hand,');
+    await walker.kept();
+    await walker.click('Swatch Foam');
+    await walker.type('Value', 'rgb(255 240 200)');
+    await until(ground, it => it === 'rgb(255, 240, 200)', 'another ground');
+    await pressEscape();
+    await walker.click('Ratio', 'textbox');
+    await walker.type('Ratio', '1.5');
+    await walker.kept();
+    await fresh('?guides');
+    await walker.page.locator('section[aria-label=Snapshots] button ::-p-text(By hand,)').click();
+    await walker.click('In parts …');
+    await walker.choose('Take over', 'Colours alone');
+    await walker.click('Take over 1 of it');
+    await until(ground, it => it === 'rgb(245, 251, 255)', 'the ground of before');
+    const ratio = () =>
+      walker.page.$eval('::-p-aria([name="Ratio"])', it => (it instanceof HTMLInputElement ? it.value : ''));
+    expect(await ratio()).toBe('1.5');
+    await undoAll();
+  });
+
   it('are kept for the next site, and compared part by part', async () => {
     await fresh('?guides');
     await walker.click('Keep this site’s guide …');

@@ -75,6 +75,13 @@ const EXPECTED: Record<string, Record<Who, number>> = {
     keeper: 403,
     designer: 400,
   },
+  'get /api/sites/{site}/snapshots/{snapshot}/guide': {
+    nobody: 401,
+    stranger: 404,
+    reviewer: 403,
+    keeper: 403,
+    designer: 404,
+  },
   'post /api/sites/{site}/snapshots/{snapshot}/restore': {
     nobody: 401,
     stranger: 404,

@@ -40,6 +40,25 @@ describe('a snapshot', () => {
     expect(now.kinds.token.get('hull')?.value).not.toEqual(hull);
     expect(now.kinds.page.get('home')?.title).toBe('A new title');
   });
+  it('can bring back one foundation alone, its guide being read in parts', async () => {
+    const id = await keep('Two foundations');
+    const black = { type: 'color', value: { space: 'srgb', coords: [0, 0, 0], alpha: 1 } };
+    await world
+      .change([
+        { op: 'set', id: 'hull', path: ['value'], value: black },
+        { op: 'set', id: 'ratio', path: ['value'], value: { type: 'number', value: 1.5 } },
+      ])
+      .expect(200);
+    const guide: GuideData = (await world.get(`/api/sites/tolvane/snapshots/${id}/guide`).expect(200)).body;
+    const now = await site();
+    const plan = planGuide(now, guide);
+    expect(plan.parts.map(it => it.id).sort()).toEqual(['hull', 'ratio']);
+    await world.change(takeGuide(now, plan, new Set(['hull']))).expect(200);
+    const { token } = (await site()).kinds;
+    expect(token.get('hull')?.value).not.toEqual(black);
+    expect(token.get('ratio')?.value).toEqual({ type: 'number', value: 1.5 });
+    await restore(id).expect(200);
+  });
   it('of before is kept when one goes back, so that going back can be gone back on', async () => {
     const id = await keep('Home');
     await world.change([rename('Meanwhile')]).expect(200);

@@ -16,6 +16,13 @@ export class SnapshotsController {
     return this.snapshots.list(site);
   }
 
+  @Get(':snapshot/guide')
+  @Allow(['designer'])
+  @ApiOperation({ summary: 'The guide of a snapshot, to be compared and taken over in parts' })
+  guide(@Param('site') site: string, @Param('snapshot') snapshot: string) {
+    return this.snapshots.guide(site, snapshot);
+  }
+
   @Post()
   @Allow(['designer'])
   @ApiOperation({ summary: 'Keep the site as it is now' })

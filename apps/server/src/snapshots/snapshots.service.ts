@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import {
   allRecords,
   differenceTo,
+  type GuideData,
   guideOf,
   planGuide,
   readRecord,
@@ -72,6 +73,11 @@ export class SnapshotsService {
       return record.ok ? [record.value] : [];
     });
     return { note: row.note, site: siteOf(records) };
+  }
+
+  async guide(site: string, id: string): Promise<GuideData> {
+    const { note, site: then } = await this.read(site, id);
+    return guideOf(then, note);
   }
 
   /** Goes back to a snapshot, as one change like any other; what was there is kept as a snapshot first. */

@@ -11,10 +11,20 @@ import { Choice } from '../../ui/Choice.tsx';
 import { KeepGuide } from './KeepGuide.tsx';
 import { OfferView } from './OfferView.tsx';
 import { Snapshots } from './Snapshots.tsx';
-import { useForgetGuide, useGiveFiles, useKeepSnapshot, useKeptGuide, useKeptGuides } from './useKept.ts';
+import {
+  useForgetGuide,
+  useGiveFiles,
+  useKeepSnapshot,
+  useKeptGuide,
+  useKeptGuides,
+  useSnapshotGuide,
+} from './useKept.ts';
 import { useOffer } from './useOffer.ts';
 
-type Chosen = { type: 'ready'; id: string } | { type: 'kept'; id: string };
+interface Chosen {
+  type: 'ready' | 'kept' | 'snapshot';
+  id: string;
+}
 type Face = SchemeRecord['face'];
 
 const Strip = ({ colors }: { colors: readonly string[] }) => (
@@ -35,20 +45,22 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
   const [parts, setParts] = useState<ReadonlySet<Id> | null>(null);
   const kept = useKeptGuides();
   const opened = useKeptGuide(chosen?.type === 'kept' ? chosen.id : null);
+  const then = useSnapshotGuide(session.id, chosen?.type === 'snapshot' ? chosen.id : null);
   const forget = useForgetGuide();
   const keep = useKeepSnapshot(session.id);
   const give = useGiveFiles(session.id);
   const wish = useMemo((): GuideWish | null => {
     if (chosen?.type === 'ready') return { guide: chosen.id, face };
-    if (chosen?.type === 'kept' && opened.data)
-      return { guide: opened.data, face: null, ...(parts && { parts: [...parts] }) };
-    return null;
-  }, [chosen, face, opened.data, parts]);
+    const data = chosen?.type === 'kept' ? opened.data : chosen?.type === 'snapshot' ? then.data : undefined;
+    return data ? { guide: data, face: null, ...(parts && { parts: [...parts] }) } : null;
+  }, [chosen, face, opened.data, then.data, parts]);
   const offer = useOffer(wish);
   const name =
     chosen?.type === 'ready'
       ? (READY_GUIDES.find(it => it.id === chosen.id)?.name ?? '')
-      : (kept.data?.find(it => it.id === chosen?.id)?.name ?? '');
+      : chosen?.type === 'snapshot'
+        ? (then.data?.name ?? '')
+        : (kept.data?.find(it => it.id === chosen?.id)?.name ?? '');
   const choose = (next: Chosen) => {
     setParts(null);
     setChosen(chosen?.type === next.type && chosen.id === next.id ? null : next);
@@ -69,6 +81,20 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
     setChosen(null);
     toast(`${name} is taken. The guide of before is kept as a snapshot.`);
   };
+  /** What can be taken over in parts, and the button that does it. */
+  const taken = (what: string) => (
+    <div className="grid gap-2">
+      <OfferView site={site} offer={offer} parts={parts} onParts={setParts} />
+      <Button
+        kind="main"
+        className="justify-self-start"
+        disabled={!offer || offer.edits.length === 0 || keep.isPending}
+        onClick={() => void take()}
+      >
+        {parts ? `Take over ${parts.size} of it` : `Take ${what}`}
+      </Button>
+    </div>
+  );
   return (
     <div className="thin-scroll h-full overflow-auto px-3.5 py-3">
       <header className="mb-2 flex items-baseline">
@@ -161,15 +187,7 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
               {on && (
                 <div className="mt-1 grid gap-2">
                   {opened.error && <p role="alert">{problemText(opened.error)}</p>}
-                  <OfferView site={site} offer={offer} parts={parts} onParts={setParts} />
-                  <Button
-                    kind="main"
-                    className="justify-self-start"
-                    disabled={!offer || offer.edits.length === 0 || keep.isPending}
-                    onClick={() => void take()}
-                  >
-                    {parts ? `Take over ${parts.size} of it` : `Take ${it.name}`}
-                  </Button>
+                  {taken(it.name)}
                 </div>
               )}
             </li>
@@ -177,7 +195,14 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
         })}
       </ul>
       <KeepGuide siteId={session.id} siteName={summary.name} />
-      <Snapshots siteId={session.id} />
+      <Snapshots
+        siteId={session.id}
+        inParts={chosen?.type === 'snapshot' ? chosen.id : null}
+        onParts={id => choose({ type: 'snapshot', id })}
+      >
+        {then.error && <p role="alert">{problemText(then.error)}</p>}
+        {taken('it')}
+      </Snapshots>
     </div>
   );
 }

@@ -1,7 +1,8 @@
-import { type GuidePart, type Id, printTyped, type Site } from '@cove/core';
+import { type GuidePart, type Id, printTyped, type Site, settingsOf, type TokenType } from '@cove/core';
 import { ImpactNote } from '../../reach/ImpactNote.tsx';
 import type { GuideOffer } from '../../reach/messages.ts';
 import { nameOf } from '../../shell/names.ts';
+import { Select } from '../../ui/Select.tsx';
 
 const KIND: Record<GuidePart['kind'], string> = {
   token: 'token',
@@ -18,6 +19,54 @@ const KIND: Record<GuidePart['kind'], string> = {
   asset: 'picture',
 };
 const CHANGE: Record<GuidePart['change'], string> = { new: 'new', altered: 'other', goes: 'goes' };
+
+/** Foundations, in the order of the tray; each can be taken over alone. */
+const FOUNDATIONS = [
+  'Colours',
+  'Text',
+  'Space and shape',
+  'Motion',
+  'Icons, marks and notes',
+  'Schemes',
+  'Elements',
+  'Presets',
+] as const;
+type Foundation = (typeof FOUNDATIONS)[number];
+
+const OF_TOKEN: Record<TokenType, Foundation> = {
+  color: 'Colours',
+  gradient: 'Colours',
+  fontFamily: 'Text',
+  number: 'Text',
+  dimension: 'Space and shape',
+  shadow: 'Space and shape',
+  duration: 'Motion',
+  cubicBezier: 'Motion',
+};
+
+function foundationOf(site: Site, { after, before }: GuidePart): Foundation {
+  const record = after ?? before;
+  switch (record?.kind) {
+    case 'token': {
+      const text = site.kinds.token.get(settingsOf(site).textBase)?.group;
+      return record.type === 'dimension' && record.group === text ? 'Text' : OF_TOKEN[record.type];
+    }
+    case 'textStyle':
+    case 'font':
+      return 'Text';
+    case 'role':
+    case 'scheme':
+      return 'Schemes';
+    case 'preset':
+      return 'Presets';
+    case 'drawing':
+    case 'note':
+    case 'asset':
+      return 'Icons, marks and notes';
+    default:
+      return 'Elements';
+  }
+}
 
 /** A token's value before and after, as it is typed; of what is larger, that it differs. */
 function difference(site: Site, { before, after }: GuidePart): string {
@@ -47,6 +96,11 @@ export function OfferView({
   const count = (change: GuidePart['change']) => offer.parts.filter(it => it.change === change).length;
   if (offer.parts.length === 0) return <p className="text-muted">The site’s guide is the same already.</p>;
   const takeable = offer.parts.filter(it => it.change !== 'goes');
+  const only =
+    FOUNDATIONS.find(it => {
+      const of = takeable.filter(part => foundationOf(site, part) === it);
+      return parts && of.length === parts.size && of.every(part => parts.has(part.id));
+    }) ?? '';
   const toggle = (id: Id, on: boolean) => {
     const next = new Set(parts ?? takeable.map(it => it.id));
     if (on) next.add(id);
@@ -59,6 +113,23 @@ export function OfferView({
         {count('new')} new, {count('altered')} other, {count('goes')} go
         {offer.kept > 0 && `, ${offer.kept} stay, since the pages name them`}.
       </p>
+      {onParts && (
+        <Select
+          label="Take over"
+          value={only}
+          options={[
+            { value: '', label: parts ? 'What is ticked' : 'Everything' },
+            ...FOUNDATIONS.filter(it => takeable.some(part => foundationOf(site, part) === it)).map(it => ({
+              value: it,
+              label: `${it} alone`,
+            })),
+          ]}
+          onChange={wanted => {
+            const chosen = takeable.filter(part => foundationOf(site, part) === wanted).map(it => it.id);
+            onParts(wanted === '' ? null : new Set(chosen));
+          }}
+        />
+      )}
       {onParts && (
         <ul aria-label="Parts of the guide" className="thin-scroll max-h-52 overflow-auto">
           {offer.parts.map(part => (

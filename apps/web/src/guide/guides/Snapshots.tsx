@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
 import { problemText } from '../../api/problemText.ts';
 import { useSession } from '../../session/context.tsx';
@@ -7,8 +7,20 @@ import { useKeepSnapshot, useRestore, useSnapshots } from './useKept.ts';
 
 const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
 
-/** Moments of the site to go back to, whole or its guide alone. */
-export function Snapshots({ siteId }: { siteId: string }) {
+/** Moments of the site to go back to: whole, its guide alone, or parts of that. */
+export function Snapshots({
+  siteId,
+  inParts,
+  onParts,
+  children,
+}: {
+  siteId: string;
+  /** The one whose guide is looked at in parts. */
+  inParts: string | null;
+  onParts(id: string): void;
+  /** What is shown below that one. */
+  children: ReactNode;
+}) {
   const session = useSession();
   const snapshots = useSnapshots(siteId);
   const keep = useKeepSnapshot(siteId);
@@ -63,15 +75,19 @@ export function Snapshots({ siteId }: { siteId: string }) {
               {by && `, ${by}`}
             </p>
             {open === id && (
-              <p className="flex gap-3">
+              <p className="flex flex-wrap gap-x-3">
                 <Button kind="link" disabled={restore.isPending} onClick={() => void go(id, 'guide', note)}>
                   Bring back its guide
+                </Button>
+                <Button kind="link" aria-pressed={inParts === id} onClick={() => onParts(id)}>
+                  In parts …
                 </Button>
                 <Button kind="link" disabled={restore.isPending} onClick={() => void go(id, 'all', note)}>
                   Bring back all
                 </Button>
               </p>
             )}
+            {inParts === id && children}
           </li>
         ))}
       </ul>

@@ -57,6 +57,14 @@ export const useSnapshots = (site: string) =>
     queryFn: () => request<Snapshot[]>('GET', `/api/sites/${site}/snapshots`),
   });
 
+/** The guide of a snapshot with all its records; asked for when it is looked at in parts. */
+export const useSnapshotGuide = (site: string, id: string | null) =>
+  useQuery({
+    queryKey: ['snapshots', site, id],
+    queryFn: () => request<GuideData>('GET', `/api/sites/${site}/snapshots/${id}/guide`),
+    enabled: id !== null,
+  });
+
 export function useKeepSnapshot(site: string) {
   const queries = useQueryClient();
   return useMutation({
