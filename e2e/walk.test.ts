@@ -168,6 +168,59 @@ describe('the guide', () => {
   });
 });
 
+describe('overrides', () => {
+  it('a value set by hand becomes the rule for its kind on this scheme, its impact told first', async () => {
+    await walker.open('pages/home?node=feature-dogs&part=box');
+    const other = await walker.frame('Page');
+    const fill = (id: string) => walker.style(other, `[data-node=${id}]`, 'background-color');
+    expect(await fill('feature-cars')).not.toBe(await fill('feature-dogs'));
+    await walker.click('Knot of Fill: where its value comes from');
+    await walker.page.locator('div.border-l ::-p-text(Promote …)').click();
+    await walker.choose('It becomes the rule for', 'The variant Card');
+    await walker.says('would look different');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Promote', 'button');
+    await walker.styleIs(other, '[data-node=feature-cars]', 'background-color', 'rgb(201, 213, 227)');
+    await walker.click('Undo');
+    await walker.styleIs(
+      other,
+      '[data-node=feature-cars]',
+      'background-color',
+      it => it !== 'rgb(201, 213, 227)',
+    );
+    await walker.kept();
+  });
+
+  it('a look is carried to the others in the row, and its overrides are listed and reset together', async () => {
+    await walker.open('pages/home?node=feature-dogs&part=box');
+    const other = await walker.frame('Page');
+    await walker.click('Carry …');
+    await walker.says('Carry to 2');
+    await walker.click('Carry to 2');
+    for (const id of ['feature-cars', 'feature-bikes'])
+      await walker.styleIs(other, `[data-node=${id}]`, 'background-color', 'rgb(201, 213, 227)');
+    await walker.click('Overrides …');
+    const rows = () => walker.page.$$eval('ul[aria-label=Overrides] li', all => all.length);
+    const before = await until(rows, n => n >= 9, 'three of each');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Reset Fill of Cars');
+    await until(rows, n => n === before - 1, 'one less');
+    await walker.click('Fill of Bikes', 'checkbox');
+    await walker.click('Fill of Dogs', 'checkbox');
+    await walker.click('Reset 2');
+    await until(rows, n => n === before - 3, 'two less');
+    await walker.click('Close');
+    for (let i = 0; i < 3; i++) await walker.click('Undo');
+    await walker.kept();
+    await walker.styleIs(
+      other,
+      '[data-node=feature-cars]',
+      'background-color',
+      it => it !== 'rgb(201, 213, 227)',
+    );
+  });
+});
+
 describe('the pages', () => {
   let canvas: Frame;
   beforeAll(async () => {

@@ -2,7 +2,6 @@ import {
   type Contribution,
   contributionsTo,
   FACETS,
-  type Facet,
   getRecord,
   isNode,
   PROPERTIES,
@@ -33,10 +32,13 @@ import { Lock, useMay } from '../session/rights.tsx';
 import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { CarryLook } from './CarryLook.tsx';
 import { ContentFields } from './ContentFields.tsx';
+import { FACET_NAMES } from './facetNames.ts';
 import { NodeChoices } from './NodeChoices.tsx';
 import { noEffect } from './noEffect.ts';
 import { PlaceChoice } from './PlaceChoice.tsx';
+import { Promote } from './Promote.tsx';
 import { PropertyRow } from './PropertyRow.tsx';
 import { ResetMenu } from './ResetMenu.tsx';
 import { PART_KINDS, type Resolved, resolveSubject, type Subject } from './subject.ts';
@@ -45,15 +47,6 @@ import { TypedCss } from './TypedCss.tsx';
 import { Unfollowed, unfollowedOf } from './Unfollowed.tsx';
 import { WornPresets } from './WornPresets.tsx';
 
-const FACET_NAMES: Record<Facet, string> = {
-  type: 'Type',
-  colour: 'Colour',
-  space: 'Space',
-  line: 'Lines and corners',
-  layout: 'Layout',
-  effect: 'Effects',
-  motion: 'Motion',
-};
 const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
 const matches = (row: Row, words: readonly string[]): boolean => {
@@ -104,6 +97,7 @@ function Opened({
   const commit = useCommit();
   const right = subject.type === 'node' ? 'style' : 'guide';
   const may = useMay(right);
+  const mayGuide = useMay('guide');
   const { scope, element, target, record } = resolved;
   const { part, state, width } = subject;
   const node = getRecord(site, record);
@@ -318,22 +312,28 @@ function Opened({
                     />
                   )}
                   {subject.type === 'node' && knots > 0 && (
-                    <>
-                      <span className="text-small text-madder">
-                        {knots} knot{knots > 1 ? 's' : ''}
-                      </span>
-                      {isNode(node) && may && (
-                        <Button
-                          kind="link"
-                          className="ml-2"
-                          onClick={() => commit(resetNode(site, node.id), 'Reset all that was set here')}
-                        >
-                          Reset all
-                        </Button>
-                      )}
-                    </>
+                    <span className="text-small text-madder">
+                      {knots} knot{knots > 1 ? 's' : ''}
+                    </span>
                   )}
                 </h3>
+                {isNode(node) && may && (
+                  <p className="flex gap-3 pb-1">
+                    <CarryLook site={site} node={node} />
+                    {scope && mayGuide && Object.keys(styles).length > 0 && (
+                      <Promote site={site} scope={scope} node={node} slots={Object.keys(styles)} />
+                    )}
+                    {knots > 0 && (
+                      <Button
+                        kind="link"
+                        className="ml-auto"
+                        onClick={() => commit(resetNode(site, node.id), 'Reset all that was set here')}
+                      >
+                        Reset all
+                      </Button>
+                    )}
+                  </p>
+                )}
                 {subject.type !== 'preset' && part !== 'picture' && (
                   <TextStyleChoice
                     site={site}

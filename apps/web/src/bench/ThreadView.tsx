@@ -18,11 +18,12 @@ import {
   type Via,
 } from '@cove/core';
 import { useCommit } from '../session/context.tsx';
-import { useLocked } from '../session/rights.tsx';
+import { useLocked, useMay } from '../session/rights.tsx';
 import { useGo } from '../shell/go.ts';
 import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Chip, colourOf } from './ColourControl.tsx';
+import { Promote } from './Promote.tsx';
 
 const WHY: Record<Hidden['why'], string> = {
   origin: 'a nearer origin won',
@@ -56,6 +57,8 @@ export function ThreadView({
   const go = useGo();
   const commit = useCommit();
   const locked = useLocked();
+  const mayGuide = useMay('guide');
+  const node = scope.node;
   const thread = threadOf(site, scope, asked);
   const kept = keptElsewhere(site, scope, asked).filter(it => it.origin !== 'program');
   const typed = (value: Value) => printTyped(value, site.kinds.token);
@@ -169,6 +172,7 @@ export function ThreadView({
           <Button kind="link" onClick={() => commit(setSlot(site, target, own, null), 'Reset one value')}>
             Reset
           </Button>
+          {node && mayGuide && <Promote site={site} scope={scope} node={node} slots={[own]} />}
         </div>
       )}
     </div>

@@ -20,7 +20,7 @@ import {
   WIDGETS,
   type Width,
 } from '@cove/core';
-import { useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Navigate, NavLink, useParams, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { Bench } from '../bench/Bench.tsx';
@@ -32,6 +32,8 @@ import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Canvas, type Picked } from './Canvas.tsx';
 import { Outline } from './Outline.tsx';
+
+const Overrides = lazy(async () => ({ default: (await import('./Overrides.tsx')).Overrides }));
 
 /** The pages: their list and outline at the left, the page in the middle, the bench at the right. */
 export function PagesStation() {
@@ -63,6 +65,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
   });
   /** How often words were asked to be edited on the bench. */
   const [askedForWords, setAskedForWords] = useState(0);
+  const [listed, setListed] = useState(false);
   const [box, setBox] = useState<PropertyRow['box'] | null>(null);
 
   const nodeId = params.get('node');
@@ -243,7 +246,12 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           </ul>
         </nav>
         <div className="thin-scroll min-h-0 flex-1 overflow-auto py-3">
-          <h2 className="label-line px-3.5 pb-1">On this page</h2>
+          <h2 className="flex items-baseline px-3.5 pb-1">
+            <span className="label-line mr-auto">On this page</span>
+            <Button kind="link" className="h-5! text-small" onClick={() => setListed(true)}>
+              Overrides …
+            </Button>
+          </h2>
           <Outline
             site={site}
             page={page}
@@ -335,6 +343,11 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           mayWrite={mayWrite}
         />
       </section>
+      {listed && (
+        <Suspense>
+          <Overrides site={site} page={page} onClose={() => setListed(false)} />
+        </Suspense>
+      )}
       <aside aria-label="Bench" className="min-h-0 border-l border-hair bg-paper">
         {subject ? (
           <Bench

@@ -1,4 +1,14 @@
-import type { Edit, GuideData, GuidePart, Id, Impact, Problem, SchemeRecord, SiteRecord } from '@cove/core';
+import type {
+  Edit,
+  GuideData,
+  GuidePart,
+  Id,
+  Impact,
+  Override,
+  Problem,
+  SchemeRecord,
+  SiteRecord,
+} from '@cove/core';
 
 export interface ReachCount {
   uses: number;
@@ -16,6 +26,7 @@ export type ToReach =
   | { type: 'touched'; records: readonly (readonly [Id, SiteRecord | null])[] }
   | { type: 'reach'; ask: number }
   | { type: 'uses'; ask: number; id: Id }
+  | { type: 'overrides'; ask: number; page: Id | null }
   | { type: 'impact'; ask: number; edits: readonly Edit[] }
   | { type: 'plan'; ask: number; guide: GuideWish };
 
@@ -37,6 +48,7 @@ export interface GuideOffer {
 export type FromReach =
   | { ask: number; reach: ReadonlyMap<Id, ReachCount> }
   | { ask: number; uses: readonly UsePlace[] }
+  | { ask: number; overrides: readonly Override[] }
   | { ask: number; impact: Impact }
   | { ask: number; offer: GuideOffer }
   | { ask: number; problem: Problem };

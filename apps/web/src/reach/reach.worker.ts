@@ -1,5 +1,6 @@
 import {
   impactOf,
+  overridesOf,
   planGuide,
   reachIndex,
   type Site,
@@ -51,6 +52,9 @@ addEventListener('message', ({ data }: MessageEvent<ToReach>) => {
         ask: data.ask,
         uses: usesOf(site, data.id).map(({ node, page }) => ({ node: node?.id ?? null, page })),
       });
+      break;
+    case 'overrides':
+      answer({ ask: data.ask, overrides: overridesOf(site, data.page) });
       break;
     case 'plan':
       void offer(site, data.guide).then(made => answer({ ask: data.ask, offer: made }));

@@ -4,6 +4,7 @@ import {
   getRecord,
   type Id,
   type Impact,
+  type Override,
   type Result,
   type Site,
   type SiteRecord,
@@ -102,6 +103,13 @@ export class ReachClient {
     return this.ask(
       ask => ({ type: 'uses', ask, id }),
       answer => ('uses' in answer ? answer.uses : []),
+    );
+  }
+
+  overrides(page: Id | null): Promise<readonly Override[]> {
+    return this.ask(
+      ask => ({ type: 'overrides', ask, page }),
+      answer => ('overrides' in answer ? answer.overrides : []),
     );
   }
 

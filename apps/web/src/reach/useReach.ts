@@ -1,4 +1,4 @@
-import type { Edit, Id, Impact, Problem } from '@cove/core';
+import type { Edit, Id, Impact, Override, Problem } from '@cove/core';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { useSession } from '../session/context.tsx';
 import type { ReachCount, UsePlace } from './messages.ts';
@@ -35,6 +35,26 @@ export function useUses(id: Id, open: boolean): readonly UsePlace[] | null {
     };
   }, [session, id, open, reach]);
   return open ? uses : null;
+}
+
+/** Every override of a page or of the site, found beside the main thread; null until it is known. */
+export function useOverrides(page: Id | null): readonly Override[] | null {
+  const session = useSession();
+  const reach = useReachOfAll();
+  const [found, setFound] = useState<{ page: Id | null; list: readonly Override[] } | null>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new reach stands for a site that has altered
+  useEffect(() => {
+    let gone = false;
+    void reachClientOf(session)
+      .overrides(page)
+      .then(list => {
+        if (!gone) setFound({ page, list });
+      });
+    return () => {
+      gone = true;
+    };
+  }, [session, page, reach]);
+  return found?.page === page ? found.list : null;
 }
 
 export type Foreseen = { impact: Impact } | { problem: Problem } | null;

@@ -12,4 +12,5 @@ export {
 } from './contrast.ts';
 export { type FontBill, fontBill, type MissingCut, MOST_FAMILIES, missingCuts } from './fonts.ts';
 export { leastShift } from './leastShift.ts';
+export { type Override, overridesOf, resetOverrides } from './overrides.ts';
 export { type RasterIcon, rasterIcons } from './rasterIcons.ts';

@@ -18,11 +18,11 @@ import {
   printSlot,
   type Site,
   type Slot,
-  type Styles,
   type Wear,
 } from '../site/index.ts';
 import type { Value } from '../values/index.ts';
 import { partNames, partOf, statesOf } from '../widgets/index.ts';
+import { stylesByKind } from './promote.ts';
 
 const wornBy = (wears: Readonly<Record<Id, Wear>>) =>
   Object.entries(wears)
@@ -108,13 +108,7 @@ export function makePreset(site: Site, nodeId: Id, name: string): Result<{ edits
       record: nodeId,
     });
   if (Object.keys(node.wears).length >= MAX_PRESETS_WORN) return fail(tooMany(nodeId));
-  const element = elementOfNode(node);
-  const styles: Record<string, Styles[string]> = {};
-  for (const [slot, value] of Object.entries(node.styles)) {
-    const parts = parseSlot(slot);
-    const kind = parts && partOf(element, parts.part)?.kind;
-    if (parts && kind) styles[printSlot({ ...parts, part: kind })] ??= value;
-  }
+  const styles = stylesByKind(node, Object.keys(node.styles));
   const preset = newId('p');
   const wear = newId('w');
   const order = keyBetween(lastOrder(site.kinds.preset.values()), null);

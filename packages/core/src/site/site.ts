@@ -1,6 +1,7 @@
 import { byOrder } from './order.ts';
 import {
   type Id,
+  isNode,
   KINDS,
   type Kind,
   type RecordOf,
@@ -133,3 +134,9 @@ export function subtree(lookup: Pick<Lookup, 'childrenOf'>, id: Id): Id[] {
   for (let i = 0; i < ids.length; i++) ids.push(...lookup.childrenOf(ids[i] ?? id));
   return ids;
 }
+
+/** Sections and widgets that stand in something, in the order in which they stand; pages below a page are left out. */
+export const nodesIn = (site: Site, parent: Id): Id[] =>
+  childrenOf(site, parent)
+    .filter(id => isNode(getRecord(site, id)))
+    .flatMap(id => subtree({ childrenOf: it => childrenOf(site, it) }, id));

@@ -1,0 +1,148 @@
+import {
+  canBeToken,
+  type Edit,
+  type NodeRecord,
+  parseSlot,
+  promote,
+  promoteToToken,
+  propertyOf,
+  type Result,
+  type Scope,
+  type Site,
+  type Slot,
+  tokenTypesOf,
+} from '@cove/core';
+import { Popover } from 'radix-ui';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { ImpactNote } from '../reach/ImpactNote.tsx';
+import { useCommit } from '../session/context.tsx';
+import { Button } from '../ui/Button.tsx';
+import { Floating } from '../ui/Floating.tsx';
+import { Select } from '../ui/Select.tsx';
+import { type Choice, promotionsOf } from './promotions.ts';
+
+/** Makes a rule, a preset's part or a token of values that are set here by hand; what that would alter is told first. */
+export function Promote({
+  site,
+  scope,
+  node,
+  slots,
+}: {
+  site: Site;
+  scope: Scope;
+  node: NodeRecord;
+  slots: readonly Slot[];
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger asChild>
+        <Button kind="link">Promote …</Button>
+      </Popover.Trigger>
+      <Floating label="Promote" width={300}>
+        <Panel site={site} scope={scope} node={node} slots={slots} onDone={() => setOpen(false)} />
+      </Floating>
+    </Popover.Root>
+  );
+}
+
+const labelOf = (slot: Slot): string => {
+  const property = parseSlot(slot)?.property;
+  return property && property !== 'textStyle' ? propertyOf(property).label : 'Text style';
+};
+
+function Panel({
+  site,
+  scope,
+  node,
+  slots,
+  onDone,
+}: {
+  site: Site;
+  scope: Scope;
+  node: NodeRecord;
+  slots: readonly Slot[];
+  onDone(): void;
+}) {
+  const commit = useCommit();
+  const [slot] = slots;
+  const single = slots.length === 1 && slot !== undefined ? slot : null;
+  const value = single === null ? undefined : node.styles[single];
+  const choices: readonly Choice[] = useMemo(
+    () => [
+      ...promotionsOf(site, scope, node),
+      ...(value && canBeToken(value) ? [{ label: 'A token of the guide', to: 'token' } as const] : []),
+    ],
+    [site, scope, node, value],
+  );
+  const [chosen, setChosen] = useState(0);
+  const [name, setName] = useState(single === null ? '' : labelOf(single));
+  const groups = useMemo(() => groupsFor(site, single), [site, single]);
+  const [group, setGroup] = useState(groups[0] ?? 'Own');
+  const to = choices[chosen]?.to ?? 'token';
+  const made = useMemo((): Result<Edit[]> => {
+    if (to !== 'token') return promote(site, node.id, slots, to);
+    const token = promoteToToken(site, node.id, single ?? '', { group, name: name.trim() || 'Unnamed' });
+    return token.ok ? { ok: true, value: token.value.edits } : token;
+  }, [site, node, slots, to, single, group, name]);
+  const finish = () => {
+    if (!made.ok) toast.error(made.problem.message);
+    else if (
+      commit(
+        made.value,
+        `Promote ${single === null ? `${slots.length} values` : labelOf(single).toLowerCase()}`,
+      )
+    )
+      onDone();
+  };
+  return (
+    <div className="grid gap-2.5">
+      <p className="text-muted">
+        {single === null ? `${slots.length} values` : labelOf(single)} will be set there, and here no longer.
+      </p>
+      <Select
+        label="It becomes the rule for"
+        value={String(chosen)}
+        options={choices.map(({ label }, i) => ({ value: String(i), label }))}
+        onChange={it => setChosen(Number(it))}
+      />
+      {to === 'token' && (
+        <div className="grid grid-cols-2 gap-2">
+          <label className="grid gap-0.5">
+            <span className="label-line">Name of the token</span>
+            <input
+              value={name}
+              onChange={event => setName(event.target.value)}
+              className="h-6 min-w-0 rounded-sm border border-hair bg-paper px-1.5"
+            />
+          </label>
+          <Select
+            label="Group"
+            value={group}
+            options={groups.map(it => ({ value: it, label: it }))}
+            onChange={setGroup}
+          />
+        </div>
+      )}
+      {made.ok ? (
+        <ImpactNote edits={made.value} />
+      ) : (
+        <p role="alert" className="text-madder">
+          {made.problem.message}
+        </p>
+      )}
+      <Button kind="main" className="justify-self-start" disabled={!made.ok} onClick={finish}>
+        Promote
+      </Button>
+    </div>
+  );
+}
+
+/** Groups of tokens of the type that the slot would take; one to begin with where there are none. */
+function groupsFor(site: Site, slot: Slot | null): string[] {
+  const property = slot === null ? undefined : parseSlot(slot)?.property;
+  const types = property && property !== 'textStyle' ? tokenTypesOf(propertyOf(property)) : [];
+  const found = [...site.kinds.token.values()].filter(it => types.includes(it.type)).map(it => it.group);
+  return found.length > 0 ? [...new Set(found)] : ['Own'];
+}

@@ -1,0 +1,11 @@
+import type { Facet } from '@cove/core';
+
+export const FACET_NAMES: Record<Facet, string> = {
+  type: 'Type',
+  colour: 'Colour',
+  space: 'Space',
+  line: 'Lines and corners',
+  layout: 'Layout',
+  effect: 'Effects',
+  motion: 'Motion',
+};

@@ -1,0 +1,106 @@
+import { elementOfNode } from '../render/sources.ts';
+import { fail, ok, type Result } from '../result/index.ts';
+import {
+  type Edit,
+  getRecord,
+  type Id,
+  isNode,
+  type NodeRecord,
+  type Place,
+  parseSlot,
+  printSlot,
+  type Site,
+  type Slot,
+} from '../site/index.ts';
+import { isLoose, type LiteralType, tokenTypeOf, type Value } from '../values/index.ts';
+import { partOf } from '../widgets/index.ts';
+import { type StyleTarget, setSlots } from './styles.ts';
+import { addToken } from './tokens.ts';
+
+/** What values set by hand can become. */
+export type Promotion =
+  | { type: 'default'; place: Place | null }
+  | { type: 'variant'; variant: Id; place: Place | null }
+  | { type: 'preset'; preset: Id };
+
+const gone = (id: Id) => fail({ code: 'gone', message: 'That is no longer there.', record: id });
+
+function targetOf(node: NodeRecord, to: Promotion): StyleTarget {
+  switch (to.type) {
+    case 'default':
+      return { type: 'default', element: elementOfNode(node).name, place: to.place };
+    case 'variant':
+      return to.place === null
+        ? { type: 'record', id: to.variant }
+        : { type: 'variantRule', variant: to.variant, place: to.place };
+    case 'preset':
+      return { type: 'record', id: to.preset };
+  }
+}
+
+/** Slots of a thing as a preset has them, by kind of part; of two parts of a kind the first that says something holds. */
+export function stylesByKind(node: NodeRecord, slots: readonly Slot[]): Record<Slot, Value> {
+  const element = elementOfNode(node);
+  const styles: Record<Slot, Value> = {};
+  for (const slot of slots) {
+    const parts = parseSlot(slot);
+    const kind = parts && partOf(element, parts.part)?.kind;
+    const value = node.styles[slot];
+    if (parts && kind && value) styles[printSlot({ ...parts, part: kind })] ??= value;
+  }
+  return styles;
+}
+
+/** Values set on one thing become a rule of the guide, and are set on it no longer: it follows the rule from then on. */
+export function promote(site: Site, id: Id, slots: readonly Slot[], to: Promotion): Result<Edit[]> {
+  const node = getRecord(site, id);
+  if (!isNode(node)) return gone(id);
+  const own = slots.filter(slot => Object.hasOwn(node.styles, slot));
+  if (own.length === 0)
+    return fail({ code: 'nothing-set', message: 'Nothing of it is set here any more.', record: id });
+  const target = targetOf(node, to);
+  if (target.type === 'record' && !getRecord(site, target.id)) return gone(target.id);
+  const values =
+    to.type === 'preset'
+      ? stylesByKind(node, own)
+      : Object.fromEntries(own.flatMap(slot => (node.styles[slot] ? [[slot, node.styles[slot]]] : [])));
+  const rule = setSlots(site, target, values);
+  return ok([...rule, ...own.map((slot): Edit => ({ op: 'unset', id, path: ['styles', slot] }))]);
+}
+
+/** The literal types a token can have. */
+const isTokenLiteral = (value: Value): value is Value & { type: LiteralType } =>
+  value.type !== 'token' && value.type !== 'role' && value.type !== 'textStyle' && value.type !== 'derived';
+
+/** A value that comes from no token becomes one, and the slot names it. */
+export function promoteToToken(
+  site: Site,
+  id: Id,
+  slot: Slot,
+  { group, name }: { group: string; name: string },
+): Result<{ edits: Edit[]; token: Id }> {
+  const record = getRecord(site, id);
+  const value = record && 'styles' in record ? record.styles[slot] : undefined;
+  if (!value) return gone(id);
+  const type = isTokenLiteral(value) ? tokenTypeOf(value.type) : null;
+  if (type === null)
+    return fail({
+      code: 'no-token',
+      message: 'This value is not one that a token can hold, or comes from a token already.',
+      record: id,
+      path: slot,
+      found: value.type,
+    });
+  const made = addToken(site, { type, group, name, value });
+  return ok({
+    token: made.id,
+    edits: [
+      ...made.edits,
+      { op: 'set', id, path: ['styles', slot], value: { type: 'token', token: made.id } },
+    ],
+  });
+}
+
+/** Whether a value could become a token. */
+export const canBeToken = (value: Value): boolean =>
+  isLoose(value) || (isTokenLiteral(value) && tokenTypeOf(value.type) !== null);
