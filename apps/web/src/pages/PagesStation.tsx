@@ -11,7 +11,6 @@ import {
   isNode,
   nudge,
   type PropertyRow,
-  pagesInOrder,
   type Result,
   type Site,
   settingsOf,
@@ -21,7 +20,7 @@ import {
   type Width,
 } from '@cove/core';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
-import { Navigate, NavLink, useParams, useSearchParams } from 'react-router';
+import { Navigate, useParams, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { Bench } from '../bench/Bench.tsx';
 import type { Subject } from '../bench/subject.ts';
@@ -32,7 +31,9 @@ import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Canvas, type Picked } from './Canvas.tsx';
 import { Outline } from './Outline.tsx';
+import { PageTree } from './PageTree.tsx';
 
+const PageSheet = lazy(async () => ({ default: (await import('./PageSheet.tsx')).PageSheet }));
 const Overrides = lazy(async () => ({ default: (await import('./Overrides.tsx')).Overrides }));
 
 /** The pages: their list and outline at the left, the page in the middle, the bench at the right. */
@@ -66,6 +67,8 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
   /** How often words were asked to be edited on the bench. */
   const [askedForWords, setAskedForWords] = useState(0);
   const [listed, setListed] = useState(false);
+  const [about, setAbout] = useState(false);
+  const pageRecord = site.kinds.page.get(page);
   const [box, setBox] = useState<PropertyRow['box'] | null>(null);
 
   const nodeId = params.get('node');
@@ -230,21 +233,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
   return (
     <div className="grid h-full grid-cols-[212px_1fr_292px]">
       <aside aria-label="Pages and outline" className="flex min-h-0 flex-col border-r border-hair bg-paper">
-        <nav aria-label="Pages" className="border-b border-hair py-3">
-          <h2 className="label-line px-3.5 pb-1">Pages</h2>
-          <ul>
-            {pagesInOrder(site).map(it => (
-              <li key={it.id}>
-                <NavLink
-                  to={`/sites/${session.id}/pages/${it.id}`}
-                  className="block truncate px-3.5 py-[3px] hover:bg-ground aria-[current=page]:bg-wash aria-[current=page]:font-semibold aria-[current=page]:text-teal"
-                >
-                  {it.title}
-                </NavLink>
-              </li>
-            ))}
-          </ul>
-        </nav>
+        <PageTree site={site} page={page} onSettings={() => setAbout(true)} />
         <div className="thin-scroll min-h-0 flex-1 overflow-auto py-3">
           <h2 className="flex items-baseline px-3.5 pb-1">
             <span className="label-line mr-auto">On this page</span>
@@ -343,6 +332,11 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           mayWrite={mayWrite}
         />
       </section>
+      {about && pageRecord && (
+        <Suspense>
+          <PageSheet site={site} page={pageRecord} onClose={() => setAbout(false)} />
+        </Suspense>
+      )}
       {listed && (
         <Suspense>
           <Overrides site={site} page={page} onClose={() => setListed(false)} />

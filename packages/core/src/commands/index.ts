@@ -1,5 +1,6 @@
 export * from './carry.ts';
 export * from './motion.ts';
+export * from './pages.ts';
 export * from './presets.ts';
 export * from './promote.ts';
 export * from './schemes.ts';

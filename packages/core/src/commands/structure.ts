@@ -26,7 +26,7 @@ const orderOf = (site: Site, id: Id | undefined): string | null => {
 };
 
 /** Place number `index` among the children of a parent, and new keys for those that stand too close together. */
-function placeAt(
+export function placeAt(
   site: Site,
   parent: Id,
   index: number,

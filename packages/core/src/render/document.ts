@@ -9,11 +9,51 @@ export interface Head {
   /** CSS inside the document, for previews. */
   css?: string;
   preload?: readonly string[];
+  /** Search engines are asked to stay away. */
+  unindexed?: boolean;
+  icon?: { href: string; type: string } | undefined;
+  /** Where the page is found, in full, and the picture that is shown where it is shared. */
+  address?: string | undefined;
+  sharePicture?: { href: string; alt: string } | undefined;
 }
+
+const property = (name: string, content: string): string =>
+  `<meta property="og:${name}" content="${escapeHtml(content)}">`;
+
+/** What other programs show of a link to the page (The Open Graph protocol); addresses have to be in full. */
+const shared = ({
+  title,
+  description,
+  address,
+  sharePicture,
+}: Pick<Head, 'title' | 'description' | 'address' | 'sharePicture'>): string[] =>
+  address === undefined
+    ? []
+    : [
+        `<link rel="canonical" href="${escapeHtml(address)}">`,
+        property('type', 'website'),
+        property('title', title),
+        property('url', address),
+        ...(description === '' ? [] : [property('description', description)]),
+        ...(sharePicture
+          ? [property('image', sharePicture.href), property('image:alt', sharePicture.alt)]
+          : []),
+      ];
 
 /** A whole HTML document around a body that was printed already. */
 export function printDocument(
-  { language, title, description, sheets, css, preload = [] }: Head,
+  {
+    language,
+    title,
+    description,
+    sheets,
+    css,
+    preload = [],
+    unindexed = false,
+    icon,
+    address,
+    sharePicture,
+  }: Head,
   body: string,
 ): string {
   const attr = escapeHtml;
@@ -25,6 +65,9 @@ export function printDocument(
     '<meta name="viewport" content="width=device-width, initial-scale=1">',
     `<title>${escapeHtml(title)}</title>`,
     description && `<meta name="description" content="${attr(description)}">`,
+    unindexed && '<meta name="robots" content="noindex">',
+    icon && `<link rel="icon" href="${attr(icon.href)}" type="${attr(icon.type)}">`,
+    ...shared({ title, description, address, sharePicture }),
     ...preload.map(
       href => `<link rel="preload" href="${attr(href)}" as="font" type="font/woff2" crossorigin>`,
     ),
@@ -36,6 +79,6 @@ export function printDocument(
     '</html>',
     '',
   ]
-    .filter((line, i, all) => line !== '' || i === all.length - 1)
+    .filter((line, i, all) => (line !== '' && line) || i === all.length - 1)
     .join('\n');
 }

@@ -28,7 +28,7 @@ export function linkHref(site: Site, from: PageRecord, link: LinkTarget): string
     case 'page':
     case 'section': {
       const to = site.kinds.page.get(link.page);
-      if (!to) return null;
+      if (!to || to.off) return null;
       const base = to.id === from.id && link.type === 'section' ? '' : pageHref(site, from, to);
       return link.type === 'section' ? `${base}#s-${link.section}` : base;
     }
@@ -45,8 +45,8 @@ export function linkHref(site: Site, from: PageRecord, link: LinkTarget): string
 export const topPages = (site: Site): PageRecord[] =>
   childrenOf(site, SETTINGS)
     .map(id => site.kinds.page.get(id))
-    .filter(page => page?.pageKind === 'page')
-    .filter(page => page !== undefined);
+    .filter(page => page !== undefined)
+    .filter(page => page.pageKind === 'page' && !page.off && !page.unlisted);
 
 /** All pages, each before those below it. */
 export function pagesInOrder(site: Site, below: Id = SETTINGS): PageRecord[] {

@@ -1,8 +1,9 @@
 import { movementsIn, printKeyframes } from '../properties/index.ts';
-import { type AssetRecord, type Site, settingsOf } from '../site/index.ts';
+import { type AssetRecord, type PageRecord, type Site, settingsOf } from '../site/index.ts';
 import { printDocument } from './document.ts';
 import { fingerprint } from './fingerprint.ts';
 import { fontsIn, printFontFaces } from './fonts.ts';
+import { escapeHtml } from './html.ts';
 import { pageFolder, pagesInOrder, toRoot } from './links.ts';
 import { renderPage, variablesIn } from './renderedPage.ts';
 import { BASE_CSS, type Printing, printElementBases, printLayerOrder } from './rules.ts';
@@ -34,6 +35,16 @@ function withAsked(asked: Iterable<string>, blocks: readonly Block[]): Set<strin
   return used;
 }
 
+/** Pages that search engines may read (sitemaps.org, version 0.9). */
+const printSitemap = (addresses: readonly string[]): string =>
+  [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    '<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">',
+    ...addresses.map(it => `<url><loc>${escapeHtml(it)}</loc></url>`),
+    '</urlset>',
+    '',
+  ].join('\n');
+
 /** As seen from the sheet that all pages share, which lies at the root. */
 const SHARED: Printing = { mode: 'published', assetUrl: ({ file }) => `assets/${file}` };
 
@@ -42,8 +53,11 @@ const SHARED: Printing = { mode: 'published', assetUrl: ({ file }) => `assets/${
  * that sets something itself has a sheet of its own beside it. A page on which nothing has changed is not rendered again.
  */
 export function publishSite(site: Site): PublishedSite {
-  const { language, name } = settingsOf(site);
-  const pages = pagesInOrder(site).map(page => renderPage(site, page));
+  const { language, name, tabIcon, address } = settingsOf(site);
+  const published = pagesInOrder(site).filter(page => !page.off);
+  const pages = published.map(page => renderPage(site, page));
+  const icon = site.kinds.asset.get(tabIcon ?? '');
+  const pictureOf = (page: PageRecord) => site.kinds.asset.get(page.sharePicture ?? '');
   const used = union(pages.map(it => it.classes));
   const slanted = pages.some(it => it.tags.has('em'));
   const shared = guideRules(site, SHARED, used);
@@ -52,6 +66,8 @@ export function publishSite(site: Site): PublishedSite {
   const assets = union<AssetRecord>([
     ...pages.map(it => it.assets),
     [...site.kinds.asset.values()].filter(({ file }) => guideCss.includes(file)),
+    icon ? [icon] : [],
+    address === undefined ? [] : published.flatMap(page => pictureOf(page) ?? []),
   ]);
   const blocks = [
     rootBlock(site, 'published'),
@@ -82,7 +98,16 @@ export function publishSite(site: Site): PublishedSite {
     .join('\n');
   const guideFile = `guide-${fingerprint(guide)}.css`;
 
+  const shareOf = (page: PageRecord) => {
+    const picture = pictureOf(page);
+    return picture && { href: `${address}/assets/${picture.file}`, alt: picture.alt };
+  };
   const files = new Map([[guideFile, guide]]);
+  if (address !== undefined) {
+    const indexed = published.filter(page => !page.unindexed);
+    files.set('sitemap.xml', printSitemap(indexed.map(page => `${address}/${pageFolder(site, page)}`)));
+    files.set('robots.txt', `User-agent: *\nAllow: /\nSitemap: ${address}/sitemap.xml\n`);
+  }
   for (const [i, { page, html }] of pages.entries()) {
     const root = toRoot(site, page);
     const addresses = [`${root}${guideFile}`];
@@ -98,7 +123,20 @@ export function publishSite(site: Site): PublishedSite {
     const title = page.path === '' ? name : `${page.title} – ${name}`;
     files.set(
       `${pageFolder(site, page)}index.html`,
-      printDocument({ language, title, description: page.description, sheets: addresses, preload }, html),
+      printDocument(
+        {
+          language,
+          title,
+          description: page.description,
+          sheets: addresses,
+          preload,
+          unindexed: page.unindexed === true,
+          icon: icon && { href: `${root}assets/${icon.file}`, type: icon.mime },
+          address: address === undefined ? undefined : `${address}/${pageFolder(site, page)}`,
+          sharePicture: shareOf(page),
+        },
+        html,
+      ),
     );
   }
   return { files, assets: [...assets], fonts: fonts.map(({ file }) => file.file) };

@@ -5,6 +5,7 @@ export { type DeclarationParts, parseDeclarationKey, printDeclarationKey } from 
 export { differenceTo, fieldEdits, stableText } from './difference.ts';
 export * from './history.ts';
 export { newId, newIds } from './id.ts';
+export { MAX_PRESETS_WORN } from './invariants.ts';
 export { byOrder, isOrderKey, keyBetween, keysBetween } from './order.ts';
 export { placedId } from './place.ts';
 export { readEdits } from './readChange.ts';

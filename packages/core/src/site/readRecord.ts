@@ -29,6 +29,8 @@ import {
   type Wear,
 } from './records.ts';
 
+/** Scheme, host and perhaps a folder; no slash at the end. */
+const SITE_ADDRESS = /^https?:\/\/[a-z0-9.-]+(:\d{1,5})?(\/[\w.~-]+)*$/i;
 const PAGE_PATH = /^[a-z0-9]+(-[a-z0-9]+)*$/;
 
 const element = (fields: Fields): ElementType =>
@@ -62,6 +64,10 @@ const variants = (fields: Fields, type: ElementType) =>
     if (!isId(it)) throw new BadField(path, it, 'the id of a variant');
     return it;
   });
+
+/** A switch that is on; where it is off it is left out. */
+const set = <K extends string>(fields: Fields, name: K): { [P in K]?: true } =>
+  fields.maybe(name, (f, it) => f.read(it, 'true, or nothing', on => (on === true ? on : null)));
 
 const note = (fields: Fields) => fields.maybe('note', (f, name) => f.text(name, 2000));
 
@@ -137,7 +143,13 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     ...f.maybe('iconSet', (it, name) =>
       it.oneOf(
         name,
-        ICON_SETS.map(set => set.name),
+        ICON_SETS.map(it => it.name),
+      ),
+    ),
+    ...f.maybe('tabIcon', (it, name) => it.id(name)),
+    ...f.maybe('address', (it, name) =>
+      it.read(name, 'an address such as https://ferries.example', value =>
+        typeof value === 'string' && SITE_ADDRESS.test(value) ? value : null,
       ),
     ),
   }),
@@ -248,6 +260,10 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     at: at(f),
     scheme: f.idOrNull('scheme'),
     rebind: rebind(f),
+    ...set(f, 'off'),
+    ...set(f, 'unlisted'),
+    ...set(f, 'unindexed'),
+    ...f.maybe('sharePicture', (it, name) => it.id(name)),
   }),
   section: (id, f) => {
     const area = f.oneOf('area', AREAS);

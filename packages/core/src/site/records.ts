@@ -74,6 +74,10 @@ export interface SettingsRecord {
   textRatio: Id;
   /** The icon set in use; the first where left out. */
   iconSet?: IconSetName;
+  /** The picture in a tab of the browser. */
+  tabIcon?: Id;
+  /** Where the published site is found, as `https://…` without a slash at its end; what has to be said in full needs it. */
+  address?: string;
 }
 
 /** Declarations of properties the table does not know, by `part:state@width/css-property`; printed last, and not followed. */
@@ -188,6 +192,14 @@ export interface PageRecord {
   at: At;
   scheme: Id | null;
   rebind: Readonly<Record<Id, Value>>;
+  /** Visitors do not get it; members still see it. */
+  off?: true;
+  /** Not in navigation. */
+  unlisted?: true;
+  /** Reachable, but search engines are asked to stay away. */
+  unindexed?: true;
+  /** The picture shown where the page is shared. */
+  sharePicture?: Id;
 }
 
 interface Wearer extends Declaring {

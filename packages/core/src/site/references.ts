@@ -97,6 +97,9 @@ export function contentReferences(record: WidgetRecord): Reference[] {
 const scheme = (id: Id | null): Reference[] =>
   id === null ? [] : [{ path: 'scheme', to: id, kinds: ['scheme'] }];
 
+const picture = (path: string, id: Id | undefined): Reference[] =>
+  id === undefined ? [] : [{ path, to: id, kinds: ['asset'] }];
+
 /** Every record that this one mentions. */
 export function referencesOf(record: SiteRecord): Reference[] {
   switch (record.kind) {
@@ -106,6 +109,7 @@ export function referencesOf(record: SiteRecord): Reference[] {
         { path: 'defaultScheme', to: record.defaultScheme, kinds: ['scheme'] },
         { path: 'textBase', to: record.textBase, kinds: ['token'], types: ['dimension'] },
         { path: 'textRatio', to: record.textRatio, kinds: ['token'], types: ['number'] },
+        ...picture('tabIcon', record.tabIcon),
       ];
     case 'token':
       return inValue('value', record.value, [record.type]);
@@ -142,6 +146,7 @@ export function referencesOf(record: SiteRecord): Reference[] {
         { path: 'at.parent', to: record.at.parent, kinds: ['settings', 'page'] },
         ...scheme(record.scheme),
         ...inRebind(record.rebind),
+        ...picture('sharePicture', record.sharePicture),
       ];
     case 'section':
     case 'widget':

@@ -39,6 +39,10 @@ const FIELDS: Partial<Record<Kind, Readonly<Record<string, Right>>>> = {
     at: 'choice',
     scheme: 'choice',
     pageKind: 'choice',
+    off: 'choice',
+    unlisted: 'choice',
+    unindexed: 'choice',
+    sharePicture: 'content',
     rebind: 'style',
   },
   section: {

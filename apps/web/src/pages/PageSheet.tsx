@@ -1,0 +1,246 @@
+import {
+  duplicatePage,
+  type Edit,
+  fail,
+  type Id,
+  ok,
+  PAGE_SWITCHES,
+  type PageRecord,
+  type PageSwitch,
+  pageFolder,
+  type Result,
+  removePage,
+  SETTINGS,
+  type Site,
+  schemesInOrder,
+  setAddress,
+  setHome,
+  settingsOf,
+  switchPage,
+} from '@cove/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { PictureChoice } from '../pictures/PictureChoice.tsx';
+import { ImpactNote } from '../reach/ImpactNote.tsx';
+import { useCommit, useSession } from '../session/context.tsx';
+import { Lock, useMay } from '../session/rights.tsx';
+import { Button } from '../ui/Button.tsx';
+import { NoteField } from '../ui/NoteField.tsx';
+import { Select } from '../ui/Select.tsx';
+import { Sheet } from '../ui/Sheet.tsx';
+import { TypedField } from '../ui/TypedField.tsx';
+
+const SWITCHES: Record<PageSwitch, { label: string; about: string }> = {
+  off: {
+    label: 'Off',
+    about: 'Visitors get the page that says nothing was found. Members still see it here and in the preview.',
+  },
+  unlisted: {
+    label: 'Not in navigation',
+    about: 'It can be reached by links and by its address, but the menus leave it out.',
+  },
+  unindexed: {
+    label: 'Not indexed',
+    about: 'Search engines are asked to stay away, and it is not on the site’s map. Visitors notice nothing.',
+  },
+};
+
+/** All that is said of a page beside what stands on it. */
+export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecord; onClose(): void }) {
+  const session = useSession();
+  const commit = useCommit();
+  const navigate = useNavigate();
+  const mayWrite = useMay('content');
+  const mayChoose = useMay('choice');
+  const [leaving, setLeaving] = useState<readonly Edit[] | null>(null);
+  const { id, title } = page;
+  const settings = settingsOf(site);
+  const isHome = settings.home === id;
+  const set = (field: keyof PageRecord, value: unknown, label: string) =>
+    commit([{ op: 'set', id, path: [field], value }], label);
+  const open = (other: Id) => void navigate(`/sites/${session.id}/pages/${other}`);
+  const run = (result: Result<Edit[]>, label: string) => {
+    if (result.ok) commit(result.value, label);
+    else toast.error(result.problem.message);
+  };
+  const duplicate = () => {
+    const made = duplicatePage(session.site, id);
+    if (!made.ok) toast.error(made.problem.message);
+    else if (commit(made.value.edits, `Duplicate ${title}`)) {
+      onClose();
+      open(made.value.id);
+    }
+  };
+  const askRemoval = () => {
+    const made = removePage(session.site, id);
+    if (made.ok) setLeaving(made.value);
+    else toast.error(made.problem.message);
+  };
+  const remove = () => {
+    if (!leaving || !commit(leaving, `Delete ${title}`)) return;
+    onClose();
+    open(settingsOf(session.site).home);
+  };
+  return (
+    <Sheet
+      title={title}
+      about={isHome ? 'The home page' : `/${pageFolder(site, page)}`}
+      onClose={onClose}
+      foot={
+        mayChoose && (
+          <>
+            <Button disabled={isHome} onClick={askRemoval}>
+              Delete …
+            </Button>
+            <Button onClick={duplicate}>Duplicate</Button>
+            <Button
+              kind="line"
+              disabled={isHome || page.off === true}
+              onClick={() => run(setHome(session.site, id), `Make ${title} the home page`)}
+            >
+              Make it the home page
+            </Button>
+          </>
+        )
+      }
+    >
+      <Lock unless="content">
+        <div className="grid gap-3 [&_input:not([type])]:border-hair [&_input[type=text]]:border-hair">
+          <TypedField
+            label="Title"
+            mono={false}
+            text={title}
+            parse={text =>
+              text.trim() === '' ? fail({ code: 'empty', message: 'A page needs a title.' }) : ok(text.trim())
+            }
+            onCommit={it => set('title', it, `Rename ${title}`)}
+          />
+          {!isHome && (
+            <TypedField
+              label="Address"
+              text={page.path}
+              parse={text => setAddress(session.site, id, text)}
+              onCommit={edits => commit(edits, `Give ${title} another address`)}
+            />
+          )}
+          <NoteField
+            label="Description"
+            text={page.description}
+            placeholder="What search engines and shared links say of it, in a sentence or two"
+            onCommit={text => set('description', text, `Describe ${title}`)}
+          />
+          <PictureChoice
+            site={site}
+            label="Picture where it is shared"
+            chosen={page.sharePicture ?? null}
+            onChoose={picture =>
+              commit(
+                [
+                  picture === null
+                    ? { op: 'unset', id, path: ['sharePicture'] }
+                    : { op: 'set', id, path: ['sharePicture'], value: picture },
+                ],
+                'Choose the picture for sharing',
+              )
+            }
+          />
+        </div>
+      </Lock>
+      <Lock unless="choice">
+        <div className="mt-4 grid gap-2 border-t border-hair pt-3">
+          <Select
+            label="Scheme of the page"
+            value={page.scheme ?? ''}
+            options={[
+              { value: '', label: 'As the site' },
+              ...schemesInOrder(site).map(it => ({ value: it.id, label: it.name })),
+            ]}
+            onChange={scheme => set('scheme', scheme === '' ? null : scheme, 'Choose a scheme')}
+          />
+          {PAGE_SWITCHES.map(name => (
+            <div key={name}>
+              <label className="flex items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="accent-teal"
+                  aria-describedby={`about-${name}`}
+                  checked={page[name] === true}
+                  disabled={!mayChoose || (name === 'off' && isHome)}
+                  onChange={event =>
+                    commit(
+                      switchPage(id, name, event.target.checked),
+                      `${event.target.checked ? 'Switch' : 'Switch back'} ${title}: ${SWITCHES[name].label.toLowerCase()}`,
+                    )
+                  }
+                />
+                {SWITCHES[name].label}
+              </label>
+              <p id={`about-${name}`} className="pl-[21px] text-muted">
+                {name === 'off' && isHome ? 'The home page is always on.' : SWITCHES[name].about}
+              </p>
+            </div>
+          ))}
+        </div>
+      </Lock>
+      {isHome && (
+        <Lock unless="guide">
+          <div className="mt-4 grid gap-3 border-t border-hair pt-3">
+            <PictureChoice
+              site={site}
+              label="Picture in the tab, for the whole site"
+              chosen={settings.tabIcon ?? null}
+              onChoose={picture =>
+                commit(
+                  [
+                    picture === null
+                      ? { op: 'unset', id: SETTINGS, path: ['tabIcon'] }
+                      : { op: 'set', id: SETTINGS, path: ['tabIcon'], value: picture },
+                  ],
+                  'Choose the picture in the tab',
+                )
+              }
+            />
+            <TypedField
+              label="Where the site is found"
+              text={settings.address ?? ''}
+              className="[&_input]:border-hair"
+              parse={text => {
+                const address = text.trim().replace(/\/+$/, '');
+                return address === '' || /^https?:\/\/[^\s/]+/.test(address)
+                  ? ok(address)
+                  : fail({ code: 'bad-address', message: 'Write it whole, such as https://tolvane.example' });
+              }}
+              onCommit={address =>
+                commit(
+                  [
+                    address === ''
+                      ? { op: 'unset', id: SETTINGS, path: ['address'] }
+                      : { op: 'set', id: SETTINGS, path: ['address'], value: address },
+                  ],
+                  'Say where the site is found',
+                )
+              }
+            />
+            <p className="text-muted">
+              Shared links, their pictures and the site’s map need it: without it those are left out.
+            </p>
+          </div>
+        </Lock>
+      )}
+      {leaving && (
+        <div className="mt-4 grid gap-2 border-t border-hair pt-3">
+          <p>
+            {title} goes, with all that stands on it and the pages below it. Links that lead there will lead
+            to the page above.
+          </p>
+          <ImpactNote edits={leaving} />
+          <Button kind="main" className="justify-self-start" onClick={remove}>
+            Delete {title}
+          </Button>
+        </div>
+      )}
+      {!mayWrite && <p className="mt-3 text-muted">You may look, and change nothing here.</p>}
+    </Sheet>
+  );
+}

@@ -1,0 +1,157 @@
+import type { Edit, Id } from '@cove/core';
+import {
+  DndContext,
+  type DragEndEvent,
+  type DragMoveEvent,
+  PointerSensor,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { type ReactNode, useRef, useState } from 'react';
+
+export type Where = 'before' | 'inside' | 'after';
+export interface Drop {
+  over: Id;
+  where: Where;
+}
+
+export interface TreeRow {
+  id: Id;
+  depth: number;
+}
+
+interface Props<Row extends TreeRow> {
+  label: string;
+  rows: readonly Row[];
+  picked: Id | null;
+  onPick(id: Id): void;
+  onKey(id: Id, event: React.KeyboardEvent): void;
+  /** Edits that bring a row before, into or after another; null where it cannot stand there. */
+  dropEdits(id: Id, drop: Drop): Edit[] | null;
+  /** Null where nothing may be moved. */
+  onMove: ((edits: Edit[]) => void) | null;
+  children(row: Row): ReactNode;
+}
+
+/** Things within things: picked, walked and moved by pointer and by keys. */
+export function Tree<Row extends TreeRow>({
+  label,
+  rows,
+  picked,
+  onPick,
+  onKey,
+  dropEdits,
+  onMove,
+  children,
+}: Props<Row>) {
+  const list = useRef<HTMLDivElement>(null);
+  const [drop, setDrop] = useState<Drop | null>(null);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
+
+  const dropAt = ({ active, over, activatorEvent, delta }: DragMoveEvent | DragEndEvent): Drop | null => {
+    if (!over || !(activatorEvent instanceof PointerEvent)) return null;
+    const share = (activatorEvent.clientY + delta.y - over.rect.top) / over.rect.height;
+    const id = String(over.id);
+    const order: Where[] =
+      share < 0.3
+        ? ['before', 'inside', 'after']
+        : share > 0.7
+          ? ['after', 'inside', 'before']
+          : ['inside', share < 0.5 ? 'before' : 'after'];
+    const where = order.find(it => dropEdits(String(active.id), { over: id, where: it }) !== null);
+    return where ? { over: id, where } : null;
+  };
+
+  const focusRow = (index: number) => {
+    const row = rows[index];
+    if (!row) return;
+    onPick(row.id);
+    list.current?.querySelectorAll<HTMLElement>('[role=treeitem]')[index]?.focus();
+  };
+
+  return (
+    <DndContext
+      sensors={sensors}
+      onDragMove={event => setDrop(dropAt(event))}
+      onDragCancel={() => setDrop(null)}
+      onDragEnd={event => {
+        const at = dropAt(event);
+        setDrop(null);
+        const edits = at && dropEdits(String(event.active.id), at);
+        if (edits) onMove?.(edits);
+      }}
+    >
+      <div ref={list} role="tree" aria-label={label}>
+        {rows.map((row, i) => (
+          <Item
+            key={row.id}
+            row={row}
+            picked={row.id === picked}
+            reachable={row.id === picked || (i === 0 && !rows.some(it => it.id === picked))}
+            fixed={onMove === null}
+            drop={drop?.over === row.id ? drop.where : null}
+            onPick={() => onPick(row.id)}
+            onKeyDown={event => {
+              if (!event.altKey && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
+                event.preventDefault();
+                focusRow(i + (event.key === 'ArrowDown' ? 1 : -1));
+              } else onKey(row.id, event);
+            }}
+          >
+            {children(row)}
+          </Item>
+        ))}
+      </div>
+    </DndContext>
+  );
+}
+
+const LINES: Record<Where, string> = {
+  before: 'shadow-[inset_0_2px_0_var(--teal)]',
+  after: 'shadow-[inset_0_-2px_0_var(--teal)]',
+  inside: 'outline-2 outline-teal -outline-offset-2',
+};
+
+function Item({
+  row: { id, depth },
+  picked,
+  reachable,
+  drop,
+  fixed,
+  onPick,
+  onKeyDown,
+  children,
+}: {
+  row: TreeRow;
+  picked: boolean;
+  reachable: boolean;
+  drop: Where | null;
+  fixed: boolean;
+  onPick(): void;
+  onKeyDown(event: React.KeyboardEvent): void;
+  children: ReactNode;
+}) {
+  const draggable = useDraggable({ id, disabled: fixed });
+  const droppable = useDroppable({ id });
+  return (
+    <div
+      ref={element => {
+        draggable.setNodeRef(element);
+        droppable.setNodeRef(element);
+      }}
+      {...draggable.listeners}
+      role="treeitem"
+      aria-level={depth + 1}
+      aria-selected={picked}
+      tabIndex={reachable ? 0 : -1}
+      onClick={onPick}
+      onKeyDown={onKeyDown}
+      className={`flex h-[25px] cursor-default items-center gap-2 pr-3.5 -outline-offset-2! ${picked ? 'bg-wash font-semibold text-teal' : 'hover:bg-ground'} ${draggable.isDragging ? 'opacity-40' : ''} ${drop ? LINES[drop] : ''}`}
+      style={{ paddingLeft: 14 + depth * 12 }}
+    >
+      {children}
+    </div>
+  );
+}

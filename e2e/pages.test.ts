@@ -1,0 +1,149 @@
+import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import { launchBrowser } from '../scripts/lib/browser.mjs';
+import { SITES, until, Walker } from './support/program.ts';
+
+jest.setTimeout(60_000);
+
+let browser: Browser;
+let walker: Walker;
+const errors: string[] = [];
+beforeAll(async () => {
+  browser = await launchBrowser();
+  const page = await browser.newPage();
+  page.on('pageerror', error => errors.push(String(error)));
+  walker = new Walker(page);
+  await walker.enterDemo();
+});
+afterAll(() => browser.close());
+
+/** Rows of the tree of pages, each with how deep it stands. */
+const rows = () =>
+  walker.page.$$eval('[role=tree][aria-label=Pages] [role=treeitem]', all =>
+    all.map(it => `${it.getAttribute('aria-level')} ${it.textContent}`),
+  );
+const row = async (title: string) => {
+  const all = await walker.page.$$('[role=tree][aria-label=Pages] [role=treeitem]');
+  for (const it of all) if ((await it.evaluate(element => element.textContent))?.startsWith(title)) return it;
+  throw new Error(`no page ${title}`);
+};
+const titled = (row: string) => row.replace(/,.*$/, '');
+const listed = async (wanted: string[]) =>
+  until(
+    async () => (await rows()).map(titled),
+    all => all.join() === wanted.join(),
+    `the pages ${wanted.join()}`,
+  );
+const alt = async (key: 'ArrowUp' | 'ArrowDown' | 'ArrowLeft' | 'ArrowRight') => {
+  await walker.page.keyboard.down('Alt');
+  await walker.page.keyboard.press(key);
+  await walker.page.keyboard.up('Alt');
+};
+
+/** Opens what is said of the page, and waits until it is there. */
+const about = async () => {
+  await walker.click('About …', 'button');
+  await walker.page.waitForSelector('[role=dialog]');
+};
+
+describe('the pages of a site', () => {
+  it('are added, named and given addresses; one that is taken is refused with the reason', async () => {
+    await walker.open('pages/home');
+    await walker.frame('Page');
+    await walker.click('New page');
+    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 New page']);
+    await walker.page.waitForSelector('iframe[title=Page]');
+    await about();
+    await walker.type('Title', 'Lost property');
+    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 Lost property']);
+    await walker.type('Address', 'Fares');
+    await walker.says('Fares has the address fares already.');
+    await walker.type('Address', 'Lost & found');
+    await walker.says('/lost-found/');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Close');
+    await walker.kept();
+  });
+
+  it('are nested and put in order by keys, and by drag', async () => {
+    await (await row('Lost property')).focus();
+    await alt('ArrowRight');
+    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '2 Lost property']);
+    await alt('ArrowLeft');
+    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 Lost property']);
+    await alt('ArrowUp');
+    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Lost property', '1 Islands']);
+    const centre = async (title: string) => {
+      const box = await (await row(title)).boundingBox();
+      if (!box) throw new Error(title);
+      return { x: box.x + 60, y: box.y + box.height / 2 };
+    };
+    const from = await centre('Lost property');
+    const to = await centre('Sailings');
+    await walker.page.mouse.move(from.x, from.y);
+    await walker.page.mouse.down();
+    await walker.page.mouse.move(from.x, from.y - 10, { steps: 4 });
+    await walker.page.mouse.move(to.x, to.y, { steps: 12 });
+    await walker.page.mouse.up();
+    await listed(['1 Home', '1 Sailings', '2 Lost property', '1 Fares', '1 Islands']);
+    await walker.kept();
+  });
+
+  it('are copied whole, and go with word of what goes with them', async () => {
+    await walker.open('pages/fares');
+    await walker.frame('Page');
+    await about();
+    await walker.click('Duplicate', 'button');
+    await listed(['1 Home', '1 Sailings', '2 Lost property', '1 Fares', '1 Fares copy', '1 Islands']);
+    const canvas = await walker.frame('Page');
+    expect(await canvas.$eval('h1', it => it.textContent)).toBe('Fares');
+    await about();
+    await walker.click('Delete …');
+    await walker.says('things would go');
+    await walker.click('Delete Fares copy');
+    await listed(['1 Home', '1 Sailings', '2 Lost property', '1 Fares', '1 Islands']);
+    await walker.kept();
+  });
+
+  it('are switched off, out of navigation and out of search, and another one becomes the home page', async () => {
+    await walker.open('pages/fares');
+    await walker.frame('Page');
+    await about();
+    await walker.click('Off', 'checkbox');
+    await walker.click('Close');
+    await walker.open('pages/sailings');
+    const canvas = await walker.frame('Page');
+    await until(
+      () => canvas.$$eval('[data-area=header] nav a', all => all.map(it => it.textContent).join()),
+      text => text === 'Home,Sailings,Islands',
+      'Fares left the menu',
+    );
+    await about();
+    await walker.click('Not indexed', 'checkbox');
+    await walker.click('Make it the home page');
+    await until(rows, all => all.some(it => it.startsWith('1 Sailings') && it.endsWith('home')), 'home');
+    await walker.says('Where the site is found');
+    await walker.type('Where the site is found', 'https://tolvane.example/');
+    await walker.click('Close');
+    await walker.kept();
+    await walker.open('release');
+    await walker.click('Publish');
+    await walker.page.waitForSelector('iframe[title="Release 1"]', { timeout: 15_000 });
+    const get = async (path: string) => {
+      const response = await fetch(`${SITES}/tolvane/${path}`);
+      return { status: response.status, text: await response.text() };
+    };
+    const home = await get('');
+    expect(home.text).toContain('<meta name="robots" content="noindex">');
+    expect(home.text).toContain('<link rel="canonical" href="https://tolvane.example/">');
+    expect((await get('fares/')).status).toBe(404);
+    expect((await get('home/')).status).toBe(200);
+    const map = await get('sitemap.xml');
+    expect(map.text).toContain('https://tolvane.example/home/');
+    expect(map.text).not.toMatch(/fares|<loc>https:\/\/tolvane\.example\/<\/loc>/);
+  });
+
+  it('no error was thrown in the browser', () => {
+    expect(errors).toEqual([]);
+  });
+});

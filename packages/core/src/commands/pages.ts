@@ -1,0 +1,292 @@
+import { mentionsOf } from '../reach/mentions.ts';
+import { fail, ok, type Result } from '../result/index.ts';
+import {
+  type Content,
+  childrenOf,
+  type Edit,
+  getRecord,
+  type Id,
+  isNode,
+  isRichText,
+  type LinkTarget,
+  newId,
+  nodesIn,
+  type PageRecord,
+  placedId,
+  readLink,
+  SETTINGS,
+  type Site,
+  settingsOf,
+  type TextRun,
+} from '../site/index.ts';
+import { type Made, placeAt } from './structure.ts';
+
+/** What addresses are made of: the last step, in small letters, digits and hyphens. */
+export const addressOf = (text: string): string =>
+  text
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .slice(0, 80)
+    .replace(/^-+|-+$/g, '');
+
+/** An address below a parent that no other page has, as near to the text as can be. */
+export function freeAddress(site: Site, parent: Id, text: string, without: Id | null = null): string {
+  const wanted = addressOf(text) || 'page';
+  const taken = new Set(
+    childrenOf(site, parent)
+      .filter(id => id !== without)
+      .map(id => site.kinds.page.get(id)?.path),
+  );
+  let path = wanted;
+  for (let n = 2; taken.has(path); n++) path = `${wanted.slice(0, 76)}-${n}`;
+  return path;
+}
+
+const gone = (id: Id) => fail({ code: 'gone', message: 'That page is no longer there.', record: id });
+const isPage = (site: Site, id: Id): boolean => site.kinds.page.has(id);
+/** Pages and shared sections both stand below the settings; a place among pages is one among all that stands there. */
+function pagePlace(site: Site, parent: Id, index: number, without: Id | null) {
+  const all = childrenOf(site, parent).filter(id => id !== without);
+  const pages = all.filter(id => isPage(site, id));
+  const next = pages[index];
+  const last = pages.at(-1);
+  const at = next !== undefined ? all.indexOf(next) : last !== undefined ? all.indexOf(last) + 1 : all.length;
+  return placeAt(site, parent, at, without);
+}
+
+/** An empty page, last below its parent. */
+export function addPage(site: Site, title: string, parent: Id = SETTINGS): Made {
+  const id = newId('g');
+  const { order, rekeyed } = pagePlace(site, parent, Number.MAX_SAFE_INTEGER, null);
+  const record: PageRecord = {
+    id,
+    kind: 'page',
+    pageKind: 'page',
+    title,
+    path: freeAddress(site, parent, title),
+    description: '',
+    at: { parent, order },
+    scheme: null,
+    rebind: {},
+  };
+  return { id, edits: [...rekeyed, { op: 'put', record }] };
+}
+
+/** Gives a page another address; what is typed is cleaned, and refused where another page has it. */
+export function setAddress(site: Site, id: Id, text: string): Result<Edit[]> {
+  const page = site.kinds.page.get(id);
+  if (!page) return gone(id);
+  if (settingsOf(site).home === id)
+    return fail({ code: 'bad-address', message: 'The home page has no address of its own.', record: id });
+  const path = addressOf(text);
+  if (path === '')
+    return fail({
+      code: 'bad-address',
+      message: 'An address needs letters or digits.',
+      record: id,
+      found: text,
+      expected: 'small letters, digits and hyphens',
+    });
+  const other = childrenOf(site, page.at.parent)
+    .map(it => site.kinds.page.get(it))
+    .find(it => it && it.id !== id && it.path === path);
+  if (other)
+    return fail({
+      code: 'address-taken',
+      message: `${other.title} has the address ${path} already.`,
+      record: id,
+      path: 'path',
+      found: path,
+      expected: freeAddress(site, page.at.parent, path, id),
+    });
+  return ok(path === page.path ? [] : [{ op: 'set', id, path: ['path'], value: path }]);
+}
+
+/** Brings a page to place number `index` among the pages below a parent; its address gives way where it is taken there. */
+export function movePage(site: Site, id: Id, parent: Id, index: number): Result<Edit[]> {
+  const page = site.kinds.page.get(id);
+  if (!page) return gone(id);
+  for (let at: Id = parent; isPage(site, at); at = site.kinds.page.get(at)?.at.parent ?? SETTINGS)
+    if (at === id)
+      return fail({ code: 'circular', message: 'A page cannot stand below itself.', record: id });
+  if (parent !== SETTINGS && settingsOf(site).home === id)
+    return fail({ code: 'bad-home', message: 'The home page stands at the top.', record: id });
+  const { order, rekeyed } = pagePlace(site, parent, index, id);
+  const path = page.path === '' ? '' : freeAddress(site, parent, page.path, id);
+  return ok([
+    ...rekeyed,
+    { op: 'set', id, path: ['at'], value: { parent, order } },
+    ...(path === page.path ? [] : [{ op: 'set', id, path: ['path'], value: path } satisfies Edit]),
+  ]);
+}
+
+const pagesBelow = (site: Site, parent: Id): Id[] => childrenOf(site, parent).filter(id => isPage(site, id));
+
+/** A move by keys: among its siblings, below the one before, or out of its parent. */
+export function nudgePage(site: Site, id: Id, direction: 'up' | 'down' | 'in' | 'out'): Result<Edit[]> {
+  const page = site.kinds.page.get(id);
+  if (!page) return gone(id);
+  const { parent } = page.at;
+  const siblings = pagesBelow(site, parent);
+  const index = siblings.indexOf(id);
+  const nowhere = fail({ code: 'nowhere', message: 'It cannot go further that way.', record: id });
+  const before = siblings[index - 1];
+  switch (direction) {
+    case 'in':
+      return before === undefined ? nowhere : movePage(site, id, before, Number.MAX_SAFE_INTEGER);
+    case 'out': {
+      const holder = site.kinds.page.get(parent);
+      if (!holder) return nowhere;
+      return movePage(site, id, holder.at.parent, pagesBelow(site, holder.at.parent).indexOf(parent) + 1);
+    }
+    case 'up':
+      return index === 0 ? nowhere : movePage(site, id, parent, index - 1);
+    case 'down':
+      return index === siblings.length - 1 ? nowhere : movePage(site, id, parent, index + 1);
+  }
+}
+
+/** A copy of a page with all that stands on it, right after it; pages below it are left out. */
+export function duplicatePage(site: Site, id: Id): Result<Made> {
+  const page = site.kinds.page.get(id);
+  if (!page) return gone(id);
+  const ids = new Map<Id, Id>([[id, newId('g')]]);
+  const inside = nodesIn(site, id);
+  for (const it of inside) ids.set(it, newId(site.kinds.section.has(it) ? 's' : 'w'));
+  const copy = ids.get(id) ?? id;
+  const { order, rekeyed } = pagePlace(
+    site,
+    page.at.parent,
+    pagesBelow(site, page.at.parent).indexOf(id) + 1,
+    null,
+  );
+  const title = `${page.title} copy`;
+  const puts = inside.flatMap((it): Edit[] => {
+    const record = getRecord(site, it);
+    const made = ids.get(it);
+    if (!isNode(record) || made === undefined) return [];
+    const at = { ...record.at, parent: ids.get(record.at.parent) ?? record.at.parent };
+    const kept = { ...record, id: made, at };
+    // Links into the page lead into the copy.
+    return [{ op: 'put', record: kept.kind === 'widget' ? relinked(kept, link => within(link, ids)) : kept }];
+  });
+  return ok({
+    id: copy,
+    edits: [
+      ...rekeyed,
+      {
+        op: 'put',
+        record: {
+          ...page,
+          id: copy,
+          title,
+          path: freeAddress(site, page.at.parent, title),
+          at: { parent: page.at.parent, order },
+        },
+      },
+      ...puts,
+    ],
+  });
+}
+
+const within = (link: LinkTarget, ids: ReadonlyMap<Id, Id>): LinkTarget =>
+  link.type === 'section' && ids.has(link.section)
+    ? {
+        type: 'section',
+        page: ids.get(link.page) ?? link.page,
+        section: ids.get(link.section) ?? link.section,
+      }
+    : link;
+
+/** The same widget with other links; the very one where none differs. */
+function relinked<T extends { content: Readonly<Record<string, Content>> }>(
+  widget: T,
+  other: (link: LinkTarget) => LinkTarget,
+): T {
+  let changed = false;
+  const swap = (link: LinkTarget): LinkTarget => {
+    const next = other(link);
+    changed ||= next !== link;
+    return next;
+  };
+  const runs = (run: TextRun): TextRun => (run.link ? { ...run, link: swap(run.link) } : run);
+  const content = Object.fromEntries(
+    Object.entries(widget.content).map(([field, value]): [string, Content] => {
+      if (isRichText(value)) return [field, value.map(paragraph => paragraph.map(runs))];
+      const link = readLink(value);
+      return [field, link ? swap(link) : value];
+    }),
+  );
+  return changed ? { ...widget, content } : widget;
+}
+
+/**
+ * Takes a page away with all that stands on it and the pages below it. Links that led there lead to the page above it, or
+ * to the home page; rules for it go.
+ */
+export function removePage(site: Site, id: Id): Result<Edit[]> {
+  const page = site.kinds.page.get(id);
+  if (!page) return gone(id);
+  const { home } = settingsOf(site);
+  const all = [id];
+  for (const it of all) all.push(...pagesBelow(site, it));
+  if (all.includes(home))
+    return fail({ code: 'bad-home', message: 'Choose another home page first.', record: id });
+  const leaving = new Set(all.flatMap(it => [it, ...nodesIn(site, it)]));
+  const to: LinkTarget = { type: 'page', page: isPage(site, page.at.parent) ? page.at.parent : home };
+  const leads = (link: LinkTarget) =>
+    (link.type === 'page' || link.type === 'section') && leaving.has(link.page) ? to : link;
+  const users = new Set([...leaving].flatMap(it => mentionsOf(site, it).map(mention => mention.from)));
+  const edits = [...users]
+    .filter(user => !leaving.has(user))
+    .flatMap((user): Edit[] => {
+      const record = getRecord(site, user);
+      if (record?.kind === 'widget') {
+        const next = relinked(record, leads);
+        return next === record ? [] : [{ op: 'set', id: user, path: ['content'], value: next.content }];
+      }
+      const isRule = record?.kind === 'default' || record?.kind === 'variantRule';
+      return isRule && placedId(record) === user ? [{ op: 'remove', id: user }] : [];
+    });
+  return ok([...edits, { op: 'remove', id }]);
+}
+
+/** Makes another page the one that visitors see first; the old one gets an address of its own. */
+export function setHome(site: Site, id: Id): Result<Edit[]> {
+  const page = site.kinds.page.get(id);
+  const settings = settingsOf(site);
+  if (!page) return gone(id);
+  if (settings.home === id) return ok([]);
+  if (page.off)
+    return fail({ code: 'bad-home', message: 'A page that is off cannot be the home page.', record: id });
+  const old = site.kinds.page.get(settings.home);
+  const { order, rekeyed } = pagePlace(site, SETTINGS, 0, id);
+  return ok([
+    ...rekeyed,
+    ...(old
+      ? [
+          {
+            op: 'set',
+            id: old.id,
+            path: ['path'],
+            value: freeAddress(site, old.at.parent, old.title || 'home', id),
+          } satisfies Edit,
+        ]
+      : []),
+    { op: 'set', id, path: ['path'], value: '' },
+    ...(page.at.parent === SETTINGS
+      ? []
+      : [{ op: 'set', id, path: ['at'], value: { parent: SETTINGS, order } } satisfies Edit]),
+    { op: 'set', id: SETTINGS, path: ['home'], value: id },
+  ]);
+}
+
+/** The three switches of a page, each away from what is usual. */
+export const PAGE_SWITCHES = ['off', 'unlisted', 'unindexed'] as const;
+export type PageSwitch = (typeof PAGE_SWITCHES)[number];
+
+export const switchPage = (id: Id, name: PageSwitch, on: boolean): Edit[] => [
+  on ? { op: 'set', id, path: [name], value: true } : { op: 'unset', id, path: [name] },
+];
