@@ -51,6 +51,7 @@ describe('the pages of a site', () => {
     await walker.open('pages/home');
     await walker.frame('Page');
     await walker.click('New page');
+    await walker.click('Empty page');
     await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 New page']);
     await walker.page.waitForSelector('iframe[title=Page]');
     await about();
@@ -141,6 +142,50 @@ describe('the pages of a site', () => {
     const map = await get('sitemap.xml');
     expect(map.text).toContain('https://tolvane.example/home/');
     expect(map.text).not.toMatch(/fares|<loc>https:\/\/tolvane\.example\/<\/loc>/);
+  });
+
+  it('are begun from a ready one, seen in the site’s own guide before it is taken', async () => {
+    await walker.open('pages/home');
+    await walker.frame('Page');
+    await walker.click('New page');
+    await (await walker.page.waitForSelector('::-p-aria([name="Questions"][role="button"])'))?.hover();
+    const seen = await walker.frame('Page: Questions');
+    expect(await seen.$eval('h2', it => it.textContent)).toBe('Before you ask');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Questions', 'button');
+    await until(rows, all => all.some(it => titled(it) === '1 Questions'), 'a page more');
+    const canvas = await walker.frame('Page');
+    await until(
+      () => canvas.$$eval('main > [data-node]', all => all.length),
+      n => n === 4,
+      'four sections',
+    );
+    await walker.click('Undo');
+    await until(rows, all => !all.some(it => titled(it) === '1 Questions'), 'undone in one step');
+    await walker.kept();
+  });
+
+  it('get ready sections, chosen in the picture itself', async () => {
+    await walker.open('pages/home');
+    const canvas = await walker.frame('Page');
+    const before = await canvas.$$eval('main > [data-node]', all => all.length);
+    await walker.click('Section', 'button');
+    await walker.click('Features', 'radio');
+    const library = await walker.frame('Sections: Features');
+    const names = await library.$$eval('main > section h2', all => all.map(it => it.textContent));
+    expect(names).toContain('Four islands');
+    // The frame goes with the click, so it must not be waited for in it.
+    await library.$eval('main > section:nth-child(2) h2', it => {
+      setTimeout(() => it instanceof HTMLElement && it.click());
+    });
+    await until(
+      () => canvas.$$eval('main > [data-node]', all => all.length),
+      n => n === before + 1,
+      'a section more',
+    );
+    expect(await canvas.$eval('main > :last-child h2', it => it.textContent)).toBe('Four islands');
+    await walker.click('Undo');
+    await walker.kept();
   });
 
   it('no error was thrown in the browser', () => {

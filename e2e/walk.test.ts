@@ -400,6 +400,7 @@ describe('the pages', () => {
     await key('Delete');
     await until(rows, list => list.length === start.length + 1, 'one less');
     await walker.click('Section', 'button');
+    await walker.click('Empty section');
     await until(rows, list => list.length === start.length + 2, 'a section more');
     for (let i = 0; i < 5; i++) await undo();
     await until(rows, list => JSON.stringify(list) === JSON.stringify(start), 'all undone');
@@ -447,11 +448,18 @@ describe('the pages', () => {
     await walker.page.mouse.move(x, y - 60);
     await walker.page.mouse.move(x, y, { steps: 3 });
     await walker.click('Add a section here');
+    await walker.click('Proof', 'radio');
+    await walker.click('Three voices');
     await until(
       () => canvas.$$eval('main > [data-node]', it => it.length),
       n => n === before + 1,
       'a section more',
     );
+    // It stands at the seam, and wears the guide: its row is the guide's own arrangement.
+    expect(await canvas.$eval('main > :nth-child(2)', it => it.textContent)).toContain('Heard on deck');
+    expect(
+      await canvas.$eval('main > :nth-child(2) [class*=v-arrangement-three]', it => it.children.length),
+    ).toBe(3);
     await undo();
   });
 

@@ -12,12 +12,14 @@ interface Props {
   width: number;
   /** A thing on it that is scrolled to. */
   node?: Id | undefined;
+  /** CSS of ours beside the site's own. */
+  extra?: string;
   /** Called with the document once it shows the page. */
   onShown?(document: Document): void;
 }
 
 /** A page of a site as it is, to be looked at: it follows nothing. */
-export function StaticPage({ title, site, page, width, node, onShown }: Props) {
+export function StaticPage({ title, site, page, width, node, extra = '', onShown }: Props) {
   const session = useSession();
   const box = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState({ width: 500, height: 500 });
@@ -39,7 +41,7 @@ export function StaticPage({ title, site, page, width, node, onShown }: Props) {
         height={room.height / scale}
         scale={scale}
         onReady={(document, view) => {
-          const canvas = new PageCanvas(document, view, session.id, page);
+          const canvas = new PageCanvas(document, view, session.id, page, extra);
           canvas.show(site, null);
           if (node !== undefined) canvas.find(node)?.scrollIntoView({ block: 'center' });
           onShown?.(document);

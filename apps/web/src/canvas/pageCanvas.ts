@@ -42,8 +42,9 @@ export class PageCanvas {
     view: Window & typeof globalThis,
     siteId: string,
     private readonly page: Id,
+    extra = '',
   ) {
-    this.engine = new StyleEngine(document, view, 'canvas', siteId, '.skip{display:none}');
+    this.engine = new StyleEngine(document, view, 'canvas', siteId, `.skip{display:none}${extra}`);
     this.options = {
       marks: true,
       links: false,

@@ -1,11 +1,11 @@
 import {
   canStandIn,
-  childrenOf,
   type Edit,
   getRecord,
   type Id,
   isNode,
   moveNode,
+  nodesUnder,
   type Site,
 } from '@cove/core';
 import { useMemo } from 'react';
@@ -29,7 +29,7 @@ function dropEdits(site: Site, id: Id, { over, where }: Drop): Edit[] | null {
   if (!isNode(node) || !isNode(target) || id === over) return null;
   const parent = where === 'inside' ? over : target.at.parent;
   if (!canStandIn(site, node, parent)) return null;
-  const siblings = childrenOf(site, parent).filter(it => it !== id);
+  const siblings = nodesUnder(site, parent).filter(it => it !== id);
   const index = where === 'inside' ? siblings.length : siblings.indexOf(over) + (where === 'after' ? 1 : 0);
   const moved = moveNode(site, id, parent, index);
   return moved.ok && moved.value.length > 0 ? moved.value : null;

@@ -1,5 +1,4 @@
 import {
-  addPage,
   childrenOf,
   type Edit,
   type Id,
@@ -9,13 +8,15 @@ import {
   type Site,
   settingsOf,
 } from '@cove/core';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useCommit, useSession } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { type Drop, Tree, type TreeRow } from '../ui/Tree.tsx';
+
+const PageLibrary = lazy(async () => ({ default: (await import('./PageLibrary.tsx')).PageLibrary }));
 
 interface PageRow extends TreeRow {
   title: string;
@@ -63,18 +64,15 @@ export function PageTree({ site, page, onSettings }: { site: Site; page: Id; onS
   const commit = useCommit();
   const navigate = useNavigate();
   const may = useMay('choice');
+  const [adding, setAdding] = useState(false);
   const rows = useMemo(() => pageRows(site), [site]);
   const open = (id: Id) => void navigate(`/sites/${session.id}/pages/${id}`);
-  const add = () => {
-    const { edits, id } = addPage(session.site, 'New page');
-    if (commit(edits, 'Add a page')) open(id);
-  };
   return (
     <section aria-label="Pages" className="border-b border-hair py-3">
       <h2 className="flex items-baseline gap-3 px-3.5 pb-1">
         <span className="label-line mr-auto">Pages</span>
         {may && (
-          <Button kind="link" className="h-5! text-small" onClick={add}>
+          <Button kind="link" className="h-5! text-small" onClick={() => setAdding(true)}>
             New page
           </Button>
         )}
@@ -112,6 +110,19 @@ export function PageTree({ site, page, onSettings }: { site: Site; page: Id; onS
           )}
         </Tree>
       </div>
+      {adding && (
+        <Suspense>
+          <PageLibrary
+            site={site}
+            onTake={make => {
+              const { edits, id } = make(session.site);
+              setAdding(false);
+              if (commit(edits, 'Add a page')) open(id);
+            }}
+            onClose={() => setAdding(false)}
+          />
+        </Suspense>
+      )}
     </section>
   );
 }

@@ -1,7 +1,6 @@
 import {
   addSection,
   addWidget,
-  childrenOf,
   duplicateNode,
   type Edit,
   elementOfNode,
@@ -9,10 +8,12 @@ import {
   getRecord,
   type Id,
   isNode,
+  nodesUnder,
   nudge,
   type PropertyRow,
   type Result,
   type Site,
+  sectionsIn,
   settingsOf,
   statesOf,
   viewportOf,
@@ -34,6 +35,9 @@ import { Outline } from './Outline.tsx';
 import { PageTree } from './PageTree.tsx';
 
 const PageSheet = lazy(async () => ({ default: (await import('./PageSheet.tsx')).PageSheet }));
+const SectionLibrary = lazy(async () => ({
+  default: (await import('./SectionLibrary.tsx')).SectionLibrary,
+}));
 const Overrides = lazy(async () => ({ default: (await import('./Overrides.tsx')).Overrides }));
 
 /** The pages: their list and outline at the left, the page in the middle, the bench at the right. */
@@ -67,6 +71,8 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
   /** How often words were asked to be edited on the bench. */
   const [askedForWords, setAskedForWords] = useState(0);
   const [listed, setListed] = useState(false);
+  /** Where among the sections a new one was asked for. */
+  const [seam, setSeam] = useState<number | null>(null);
   const [about, setAbout] = useState(false);
   const pageRecord = site.kinds.page.get(page);
   const [box, setBox] = useState<PropertyRow['box'] | null>(null);
@@ -118,7 +124,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
     const it = getRecord(session.site, id);
     if (!isNode(it)) return;
     const name = nameOf(session.site, id);
-    const siblings = childrenOf(session.site, it.at.parent);
+    const siblings = nodesUnder(session.site, it.at.parent);
     const next = siblings[siblings.indexOf(id) + 1] ?? siblings[siblings.indexOf(id) - 1] ?? it.at.parent;
     if (commit([{ op: 'remove', id }], `Delete ${name}`)) pickNode(next);
   };
@@ -127,8 +133,8 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
     if (!made.ok) toast.error(made.problem.message);
     else if (commit(made.value.edits, `Duplicate ${nameOf(session.site, id)}`)) pickNode(made.value.id);
   };
-  const addSectionAt = (index: number) => {
-    const made = addSection(session.site, page, index);
+  const takeSection = (made: { edits: Edit[]; id: Id }) => {
+    setSeam(null);
     if (commit(made.edits, 'Add a section')) pickNode(made.id);
   };
   /** Into the picked section or group, else right after the picked widget, else at the end of the page. */
@@ -136,13 +142,13 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
     const now = session.site;
     const at = picked ? getRecord(now, picked.node) : undefined;
     const holds = isNode(at) && elementOfNode(at).holds !== null;
-    const last = childrenOf(now, page).at(-1);
+    const last = nodesUnder(now, page).at(-1);
     const parent = holds ? at.id : at?.kind === 'widget' ? at.at.parent : last;
     if (parent === undefined) {
       toast.error('Add a section first: widgets stand in sections.');
       return;
     }
-    const siblings = childrenOf(now, parent);
+    const siblings = nodesUnder(now, parent);
     const made = addWidget(
       now,
       parent,
@@ -269,7 +275,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
               <Button
                 kind="line"
                 className="text-teal!"
-                onClick={() => addSectionAt(childrenOf(site, page).length)}
+                onClick={() => setSeam(sectionsIn(site, page, 'main').length)}
               >
                 Section
               </Button>
@@ -327,7 +333,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           state={situation.state}
           box={box}
           onPick={pickOnPage}
-          onAddSection={mayChoose ? addSectionAt : null}
+          onAddSection={mayChoose ? setSeam : null}
           onRich={() => setAskedForWords(count => count + 1)}
           mayWrite={mayWrite}
         />
@@ -335,6 +341,16 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
       {about && pageRecord && (
         <Suspense>
           <PageSheet site={site} page={pageRecord} onClose={() => setAbout(false)} />
+        </Suspense>
+      )}
+      {seam !== null && (
+        <Suspense>
+          <SectionLibrary
+            site={site}
+            onTake={make => takeSection(make(session.site)(page, seam))}
+            onEmpty={() => takeSection(addSection(session.site, page, seam))}
+            onClose={() => setSeam(null)}
+          />
         </Suspense>
       )}
       {listed && (

@@ -46,15 +46,8 @@ export function freeAddress(site: Site, parent: Id, text: string, without: Id | 
 
 const gone = (id: Id) => fail({ code: 'gone', message: 'That page is no longer there.', record: id });
 const isPage = (site: Site, id: Id): boolean => site.kinds.page.has(id);
-/** Pages and shared sections both stand below the settings; a place among pages is one among all that stands there. */
-function pagePlace(site: Site, parent: Id, index: number, without: Id | null) {
-  const all = childrenOf(site, parent).filter(id => id !== without);
-  const pages = all.filter(id => isPage(site, id));
-  const next = pages[index];
-  const last = pages.at(-1);
-  const at = next !== undefined ? all.indexOf(next) : last !== undefined ? all.indexOf(last) + 1 : all.length;
-  return placeAt(site, parent, at, without);
-}
+const pagePlace = (site: Site, parent: Id, index: number, without: Id | null) =>
+  placeAt(site, parent, index, without, 'pages');
 
 /** An empty page, last below its parent. */
 export function addPage(site: Site, title: string, parent: Id = SETTINGS): Made {

@@ -11,6 +11,7 @@ import {
   MAX_PRESETS_WORN,
   type NodeRecord,
   newId,
+  nodesUnder,
   SETTINGS,
   type SectionRecord,
   type Site,
@@ -25,14 +26,20 @@ const orderOf = (site: Site, id: Id | undefined): string | null => {
   return record && 'at' in record ? record.at.order : null;
 };
 
-/** Place number `index` among the children of a parent, and new keys for those that stand too close together. */
+/**
+ * Place number `index` among the nodes under a parent, or among the pages, and new keys for those that stand too close
+ * together. Pages and sections are children of the same, and do not count among each other.
+ */
 export function placeAt(
   site: Site,
   parent: Id,
   index: number,
   without: Id | null,
+  among: 'nodes' | 'pages' = 'nodes',
 ): { order: string; rekeyed: Edit[] } {
-  const siblings = childrenOf(site, parent).filter(id => id !== without);
+  const siblings = childrenOf(site, parent).filter(
+    id => id !== without && site.kinds.page.has(id) === (among === 'pages'),
+  );
   const at = Math.max(0, Math.min(index, siblings.length));
   const low = orderOf(site, siblings[at - 1]);
   const high = orderOf(site, siblings[at]);
@@ -125,7 +132,7 @@ export function moveNode(site: Site, id: Id, parent: Id, index: number): Result<
       path: 'at.parent',
       found: parent,
     });
-  const siblings = childrenOf(site, parent);
+  const siblings = nodesUnder(site, parent);
   if (node.at.parent === parent && siblings.indexOf(id) === index) return ok([]);
   const { order, rekeyed } = placeAt(site, parent, index, id);
   return ok([...rekeyed, { op: 'set', id, path: ['at'], value: { parent, order } }]);
@@ -141,7 +148,7 @@ export function duplicateNode(site: Site, id: Id): Result<Made> {
   const { order, rekeyed } = placeAt(
     site,
     node.at.parent,
-    childrenOf(site, node.at.parent).indexOf(id) + 1,
+    nodesUnder(site, node.at.parent).indexOf(id) + 1,
     null,
   );
   const puts = all.flatMap((inner): Edit[] => {
@@ -162,14 +169,14 @@ export function nudge(site: Site, id: Id, direction: 'up' | 'down' | 'in' | 'out
   const node = getRecord(site, id);
   if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: id });
   const { parent } = node.at;
-  const siblings = childrenOf(site, parent);
+  const siblings = nodesUnder(site, parent);
   const index = siblings.indexOf(id);
   const nowhere = fail({ code: 'nowhere', message: 'It cannot go further that way.', record: id });
   if (direction === 'in') {
     const before = siblings[index - 1];
     return before === undefined || !canStandIn(site, node, before)
       ? nowhere
-      : moveNode(site, id, before, childrenOf(site, before).length);
+      : moveNode(site, id, before, nodesUnder(site, before).length);
   }
   if (
     direction === 'out' ||
@@ -179,12 +186,12 @@ export function nudge(site: Site, id: Id, direction: 'up' | 'down' | 'in' | 'out
     const holder = getRecord(site, parent);
     if (!isNode(holder)) return nowhere;
     const around = holder.at.parent;
-    const at = childrenOf(site, around).indexOf(parent);
+    const at = nodesUnder(site, around).indexOf(parent);
     if (canStandIn(site, node, around)) return moveNode(site, id, around, direction === 'up' ? at : at + 1);
     // A widget at the end of a section goes on into the next one.
-    const next = childrenOf(site, around)[direction === 'up' ? at - 1 : at + 1];
+    const next = nodesUnder(site, around)[direction === 'up' ? at - 1 : at + 1];
     if (direction === 'out' || next === undefined || !canStandIn(site, node, next)) return nowhere;
-    return moveNode(site, id, next, direction === 'up' ? childrenOf(site, next).length : 0);
+    return moveNode(site, id, next, direction === 'up' ? nodesUnder(site, next).length : 0);
   }
   return moveNode(site, id, parent, direction === 'up' ? index - 1 : index + 1);
 }

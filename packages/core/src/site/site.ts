@@ -135,8 +135,10 @@ export function subtree(lookup: Pick<Lookup, 'childrenOf'>, id: Id): Id[] {
   return ids;
 }
 
+/** Sections and widgets that stand directly in something; pages below a page stand among the same children. */
+export const nodesUnder = (site: Site, parent: Id): Id[] =>
+  childrenOf(site, parent).filter(id => isNode(getRecord(site, id)));
+
 /** Sections and widgets that stand in something, in the order in which they stand; pages below a page are left out. */
 export const nodesIn = (site: Site, parent: Id): Id[] =>
-  childrenOf(site, parent)
-    .filter(id => isNode(getRecord(site, id)))
-    .flatMap(id => subtree({ childrenOf: it => childrenOf(site, it) }, id));
+  nodesUnder(site, parent).flatMap(id => subtree({ childrenOf: it => childrenOf(site, it) }, id));

@@ -2,5 +2,13 @@ export { SiteBuilder } from './build.ts';
 export { DRAWING_HEIGHT, DRAWING_WIDTH, drawings } from './drawings.ts';
 export { type GuideSpec, READY_GUIDES, readyGuide } from './guides/index.ts';
 export { largePage } from './large.ts';
+export { layPage, PAGE_STARTERS, type PageStarter } from './pages/index.ts';
+export {
+  laySection,
+  PURPOSES,
+  type Purpose,
+  SECTION_STARTERS,
+  type SectionStarter,
+} from './sections/index.ts';
 export { tolvane } from './tolvane.ts';
 export { tolvaneLarge } from './tolvaneLarge.ts';

@@ -1,0 +1,48 @@
+import { actionOne } from './actionOne.ts';
+import { actionTwo } from './actionTwo.ts';
+import { contactFind } from './contactFind.ts';
+import { contactForm } from './contactForm.ts';
+import { contentBeside } from './contentBeside.ts';
+import { contentPicture } from './contentPicture.ts';
+import { contentQuestions } from './contentQuestions.ts';
+import { contentSteps } from './contentSteps.ts';
+import { contentTable } from './contentTable.ts';
+import { contentText } from './contentText.ts';
+import { featuresList } from './featuresList.ts';
+import { featuresPictures } from './featuresPictures.ts';
+import { featuresThree } from './featuresThree.ts';
+import { openingBeside } from './openingBeside.ts';
+import { openingNotice } from './openingNotice.ts';
+import { openingTitle } from './openingTitle.ts';
+import { openingWords } from './openingWords.ts';
+import { proofFigures } from './proofFigures.ts';
+import { proofQuote } from './proofQuote.ts';
+import { proofVoices } from './proofVoices.ts';
+import type { SectionStarter } from './sketch.ts';
+
+export { laySection } from './laySection.ts';
+export { PURPOSES, type Purpose, type SectionStarter } from './sketch.ts';
+
+/** Ready sections, by purpose. */
+export const SECTION_STARTERS: readonly SectionStarter[] = [
+  openingBeside,
+  openingWords,
+  openingTitle,
+  openingNotice,
+  contentText,
+  contentBeside,
+  contentPicture,
+  contentTable,
+  contentSteps,
+  contentQuestions,
+  featuresThree,
+  featuresPictures,
+  featuresList,
+  proofQuote,
+  proofVoices,
+  proofFigures,
+  actionOne,
+  actionTwo,
+  contactForm,
+  contactFind,
+];

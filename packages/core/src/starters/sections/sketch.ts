@@ -1,0 +1,95 @@
+import { type Content, type LinkTarget, richText } from '../../site/index.ts';
+
+/** What a section is for; the library is sorted by it. */
+export const PURPOSES = ['opening', 'content', 'features', 'proof', 'action', 'contact'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
+/** Which of the site's schemes it wears: the one that holds anyway, a tinted one, or a dark one. */
+export type Tone = 'plain' | 'tinted' | 'strong';
+
+/** A widget to be: its variants by axis and name, taken where the site's guide has them. */
+export interface Sketch {
+  widget: string;
+  look?: Readonly<Record<string, string>>;
+  content?: Readonly<Record<string, Content>>;
+  holds?: readonly Sketch[];
+}
+
+/** A ready section. It brings words and an order, and no value of its own: how it looks is the guide's. */
+export interface SectionStarter {
+  id: string;
+  label: string;
+  purpose: Purpose;
+  tone: Tone;
+  look?: Readonly<Record<string, string>>;
+  holds: readonly Sketch[];
+}
+
+/** Leads to the home page of the site that the section comes to. */
+export const HOME: LinkTarget = { type: 'page', page: '' };
+/** Stands for a picture of the site, a further one each time. */
+export const PICTURE = 'picture-of-the-site';
+
+export const heading = (text: string, level: 1 | 2 | 3 = 2): Sketch => ({
+  widget: 'heading',
+  look: { look: `Heading ${level}` },
+  content: { text, level },
+});
+export const text = (...paragraphs: string[]): Sketch => ({
+  widget: 'text',
+  content: { text: richText(...paragraphs) },
+});
+export const lead = (words: string): Sketch => ({ ...text(words), look: { look: 'Lead' } });
+export const small = (words: string): Sketch => ({ ...text(words), look: { look: 'Small' } });
+export const button = (label: string, kind?: 'Outlined' | 'Quiet'): Sketch => ({
+  widget: 'button',
+  ...(kind && { look: { kind } }),
+  content: { label, link: HOME },
+});
+export const buttons = (...holds: Sketch[]): Sketch => ({ widget: 'buttonRow', holds });
+export const across = (count: 'Two' | 'Three', ...holds: Sketch[]): Sketch => ({
+  widget: 'group',
+  look: { arrangement: `${count} across` },
+  holds,
+});
+export const column = (...holds: Sketch[]): Sketch => ({ widget: 'column', holds });
+export const picture = (alt: string, caption = ''): Sketch => ({
+  widget: 'picture',
+  content: { asset: PICTURE, alt, caption },
+});
+export const feature = (
+  title: string,
+  words: string,
+  more: Readonly<Record<string, Content>> = {},
+): Sketch => ({
+  widget: 'feature',
+  look: { look: 'Card' },
+  content: { title, level: 3, text: words, link: HOME, linkLabel: '', ...more },
+});
+export const quote = (words: string, source: string): Sketch => ({
+  widget: 'quote',
+  content: { words: richText(words), source },
+});
+export const list = (order: 'free' | 'numbered', ...items: string[]): Sketch => ({
+  widget: 'list',
+  content: { items: richText(...items), order },
+});
+export const field = (
+  kind: string,
+  label: string,
+  name: string,
+  more: Readonly<Record<string, Content>> = {},
+): Sketch => ({
+  widget: 'field',
+  content: {
+    kind,
+    label,
+    name,
+    placeholder: '',
+    choices: '',
+    help: '',
+    message: '',
+    required: 'yes',
+    ...more,
+  },
+});

@@ -1,0 +1,102 @@
+import { describe, expect, it } from '@jest/globals';
+import { schemeFailures } from '../src/check/index.ts';
+import { planGuide, takeGuide } from '../src/guide/index.ts';
+import { publishSite } from '../src/render/index.ts';
+import { must } from '../src/result/index.ts';
+import { applyChange, childrenOf, type Edit, nodesIn, type Site } from '../src/site/index.ts';
+import {
+  layPage,
+  laySection,
+  PAGE_STARTERS,
+  PURPOSES,
+  READY_GUIDES,
+  readyGuide,
+  SECTION_STARTERS,
+} from '../src/starters/index.ts';
+import { demoSite } from './support/demo.ts';
+import { tiny } from './support/tiny.ts';
+
+const demo = demoSite();
+const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
+
+describe('ready sections', () => {
+  it('are at least sixteen, some for each purpose, each with an id of its own', () => {
+    expect(SECTION_STARTERS.length).toBeGreaterThanOrEqual(16);
+    for (const purpose of PURPOSES) expect(SECTION_STARTERS.some(it => it.purpose === purpose)).toBe(true);
+    expect(new Set(SECTION_STARTERS.map(it => it.id)).size).toBe(SECTION_STARTERS.length);
+  });
+  it.each(SECTION_STARTERS.map(it => [it.id, it] as const))('%s brings no value of its own', (_, starter) => {
+    const { edits, id } = laySection(demo, 'home', 1, starter);
+    const site = after(demo, edits);
+    expect(childrenOf(site, 'home')[1]).toBe(id);
+    for (const node of [id, ...nodesIn(site, id)]) {
+      const record = site.kinds.section.get(node) ?? site.kinds.widget.get(node);
+      expect(record?.styles).toEqual({});
+      expect(record?.declarations).toBeUndefined();
+    }
+    // Nothing is left of what only stands for something.
+    expect(JSON.stringify(edits)).not.toMatch(/picture-of-the-site|"page":""/);
+  });
+  it('wear the variants and schemes of the guide they come to, and stand bare where it has none', () => {
+    const [opening] = SECTION_STARTERS;
+    if (!opening) throw new Error('no starters');
+    const { edits, id } = laySection(demo, 'home', 0, opening);
+    const site = after(demo, edits);
+    const heading = nodesIn(site, id)
+      .map(it => site.kinds.widget.get(it))
+      .find(it => it?.widget === 'heading');
+    expect(heading?.variants).toEqual({ look: 'look-h1' });
+    expect(site.kinds.scheme.get(site.kinds.section.get(id)?.scheme ?? '')?.face).toBe('dark');
+    const bare = tiny();
+    const laid = laySection(bare, 'home', 0, opening);
+    const there = after(bare, laid.edits);
+    expect(there.kinds.section.get(laid.id)?.variants).toEqual({});
+    expect(nodesIn(there, laid.id).length).toBeGreaterThan(4);
+  });
+  it('show pictures of the site, a further one each time', () => {
+    const cards = SECTION_STARTERS.find(it => it.id === 'features-pictures');
+    if (!cards) throw new Error('no cards');
+    const { edits, id } = laySection(demo, 'home', 0, cards);
+    const site = after(demo, edits);
+    const shown = nodesIn(site, id).flatMap((it): string[] => {
+      const asset = site.kinds.widget.get(it)?.content.asset;
+      return typeof asset === 'string' ? [asset] : [];
+    });
+    expect(new Set(shown).size).toBe(4);
+    for (const asset of shown) expect(site.kinds.asset.has(asset)).toBe(true);
+  });
+});
+
+describe('ready pages', () => {
+  it('are at least six', () => {
+    expect(PAGE_STARTERS.length).toBeGreaterThanOrEqual(6);
+  });
+  it.each(PAGE_STARTERS.map(it => [it.id, it] as const))('%s is laid whole, with one title', (_, starter) => {
+    const { edits, id } = layPage(demo, starter);
+    const site = after(demo, edits);
+    expect(childrenOf(site, id)).toHaveLength(starter.sections.length);
+    const path = site.kinds.page.get(id)?.path;
+    const html = publishSite(site).files.get(`${path}/index.html`) ?? '';
+    expect(html.match(/<h1/g)).toHaveLength(1);
+    // Headings go down a step at a time (WCAG 2.2, technique G141).
+    const levels = [...html.matchAll(/<h([1-6])/g)].map(it => Number(it[1]));
+    for (const [i, level] of levels.entries())
+      expect(level - (levels[i - 1] ?? level)).toBeLessThanOrEqual(1);
+    const done = must(applyChange(demo, { edits }));
+    expect(after(done.site, done.inverse).kinds.page.size).toBe(demo.kinds.page.size);
+  });
+  it('wear whichever guide the site takes', () => {
+    const [landing] = PAGE_STARTERS;
+    const [spec] = READY_GUIDES;
+    if (!landing || !spec) throw new Error('no starters');
+    const { edits, id } = layPage(demo, landing);
+    const site = after(demo, edits);
+    const taken = after(site, takeGuide(site, planGuide(site, readyGuide(spec), 'dark')));
+    expect(nodesIn(taken, id).length).toBe(nodesIn(site, id).length);
+    for (const node of nodesIn(taken, id)) {
+      const { variants = {} } = taken.kinds.widget.get(node) ?? taken.kinds.section.get(node) ?? {};
+      for (const variant of Object.values(variants)) expect(taken.kinds.variant.has(variant)).toBe(true);
+    }
+    expect(schemeFailures(taken)).toEqual([]);
+  });
+});
