@@ -10,6 +10,7 @@ import {
   literalOf,
   must,
   NO_REBINDS,
+  overridesOf,
   parseTokenValue,
   pasteSwatches,
   reachIndex,
@@ -252,3 +253,11 @@ console.log(limit('the first build of the reach of everything', first, 500));
 console.log(limit('the reach of everything after a swatch’s edit', median(reaches), 150));
 console.log(limit('every use of one swatch, as a list', median(lists), 150));
 console.log(limit('the impact of a swatch’s edit, by page and property', median(impacts), 150));
+
+const listing = inTurn(
+  20,
+  () => void overridesOf(large),
+  () => {},
+);
+console.log(head('Overrides of the large demo'));
+console.log(limit('every value set by hand, listed', listing.ours, 150));

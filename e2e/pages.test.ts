@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
-import { SITES, until, Walker } from './support/program.ts';
+import { PROGRAM, SITES, until, Walker } from './support/program.ts';
 
 jest.setTimeout(60_000);
 
@@ -184,6 +184,53 @@ describe('the pages of a site', () => {
       'a section more',
     );
     expect(await canvas.$eval('main > :last-child h2', it => it.textContent)).toBe('Four islands');
+    await walker.click('Undo');
+    await walker.kept();
+  });
+
+  it('hold things that are copied with the system’s keys, pasted, and taken back', async () => {
+    await browser.defaultBrowserContext().overridePermissions(PROGRAM, ['clipboard-read', 'clipboard-write']);
+    await walker.open('pages/home?node=feature-dogs');
+    const canvas = await walker.frame('Page');
+    const texts = () =>
+      canvas.$$eval('[data-node=before-row] > *', all => all.map(it => it.querySelector('h3')?.textContent));
+    await until(texts, all => all.join() === 'Cars,Dogs,Bikes', 'three cards');
+    await walker.page.evaluate(() => document.body.focus());
+    const system = async (key: 'c' | 'x' | 'v') => {
+      await walker.page.keyboard.down('Control');
+      await walker.page.keyboard.press(key);
+      await walker.page.keyboard.up('Control');
+    };
+    await system('c');
+    await walker.says('Dogs is copied.');
+    await system('v');
+    await until(texts, all => all.join() === 'Cars,Dogs,Dogs,Bikes', 'a copy after it');
+    await system('x');
+    await until(texts, all => all.join() === 'Cars,Dogs,Bikes', 'cut');
+    await system('v');
+    await until(texts, all => all.length === 4, 'pasted again');
+    for (let i = 0; i < 3; i++) await walker.click('Undo');
+    await until(texts, all => all.join() === 'Cars,Dogs,Bikes', 'as before');
+    await walker.kept();
+  });
+
+  it('hold things whose sides are set together, and that are hidden at a width, told who still gets them', async () => {
+    await walker.open('pages/home?node=feature-dogs&part=box');
+    const canvas = await walker.frame('Page');
+    const dogs = '[data-node=feature-dogs]';
+    await walker.find('padding');
+    await walker.click('Link padding left with the other sides');
+    await walker.type('Padding left', '40px');
+    for (const side of ['top', 'right', 'bottom', 'left'])
+      await walker.styleIs(canvas, dogs, `padding-${side}`, '40px');
+    await walker.click('Undo');
+    await walker.styleIs(canvas, dogs, 'padding-right', it => it !== '40px');
+    await walker.choose('Shown', 'Not when narrow');
+    await walker.says('search engines still read it');
+    await walker.styleIs(canvas, dogs, 'display', 'flex');
+    await walker.click('Narrow', 'radio');
+    await walker.styleIs(canvas, dogs, 'display', 'none');
+    expect(await walker.violations()).toEqual([]);
     await walker.click('Undo');
     await walker.kept();
   });

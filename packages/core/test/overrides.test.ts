@@ -1,7 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import { computedStyles, nodeScope } from '../src/cascade/index.ts';
 import { overridesOf, resetOverrides } from '../src/check/index.ts';
-import { alike, carryLook, type Promotion, promote, promoteToToken, RANGES } from '../src/commands/index.ts';
+import {
+  alike,
+  carryLook,
+  hiddenFrom,
+  hideFrom,
+  type Promotion,
+  promote,
+  promoteToToken,
+  RANGES,
+} from '../src/commands/index.ts';
 import type { Facet, PropertyName } from '../src/properties/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type Site, stableText } from '../src/site/index.ts';
@@ -175,6 +184,32 @@ describe('a look that is carried', () => {
     const done = after(site, must(carryLook(site, 'two', ['three'])).edits);
     expect(done.kinds.section.get('three')).toMatchObject({ scheme: 'dark' });
     expect(css(done, 'three', 'paddingTop')).toBe('7px');
+  });
+});
+
+describe('a thing hidden at a width', () => {
+  it('is not shown from there downwards, stays in the page, and is shown again', () => {
+    const narrow = after(site, hideFrom(site, 'a', 'narrow'));
+    const display = (of: Site, width: 'wide' | 'medium' | 'narrow') => {
+      const scope = nodeScope(of, 'home', 'a');
+      return scope && computedStyles(of, scope, 'box', ['rest'], width).get('display');
+    };
+    expect(hiddenFrom(site, 'a')).toBeNull();
+    expect(hiddenFrom(narrow, 'a')).toBe('narrow');
+    expect([display(narrow, 'medium'), display(narrow, 'narrow')]).toEqual(['inline-flex', 'none']);
+    const medium = after(narrow, hideFrom(narrow, 'a', 'medium'));
+    expect([display(medium, 'wide'), display(medium, 'medium')]).toEqual(['inline-flex', 'none']);
+    expect(hiddenFrom(medium, 'a')).toBe('medium');
+    const shown = after(medium, hideFrom(medium, 'a', null));
+    expect(widget(shown, 'a').styles).toEqual(widget(site, 'a').styles);
+  });
+  it('is hidden whichever of its parts is the outermost', () => {
+    const ruled = tiny(b => b.widget('line', 'one', 'divider', { direction: 'across', mark: null }));
+    const done = after(ruled, hideFrom(ruled, 'line', 'narrow'));
+    expect(Object.keys(widget(done, 'line').styles)).toEqual(
+      expect.arrayContaining(['line@narrow/display', 'upright@narrow/display', 'box@narrow/display']),
+    );
+    expect(hiddenFrom(done, 'line')).toBe('narrow');
   });
 });
 

@@ -1,5 +1,14 @@
-import { byOrder, elementOfNode, type NodeRecord, type Site, variantsOf } from '@cove/core';
+import {
+  byOrder,
+  elementOfNode,
+  hiddenFrom,
+  hideFrom,
+  type NodeRecord,
+  type Site,
+  variantsOf,
+} from '@cove/core';
 import { useCommit } from '../session/context.tsx';
+import { useMay } from '../session/rights.tsx';
 import { Select } from '../ui/Select.tsx';
 
 const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
@@ -11,7 +20,8 @@ export function NodeChoices({ site, node }: { site: Site; node: NodeRecord }) {
   const axes = element.axes
     .map(axis => ({ axis, variants: variantsOf(site, element.name, axis) }))
     .filter(({ variants }) => variants.length > 0);
-  if (node.kind !== 'section' && axes.length === 0) return null;
+  const mayStyle = useMay('style');
+  const hidden = hiddenFrom(site, node.id);
   return (
     <div className="grid grid-cols-2 gap-2">
       {node.kind === 'section' && (
@@ -53,6 +63,29 @@ export function NodeChoices({ site, node }: { site: Site; node: NodeRecord }) {
           }
         />
       ))}
+      {mayStyle && (
+        <Select
+          label="Shown"
+          value={hidden ?? ''}
+          options={[
+            { value: '', label: 'At every width' },
+            { value: 'narrow', label: 'Not when narrow' },
+            { value: 'medium', label: 'Only when wide' },
+          ]}
+          onChange={value =>
+            commit(
+              hideFrom(site, node.id, value === 'narrow' || value === 'medium' ? value : null),
+              value === '' ? 'Show at every width' : 'Hide at a width',
+            )
+          }
+        />
+      )}
+      {hidden !== null && (
+        <p role="note" className="col-span-2 text-small text-muted">
+          Hidden {hidden === 'narrow' ? 'when the window is narrow' : 'unless the window is wide'}: screen
+          readers skip it there too. It stays in the page, so search engines still read it.
+        </p>
+      )}
     </div>
   );
 }

@@ -9,15 +9,17 @@ import {
   type Scope,
   type Site,
   type StyleTarget,
-  setSlot,
+  setSlots,
   type Value,
 } from '@cove/core';
+import { Link2, Unlink2 } from 'lucide-react';
 import { useState } from 'react';
 import { useCommit, useSession } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 import { ColourControl } from './ColourControl.tsx';
 import { GroundControl } from './GroundControl.tsx';
+import { sidesOf } from './sides.ts';
 import { ThreadMark } from './ThreadMark.tsx';
 import { ThreadView } from './ThreadView.tsx';
 
@@ -42,6 +44,9 @@ function short(site: Site, value: Value | null, text: string): string {
   return text.replace(/^\{\w+\.(.*)\}$/, '$1');
 }
 
+/** Families of sides that are linked, by their first: a row that comes to stand elsewhere on the bench keeps it. */
+const LINKED = new Set<string>();
+
 /** One property: its name, a control made for its type, its value, and its thread. */
 export function PropertyRow({ site, scope, row, asked, target, value, knot, noEffect, onBox }: Props) {
   const [open, setOpen] = useState(false);
@@ -49,9 +54,23 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
   const locked = useLocked();
   const commit = useCommit();
   const slot = printSlot({ ...asked, property: row.name });
+  const sides = sidesOf(row.name);
+  /** What is set here goes to all sides, or all corners, at once. */
+  const [linked, setLinked] = useState(() => LINKED.has(sides[0] ?? ''));
+  const link = () => {
+    const [family = ''] = sides;
+    if (linked) LINKED.delete(family);
+    else LINKED.add(family);
+    setLinked(!linked);
+  };
+  const slots = linked ? sides.map(property => printSlot({ ...asked, property })) : [slot];
   const set = (next: Value, before: readonly Edit[] = []) =>
-    commit([...before, ...setSlot(session.site, target, slot, next)], `Set ${row.label.toLowerCase()}`);
-  const show = (next: Value | null) => session.show(next && setSlot(session.site, target, slot, next));
+    commit(
+      [...before, ...setSlots(session.site, target, Object.fromEntries(slots.map(it => [it, next])))],
+      `Set ${row.label.toLowerCase()}${linked ? ' and the other sides' : ''}`,
+    );
+  const show = (next: Value | null) =>
+    session.show(next && setSlots(session.site, target, Object.fromEntries(slots.map(it => [it, next]))));
   const text = value ? printTyped(value, site.kinds.token) : '';
   const loose = knot && value !== null && isLoose(value);
   return (
@@ -96,13 +115,25 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
             />
           )}
         </div>
-        {loose ? (
-          <span className="text-small text-madder" title="This value comes from no token of the guide">
-            loose
-          </span>
-        ) : (
-          <span />
-        )}
+        <span className="flex items-center gap-1">
+          {loose && (
+            <span className="text-small text-madder" title="This value comes from no token of the guide">
+              loose
+            </span>
+          )}
+          {sides.length > 0 && !locked && (
+            <button
+              type="button"
+              aria-pressed={linked}
+              aria-label={`Link ${row.label.toLowerCase()} with the other ${/^Corner/.test(row.label) ? 'corners' : 'sides'}`}
+              title={linked ? 'All of them are set together' : 'Set all of them together'}
+              onClick={link}
+              className="flex size-5 items-center justify-center rounded-sm text-muted hover:text-teal aria-pressed:text-teal"
+            >
+              {linked ? <Link2 size={13} aria-hidden /> : <Unlink2 size={13} aria-hidden />}
+            </button>
+          )}
+        </span>
         {scope ? (
           <ThreadMark knot={knot} open={open} label={row.label} onToggle={() => setOpen(!open)} />
         ) : (

@@ -33,6 +33,7 @@ import { Choice } from '../ui/Choice.tsx';
 import { Canvas, type Picked } from './Canvas.tsx';
 import { Outline } from './Outline.tsx';
 import { PageTree } from './PageTree.tsx';
+import { useClipboard } from './useClipboard.ts';
 
 const PageSheet = lazy(async () => ({ default: (await import('./PageSheet.tsx')).PageSheet }));
 const SectionLibrary = lazy(async () => ({
@@ -168,6 +169,27 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
       duplicate: doubled?.ok === true && session.mayMake(doubled.value.edits),
     };
   }, [site, session, picked, page, mayAll, mayChoose]);
+
+  useClipboard({
+    picked: picked && picked.node !== page ? picked.node : null,
+    place: kind => {
+      const now = session.site;
+      const at = picked ? getRecord(now, picked.node) : undefined;
+      if (kind === 'section') {
+        let up = at;
+        while (isNode(up) && up.kind === 'widget') up = getRecord(now, up.at.parent);
+        const sections = sectionsIn(now, page, 'main').map(it => it.id);
+        const index = isNode(up) ? sections.indexOf(up.id) + 1 : sections.length;
+        return { parent: page, index: index === 0 ? sections.length : index };
+      }
+      if (!isNode(at)) return null;
+      if (elementOfNode(at).holds !== null) return { parent: at.id, index: nodesUnder(now, at.id).length };
+      return { parent: at.at.parent, index: nodesUnder(now, at.at.parent).indexOf(at.id) + 1 };
+    },
+    remove: id => acts.remove && remove(id),
+    onPasted: pickNode,
+    mayPaste: mayChoose,
+  });
 
   const onKey = (
     id: Id,

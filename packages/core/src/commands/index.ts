@@ -1,4 +1,6 @@
 export * from './carry.ts';
+export * from './clip.ts';
+export * from './hide.ts';
 export * from './motion.ts';
 export * from './pages.ts';
 export * from './presets.ts';

@@ -113,9 +113,15 @@ function beginningOf({ kinds }: Site, widget: string): Pick<WidgetRecord, 'varia
 
 /** Whether a node can stand in a parent: sections in pages, widgets in sections and groups, never in themselves. */
 export function canStandIn(site: Site, node: NodeRecord, parent: Id): boolean {
-  const target = getRecord(site, parent);
   if (subtree({ childrenOf: id => childrenOf(site, id) }, node.id).includes(parent)) return false;
-  if (node.kind === 'section') return node.area === 'main' ? target?.kind === 'page' : parent === SETTINGS;
+  if (node.kind === 'section' && node.area !== 'main') return parent === SETTINGS;
+  return canHold(site, parent, node.kind);
+}
+
+/** Whether a section, or a widget, can stand in a parent at all. */
+export function canHold(site: Site, parent: Id, kind: NodeRecord['kind']): boolean {
+  const target = getRecord(site, parent);
+  if (kind === 'section') return target?.kind === 'page';
   return (
     target?.kind === 'section' || (target?.kind === 'widget' && elementNamed(target.widget).holds !== null)
   );

@@ -1,0 +1,73 @@
+import { copyThings, type Id, pasteThings, readClip } from '@cove/core';
+import { useEffect, useRef } from 'react';
+import { toast } from 'sonner';
+import { useCommit, useSession } from '../session/context.tsx';
+import { nameOf } from '../shell/names.ts';
+
+/** Where words are being written, the clipboard is theirs. */
+const isWriting = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select'));
+
+interface Wish {
+  /** The thing that is picked; null for none. */
+  picked: Id | null;
+  /** Where what is pasted goes: into or after what is picked. */
+  place(kind: 'section' | 'widget'): { parent: Id; index: number } | null;
+  remove(id: Id): void;
+  onPasted(id: Id): void;
+  mayPaste: boolean;
+}
+
+/** Copies, cuts and pastes what is picked by the keys of the system, within the site and from one site to another. */
+export function useClipboard(wish: Wish): void {
+  const session = useSession();
+  const commit = useCommit();
+  const now = useRef(wish);
+  now.current = wish;
+  useEffect(() => {
+    const write = (event: ClipboardEvent): boolean => {
+      const { picked } = now.current;
+      if (picked === null || isWriting(event.target) || getSelection()?.isCollapsed === false) return false;
+      const clip = copyThings(session.site, session.id, [picked]);
+      if (clip.things.length === 0) return false;
+      event.clipboardData?.setData('text/plain', JSON.stringify(clip));
+      event.preventDefault();
+      return true;
+    };
+    const copy = (event: ClipboardEvent) => {
+      if (write(event)) toast(`${nameOf(session.site, now.current.picked ?? '')} is copied.`);
+    };
+    const cut = (event: ClipboardEvent) => {
+      if (write(event) && now.current.picked !== null) now.current.remove(now.current.picked);
+    };
+    const paste = (event: ClipboardEvent) => {
+      if (isWriting(event.target) || !now.current.mayPaste) return;
+      const clip = readClip(event.clipboardData?.getData('text/plain') ?? '');
+      if (!clip) return;
+      event.preventDefault();
+      const place = now.current.place(clip.things[0]?.[0]?.kind ?? 'widget');
+      if (!place) {
+        toast.error('Pick where it should go first.');
+        return;
+      }
+      const pasted = pasteThings(session.site, clip, place.parent, place.index);
+      if (!pasted.ok) {
+        toast.error(pasted.problem.message);
+        return;
+      }
+      const { edits, ids, left } = pasted.value;
+      if (!commit(edits, 'Paste')) return;
+      const [first] = ids;
+      if (first !== undefined) now.current.onPasted(first);
+      if (left.length > 0) toast(`Not here: ${left.join(', ')}. What named them was left out.`);
+    };
+    document.addEventListener('copy', copy);
+    document.addEventListener('cut', cut);
+    document.addEventListener('paste', paste);
+    return () => {
+      document.removeEventListener('copy', copy);
+      document.removeEventListener('cut', cut);
+      document.removeEventListener('paste', paste);
+    };
+  }, [session, commit]);
+}

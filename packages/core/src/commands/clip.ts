@@ -1,0 +1,326 @@
+import { distance } from '../color/index.ts';
+import { isIconName } from '../icons/index.ts';
+import { propertyOf, tokenTypesOf } from '../properties/index.ts';
+import { fail, ok, type Result } from '../result/index.ts';
+import {
+  type Content,
+  type Edit,
+  getRecord,
+  type Id,
+  isNode,
+  isRichText,
+  keyBetween,
+  type LinkTarget,
+  type NodeRecord,
+  newId,
+  nodesUnder,
+  parseSlot,
+  readLink,
+  readRecord,
+  type Site,
+  type Slot,
+  settingsOf,
+  subtree,
+} from '../site/index.ts';
+import { childrenOf } from '../site/site.ts';
+import { literalOf, NO_REBINDS, tokenAt, tokenPath } from '../tokens/index.ts';
+import { readValue, tokensIn, type Value, withTokens } from '../values/index.ts';
+import { elementNamed } from '../widgets/index.ts';
+import { canHold, placeAt } from './structure.ts';
+
+/** What is on the clipboard: things with all they hold, and what the site they left calls what they name. */
+export interface Clip {
+  format: 'cove-thread/1';
+  site: Id;
+  /** Records of the subtree of each thing, the thing itself first. */
+  things: readonly (readonly NodeRecord[])[];
+  tokens: Readonly<Record<Id, { path: string; value: Value }>>;
+  /** Names of variants, presets and schemes. */
+  names: Readonly<Record<Id, string>>;
+}
+
+const FORMAT = 'cove-thread/1';
+const elementOf = (node: NodeRecord): string =>
+  node.kind === 'widget' ? node.widget : node.area === 'main' ? 'section' : node.area;
+
+/** Things as they are to leave a site; those that stand within another chosen one go with it. */
+export function copyThings(site: Site, siteId: Id, ids: readonly Id[]): Clip {
+  const lookup = { childrenOf: (id: Id) => childrenOf(site, id) };
+  const inside = new Set(ids.flatMap(id => subtree(lookup, id).slice(1)));
+  const things = [...new Set(ids)]
+    .filter(id => !inside.has(id))
+    .map(id =>
+      subtree(lookup, id)
+        .map(it => getRecord(site, it))
+        .filter(isNode),
+    );
+  const tokens: Record<Id, { path: string; value: Value }> = {};
+  const names: Record<Id, string> = {};
+  const name = (id: Id | null | undefined) => {
+    const record = id == null ? undefined : getRecord(site, id);
+    if (id != null && record && 'name' in record) names[id] = record.name;
+  };
+  for (const node of things.flat()) {
+    for (const value of Object.values(node.styles)) {
+      for (const id of tokensIn(value)) {
+        const end = literalOf(site.kinds.token, NO_REBINDS, { type: 'token', token: id });
+        if (end) tokens[id] = { path: tokenPath(site.kinds.token, id), value: end };
+      }
+      if (value.type === 'textStyle') name(value.style);
+    }
+    for (const id of Object.values(node.variants)) name(id);
+    for (const { preset } of Object.values(node.wears)) name(preset);
+    if (node.kind === 'section') name(node.scheme);
+  }
+  return { format: FORMAT, site: siteId, things, tokens, names };
+}
+
+const isObject = (it: unknown): it is Record<string, unknown> =>
+  typeof it === 'object' && it !== null && !Array.isArray(it);
+
+/** Reads a clip out of text from the clipboard; null for anything else, which may have been copied anywhere. */
+export function readClip(text: string): Clip | null {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch {
+    return null;
+  }
+  if (!isObject(raw) || raw.format !== FORMAT || typeof raw.site !== 'string' || !Array.isArray(raw.things))
+    return null;
+  const things: NodeRecord[][] = [];
+  for (const list of raw.things) {
+    const records = (Array.isArray(list) ? list : []).map(readRecord);
+    const nodes = records.flatMap(it => (it.ok && isNode(it.value) ? [it.value] : []));
+    if (nodes.length === 0 || nodes.length !== records.length) return null;
+    things.push(nodes);
+  }
+  const tokens: Record<Id, { path: string; value: Value }> = {};
+  for (const [id, it] of Object.entries(isObject(raw.tokens) ? raw.tokens : {})) {
+    const value = isObject(it) ? readValue(it.value) : null;
+    if (isObject(it) && typeof it.path === 'string' && value) tokens[id] = { path: it.path, value };
+  }
+  const names: Record<Id, string> = {};
+  for (const [id, name] of Object.entries(isObject(raw.names) ? raw.names : {}))
+    if (typeof name === 'string') names[id] = name;
+  return { format: FORMAT, site: raw.site, things, tokens, names };
+}
+
+/** What becomes of values whose token this site has not: the nearest token of the guide, or the value as it was. */
+export type Loose = 'tie' | 'keep';
+
+export interface Pasted {
+  edits: Edit[];
+  /** The things that were pasted, in order. */
+  ids: Id[];
+  /** What could not come along, in words. */
+  left: string[];
+}
+
+class Paster {
+  private readonly ids = new Map<Id, Id>();
+  readonly left = new Set<string>();
+
+  constructor(
+    private readonly site: Site,
+    private readonly clip: Clip,
+    private readonly loose: Loose,
+  ) {
+    for (const node of clip.things.flat()) this.ids.set(node.id, newId(node.kind === 'section' ? 's' : 'w'));
+  }
+
+  id(old: Id): Id {
+    return this.ids.get(old) ?? old;
+  }
+
+  /** The record of this site that goes by the same id, or by the same name. */
+  private named<T extends { id: Id; name: string }>(
+    records: Iterable<T>,
+    id: Id,
+    fits: (it: T) => boolean,
+  ): Id | null {
+    const all = [...records].filter(fits);
+    if (all.some(it => it.id === id)) return id;
+    const name = this.clip.names[id]?.toLowerCase();
+    return all.find(it => it.name.toLowerCase() === name)?.id ?? null;
+  }
+
+  private missing(what: string, id: Id): null {
+    this.left.add(`${what} ${this.clip.names[id] ?? id}`);
+    return null;
+  }
+
+  /** A token of this site for one of another; null where there is none. */
+  private token(id: Id): Id | null {
+    const { token } = this.site.kinds;
+    const known = this.clip.tokens[id];
+    if (token.has(id) && (!known || tokenPath(token, id) === known.path)) return id;
+    return (known && tokenAt(token, known.path)?.id) ?? (token.has(id) && !known ? id : null);
+  }
+
+  private nearest(value: Value, slot: Slot): Id | null {
+    const property = parseSlot(slot)?.property;
+    if (!property || property === 'textStyle') return null;
+    const types = tokenTypesOf(propertyOf(property));
+    const all = [...this.site.kinds.token.values()]
+      .filter(it => types.includes(it.type))
+      .flatMap(it => {
+        const end = literalOf(this.site.kinds.token, NO_REBINDS, it.value);
+        const far = end && apart(value, end);
+        return far == null ? [] : [{ id: it.id, far }];
+      });
+    return all.sort((a, b) => a.far - b.far)[0]?.id ?? null;
+  }
+
+  private value(value: Value, slot: Slot): Value | null {
+    if (value.type === 'textStyle') {
+      const style = this.named(this.site.kinds.textStyle.values(), value.style, () => true);
+      return style === null ? this.missing('text style', value.style) : { type: 'textStyle', style };
+    }
+    if (value.type === 'picture' && !this.site.kinds.asset.has(value.asset))
+      return this.missing('picture', value.asset);
+    if (value.type === 'pattern' && !this.site.kinds.drawing.has(value.drawing))
+      return this.missing('drawing', value.drawing);
+    const gone = tokensIn(value).filter(id => this.token(id) === null);
+    if (gone.length === 0) return withTokens(value, id => this.token(id) ?? id);
+    const [only] = gone;
+    const end = value.type === 'token' && only !== undefined ? this.clip.tokens[only]?.value : undefined;
+    if (!end) return this.missing('value', slot);
+    const near = this.loose === 'tie' ? this.nearest(end, slot) : null;
+    return near === null ? end : { type: 'token', token: near };
+  }
+
+  private link(link: LinkTarget): LinkTarget {
+    const { page } = this.site.kinds;
+    const home: LinkTarget = { type: 'page', page: settingsOf(this.site).home };
+    if (link.type === 'page') return page.has(link.page) ? link : home;
+    if (link.type !== 'section') return link;
+    const section = this.id(link.section);
+    const there = section !== link.section || this.site.kinds.section.has(link.section);
+    return page.has(link.page) && there
+      ? { ...link, section }
+      : page.has(link.page)
+        ? { type: 'page', page: link.page }
+        : home;
+  }
+
+  private content(field: { type: string } | undefined, value: Content): Content {
+    const { asset, drawing } = this.site.kinds;
+    if (typeof value === 'string' && field?.type === 'asset')
+      return asset.has(value) ? value : this.missing('picture', value);
+    if (typeof value === 'string' && field?.type === 'icon')
+      return isIconName(value) || asset.has(value) || drawing.has(value)
+        ? value
+        : this.missing('drawing', value);
+    if (isRichText(value))
+      return value.map(runs => runs.map(run => (run.link ? { ...run, link: this.link(run.link) } : run)));
+    const link = readLink(value);
+    return link ? this.link(link) : value;
+  }
+
+  node(node: NodeRecord, at: NodeRecord['at']): NodeRecord {
+    const { variant, preset, scheme } = this.site.kinds;
+    const element = elementOf(node);
+    const fields = elementNamed(element).content;
+    const kept = <T>(entries: [string, T | null][]) =>
+      Object.fromEntries(entries.flatMap(([key, it]): [string, T][] => (it === null ? [] : [[key, it]])));
+    const look = {
+      id: this.id(node.id),
+      at,
+      variants: kept(
+        Object.entries(node.variants).map(([axis, id]): [string, Id | null] => [
+          axis,
+          this.named(variant.values(), id, it => it.element === element && it.axis === axis) ??
+            this.missing('variant', id),
+        ]),
+      ),
+      wears: kept(
+        Object.values(node.wears).map(wear => {
+          const found = this.named(preset.values(), wear.preset, () => true);
+          return [
+            newId('w'),
+            found === null ? this.missing('preset', wear.preset) : { ...wear, preset: found },
+          ];
+        }),
+      ),
+      styles: kept(
+        Object.entries(node.styles).map(([slot, value]): [string, Value | null] => [
+          slot,
+          this.value(value, slot),
+        ]),
+      ),
+    };
+    if (node.kind === 'widget')
+      return {
+        ...node,
+        ...look,
+        content: Object.fromEntries(
+          Object.entries(node.content).map(([field, value]) => [field, this.content(fields[field], value)]),
+        ),
+      };
+    const worn =
+      node.scheme === null
+        ? null
+        : (this.named(scheme.values(), node.scheme, () => true) ?? this.missing('scheme', node.scheme));
+    return { ...node, ...look, area: 'main', scheme: worn, rebind: {} };
+  }
+}
+
+/** How far two literals of a kind are from each other; null where they cannot be compared. */
+function apart(a: Value, b: Value): number | null {
+  if (a.type === 'color' && b.type === 'color') return distance(a.value, b.value);
+  if (a.type === 'dimension' && b.type === 'dimension' && a.value.unit === b.value.unit)
+    return Math.abs(a.value.value - b.value.value);
+  if ((a.type === 'number' && b.type === 'number') || (a.type === 'duration' && b.type === 'duration'))
+    return Math.abs(a.value - b.value);
+  return null;
+}
+
+/**
+ * Puts what is on the clipboard under a parent, from place `index` on. What it names is found in this site by id, else by
+ * name; what is not there is told.
+ */
+export function pasteThings(
+  site: Site,
+  clip: Clip,
+  parent: Id,
+  index: number,
+  loose: Loose = 'tie',
+): Result<Pasted> {
+  const roots = clip.things.flatMap(([root]) => root ?? []);
+  const misfit = roots.find(root => !canHold(site, parent, root.kind));
+  if (misfit)
+    return fail({
+      code: 'bad-parent',
+      message:
+        misfit.kind === 'section'
+          ? 'A section stands on a page.'
+          : 'A widget stands in a section or a group.',
+      record: parent,
+      found: misfit.kind,
+    });
+  if (roots.length === 0)
+    return fail({ code: 'nothing', message: 'There is nothing on the clipboard that could stand here.' });
+  const paster = new Paster(site, clip, loose);
+  const { order: first, rekeyed } = placeAt(site, parent, index, null);
+  const high = orderAt(site, nodesUnder(site, parent)[index], rekeyed);
+  const edits: Edit[] = [...rekeyed];
+  let order = first;
+  for (const nodes of clip.things) {
+    for (const [i, node] of nodes.entries()) {
+      const at = i === 0 ? { parent, order } : { ...node.at, parent: paster.id(node.at.parent) };
+      edits.push({ op: 'put', record: paster.node(node, at) });
+    }
+    // Several come in the order in which they were copied, all before what stands there.
+    order = keyBetween(order, high);
+  }
+  return ok({ edits, ids: roots.map(it => paster.id(it.id)), left: [...paster.left] });
+}
+
+/** The key of what stands at the place, which may just have been given another one. */
+function orderAt(site: Site, id: Id | undefined, rekeyed: readonly Edit[]): string | null {
+  const moved = rekeyed.find(it => it.op === 'set' && it.id === id);
+  const node = id === undefined ? undefined : getRecord(site, id);
+  const at = moved?.op === 'set' ? moved.value : isNode(node) ? node.at : null;
+  return isObject(at) && typeof at.order === 'string' ? at.order : null;
+}
