@@ -549,6 +549,11 @@ describe('the site’s ground', () => {
       all => all.includes('Harbour wall'),
       'the field shows the picture by its name',
     );
+    await until(
+      () => walker.page.$$eval('[data-radix-popper-content-wrapper]', all => all.length),
+      n => n === 0,
+      'the first choice should be closed',
+    );
     const small = await walker.page.waitForSelector(
       'section[aria-label="On small screens"] button[aria-label="Choose ground"]',
     );

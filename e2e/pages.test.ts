@@ -235,6 +235,61 @@ describe('the pages of a site', () => {
     await walker.kept();
   });
 
+  it('rebind a token for themselves alone; what follows it follows, and the thread says who did it', async () => {
+    await walker.open('pages/islands');
+    const canvas = await walker.frame('Page');
+    await about();
+    await walker.choose('Rebind a token on this page', 'color.neutral.fog');
+    await walker.type('color.neutral.fog on this page', 'rgb(250 240 220)');
+    await walker.click('Close');
+    const card = '[data-area=main] [class*=feature-card-box]';
+    await walker.styleIs(canvas, card, 'background-color', 'rgb(250, 240, 220)');
+    await walker.open('pages/home');
+    const home = await walker.frame('Page');
+    await walker.styleIs(home, card, 'background-color', it => it !== 'rgb(250, 240, 220)');
+    await walker.open('pages/islands');
+    await walker.frame('Page');
+    await walker.clickOnCanvas(card);
+    await walker.click('Thread of Fill: where its value comes from');
+    await walker.says('rebound by Islands');
+    await about();
+    await walker.click('Let color.neutral.fog be as everywhere');
+    await walker.click('Close');
+    await walker.styleIs(
+      await walker.frame('Page'),
+      card,
+      'background-color',
+      it => it !== 'rgb(250, 240, 220)',
+    );
+    await walker.kept();
+  });
+
+  it('and everything else are found from anywhere, by name or an everyday word', async () => {
+    await walker.open('release');
+    await walker.page.waitForSelector('nav[aria-label=Stations]');
+    const find = async (words: string) => {
+      await walker.page.keyboard.down('Control');
+      await walker.page.keyboard.press('k');
+      await walker.page.keyboard.up('Control');
+      await walker.page.waitForSelector('[cmdk-input]');
+      await walker.page.keyboard.type(words);
+    };
+    const first = () =>
+      walker.page.$eval('[cmdk-item][data-selected=true]', it => it.textContent).catch(() => null);
+    await find('space around');
+    await until(first, text => text?.startsWith('Padding') === true, 'padding is found');
+    expect(await walker.violations()).toEqual([]);
+    await walker.page.keyboard.press('Escape');
+    await find('heather');
+    await until(first, text => text?.includes('Heather') === true, 'the swatch or scheme');
+    await walker.page.keyboard.press('Escape');
+    await find('Forty minutes');
+    await until(first, text => text?.startsWith('Forty minutes') === true, 'a heading on a page');
+    await walker.page.keyboard.press('Enter');
+    await walker.frame('Page');
+    await walker.says('The crossing›Heading');
+  });
+
   it('no error was thrown in the browser', () => {
     expect(errors).toEqual([]);
   });

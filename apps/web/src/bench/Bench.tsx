@@ -26,6 +26,7 @@ import {
   winner,
 } from '@cove/core';
 import { useDeferredValue, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { ReachNote } from '../reach/ReachNote.tsx';
 import { useCommit, useSite } from '../session/context.tsx';
 import { Lock, useMay } from '../session/rights.tsx';
@@ -40,6 +41,7 @@ import { noEffect } from './noEffect.ts';
 import { PlaceChoice } from './PlaceChoice.tsx';
 import { Promote } from './Promote.tsx';
 import { PropertyRow } from './PropertyRow.tsx';
+import { Rebinds } from './Rebinds.tsx';
 import { ResetMenu } from './ResetMenu.tsx';
 import { PART_KINDS, type Resolved, resolveSubject, type Subject } from './subject.ts';
 import { TextStyleChoice } from './TextStyleChoice.tsx';
@@ -92,7 +94,8 @@ function Opened({
   onBox,
   askedForWords = 0,
 }: Props & { site: Site; resolved: Resolved }) {
-  const [search, setSearch] = useState('');
+  const [params] = useSearchParams();
+  const [search, setSearch] = useState(() => params.get('find') ?? '');
   const words = useDeferredValue(search).toLowerCase().split(/\s+/).filter(Boolean);
   const commit = useCommit();
   const right = subject.type === 'node' ? 'style' : 'guide';
@@ -230,6 +233,14 @@ function Opened({
             <Lock unless="choice">
               <NodeChoices site={site} node={node} />
             </Lock>
+            {node.kind === 'section' && (
+              <details open={Object.keys(node.rebind).length > 0}>
+                <summary className="label-line cursor-pointer">Rebound here</summary>
+                <Lock unless="style">
+                  <Rebinds site={site} record={node} />
+                </Lock>
+              </details>
+            )}
             {node.kind === 'widget' && element && Object.keys(element.content).length > 0 && (
               <details open={!may || Object.keys(element.content).length <= 2}>
                 <summary className="label-line mb-1 cursor-pointer">Words and links</summary>

@@ -21,6 +21,7 @@ import {
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
+import { Rebinds } from '../bench/Rebinds.tsx';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
 import { ImpactNote } from '../reach/ImpactNote.tsx';
 import { useCommit, useSession } from '../session/context.tsx';
@@ -181,6 +182,11 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
               </p>
             </div>
           ))}
+        </div>
+      </Lock>
+      <Lock unless="style">
+        <div className="mt-4 border-t border-hair pt-3">
+          <Rebinds site={site} record={page} />
         </div>
       </Lock>
       {isHome && (

@@ -1,5 +1,5 @@
-import { Redo2, Undo2 } from 'lucide-react';
-import { useEffect } from 'react';
+import { Redo2, Search, Undo2 } from 'lucide-react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, Outlet, useParams } from 'react-router';
 import { useOpened, useSessionState } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
@@ -7,6 +7,8 @@ import { Losses } from './Losses.tsx';
 import { People } from './PeopleSheet.tsx';
 import { SyncWords } from './SyncWords.tsx';
 import { usePresence } from './usePresence.ts';
+
+const Palette = lazy(async () => ({ default: (await import('../palette/Palette.tsx')).Palette }));
 
 const STATIONS = [
   { path: 'guide', label: 'Guide' },
@@ -34,12 +36,19 @@ export function Shell() {
   const name = useSessionState(state => [...state.site.kinds.settings.values()][0]?.name ?? summary.name);
 
   usePresence();
+  const [finding, setFinding] = useState(false);
 
   useEffect(() => {
     document.title = `${name} – Cove Thread`;
     const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return;
+      if (!(event.ctrlKey || event.metaKey)) return;
       const key = event.key.toLowerCase();
+      if (key === 'k') {
+        event.preventDefault();
+        setFinding(true);
+        return;
+      }
+      if (isTyping(event.target)) return;
       if (key === 'z' && !event.shiftKey) session.undo();
       else if (key === 'y' || (key === 'z' && event.shiftKey)) session.redo();
       else return;
@@ -80,6 +89,9 @@ export function Shell() {
           <span className="absolute inset-x-5 bottom-[9px] h-px bg-hair" aria-hidden />
         </nav>
         <div className="flex items-center justify-end gap-1">
+          <Button onClick={() => setFinding(true)} title="Find anything (Ctrl+K)">
+            <Search size={14} aria-hidden /> Find
+          </Button>
           <Button
             onClick={() => session.undo()}
             disabled={undoLabel === null}
@@ -110,6 +122,11 @@ export function Shell() {
         <Outlet />
       </main>
       <Losses />
+      {finding && (
+        <Suspense>
+          <Palette onClose={() => setFinding(false)} />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -1,0 +1,89 @@
+import {
+  byOrder,
+  type PageRecord,
+  parseTokenValue,
+  printTyped,
+  type SectionRecord,
+  type Site,
+  tokenPath,
+} from '@cove/core';
+import { X } from 'lucide-react';
+import { useCommit } from '../session/context.tsx';
+import { useLocked } from '../session/rights.tsx';
+import { nameOf } from '../shell/names.ts';
+import { Select } from '../ui/Select.tsx';
+import { TypedField } from '../ui/TypedField.tsx';
+
+/** Tokens that have another value on one page or in one section; whatever follows them there follows it too. */
+export function Rebinds({ site, record }: { site: Site; record: PageRecord | SectionRecord }) {
+  const commit = useCommit();
+  const locked = useLocked();
+  const { token: tokens } = site.kinds;
+  const { id, rebind } = record;
+  const here = record.kind === 'page' ? 'on this page' : 'in this section';
+  const bound = Object.entries(rebind);
+  const free = [...tokens.values()].filter(it => !Object.hasOwn(rebind, it.id)).sort(byOrder);
+  return (
+    <section aria-label={`Tokens ${here}`} className="grid gap-1">
+      <h3 className="label-line">Tokens {here}</h3>
+      <ul>
+        {bound.map(([token, value]) => {
+          const of = tokens.get(token);
+          if (!of) return null;
+          const path = tokenPath(tokens, token);
+          return (
+            <li key={token} className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_24px] items-center gap-1">
+              <span className="truncate" title={path}>
+                {nameOf(site, token)}
+              </span>
+              <TypedField
+                label={`${path} ${here}`}
+                hideLabel
+                text={printTyped(value, tokens)}
+                parse={text => parseTokenValue(text, of.type, tokens)}
+                onCommit={next =>
+                  commit(
+                    [{ op: 'set', id, path: ['rebind', token], value: next }],
+                    `Rebind ${of.name} ${here}`,
+                  )
+                }
+              />
+              {!locked && (
+                <button
+                  type="button"
+                  aria-label={`Let ${path} be as everywhere`}
+                  className="flex size-6 items-center justify-center rounded-sm hover:text-teal"
+                  onClick={() =>
+                    commit([{ op: 'unset', id, path: ['rebind', token] }], `Let ${of.name} be as everywhere`)
+                  }
+                >
+                  <X size={13} />
+                </button>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      {bound.length === 0 && <p className="text-muted">As in the guide.</p>}
+      {!locked && (
+        <Select
+          hideLabel
+          label={`Rebind a token ${here}`}
+          value=""
+          options={[
+            { value: '', label: 'Rebind a token …' },
+            ...free.map(it => ({ value: it.id, label: tokenPath(tokens, it.id) })),
+          ]}
+          onChange={token => {
+            const of = tokens.get(token);
+            if (of)
+              commit(
+                [{ op: 'set', id, path: ['rebind', token], value: of.value }],
+                `Rebind ${of.name} ${here}`,
+              );
+          }}
+        />
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,86 @@
+import { groupBy } from '@cove/core';
+import { Command } from 'cmdk';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useSession, useSite } from '../session/context.tsx';
+import { useGo } from '../shell/go.ts';
+import { type Entry, GROUPS, guideEntries, thingEntries } from './entries.ts';
+
+/** How well an entry fits: all words must be in it, and its own name counts most. */
+function fit(_: string, search: string, keywords: string[] = []): number {
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const [label = '', ...rest] = keywords.map(it => it.toLowerCase());
+  const text = `${label} ${rest.join(' ')}`;
+  if (!words.every(word => text.includes(word))) return 0;
+  if (label.startsWith(words[0] ?? '')) return 1;
+  return words.every(word => label.includes(word)) ? 0.8 : 0.5;
+}
+
+/** Finds every act, page, section, widget, token, scheme, style, preset and property by its name or an everyday word. */
+export function Palette({ onClose }: { onClose(): void }) {
+  const site = useSite();
+  const session = useSession();
+  const navigate = useNavigate();
+  const go = useGo();
+  const [search, setSearch] = useState('');
+  const guide = useMemo(() => guideEntries(site), [site]);
+  const things = useMemo(() => thingEntries(site, search), [site, search]);
+  const groups = groupBy([...guide, ...things], it => it.group);
+  const choose = ({ act }: Entry) => {
+    onClose();
+    switch (act.type) {
+      case 'go':
+        go(act.id);
+        break;
+      case 'open':
+        void navigate(`/sites/${session.id}/${act.path}`);
+        break;
+      case 'undo':
+        session.undo();
+        break;
+      case 'redo':
+        session.redo();
+        break;
+    }
+  };
+  return (
+    <Command.Dialog
+      open
+      onOpenChange={open => !open && onClose()}
+      label="Find anything"
+      filter={fit}
+      overlayClassName="fixed inset-0 z-40 bg-black/35"
+      contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(600px,94vw)] -translate-x-1/2 overflow-hidden rounded-md border border-hair bg-paper text-base text-ink shadow-xl"
+    >
+      <Command.Input
+        value={search}
+        onValueChange={setSearch}
+        placeholder="Find an act, a page, a swatch, a property …"
+        className="h-11 w-full border-b border-hair bg-transparent px-4 text-[15px] outline-none"
+      />
+      <Command.List className="thin-scroll max-h-[56vh] overflow-auto px-2 py-2">
+        <Command.Empty className="px-2 py-3 text-muted">Nothing has that name.</Command.Empty>
+        {GROUPS.map(group => (
+          <Command.Group
+            key={group}
+            heading={group}
+            className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-0.5 [&_[cmdk-group-heading]]:text-small [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-muted"
+          >
+            {(groups.get(group) ?? []).map(it => (
+              <Command.Item
+                key={it.key}
+                value={`${group} ${it.key}`}
+                keywords={[it.label, it.note, it.words]}
+                onSelect={() => choose(it)}
+                className="flex h-7 cursor-default items-center gap-3 rounded-sm px-2 data-[selected=true]:bg-wash data-[selected=true]:text-teal"
+              >
+                <span className="truncate">{it.label}</span>
+                <span className="ml-auto shrink-0 font-mono text-[11px] text-muted">{it.note}</span>
+              </Command.Item>
+            ))}
+          </Command.Group>
+        ))}
+      </Command.List>
+    </Command.Dialog>
+  );
+}

@@ -1,0 +1,133 @@
+import {
+  byOrder,
+  ELEMENTS,
+  getRecord,
+  type Id,
+  PROPERTIES,
+  pagesInOrder,
+  type Site,
+  tokenPath,
+  WIDGETS,
+} from '@cove/core';
+import { nameOf } from '../shell/names.ts';
+
+export const GROUPS = [
+  'Acts',
+  'Pages',
+  'On this site',
+  'Elements',
+  'Swatches and tokens',
+  'Schemes, styles and presets',
+  'Properties',
+] as const;
+export type Group = (typeof GROUPS)[number];
+
+export interface Entry {
+  key: string;
+  group: Group;
+  label: string;
+  /** What it is, or the keys for it. */
+  note: string;
+  /** Further words that find it. */
+  words: string;
+  act: Act;
+}
+
+/** What choosing an entry does. */
+export type Act =
+  | { type: 'go'; id: Id }
+  | { type: 'open'; path: string }
+  | { type: 'undo' }
+  | { type: 'redo' };
+
+/** Things of a large site are looked for only from this many letters on, so that opening costs nothing. */
+export const ENOUGH = 2;
+
+const open = (path: string): Act => ({ type: 'open', path });
+const go = (id: Id): Act => ({ type: 'go', id });
+const entry = (group: Group, key: string, label: string, note: string, act: Act, words = ''): Entry => ({
+  group,
+  key,
+  label,
+  note,
+  words,
+  act,
+});
+
+const ACTS: readonly Entry[] = [
+  entry('Acts', 'guide', 'Open the guide', '', open('guide'), 'station specimen'),
+  entry('Acts', 'pages', 'Open the pages', '', open('pages'), 'station outline'),
+  entry('Acts', 'release', 'Open the releases', '', open('release'), 'station publish'),
+  entry(
+    'Acts',
+    'ground',
+    'Set the site’s ground',
+    '',
+    open('guide?ground'),
+    'background pattern picture boxed',
+  ),
+  entry(
+    'Acts',
+    'guides',
+    'Take another guide, or go back to a snapshot',
+    '',
+    open('guide?guides'),
+    'ready theme',
+  ),
+  entry('Acts', 'undo', 'Undo', 'Ctrl+Z', { type: 'undo' }),
+  entry('Acts', 'redo', 'Redo', 'Ctrl+Y', { type: 'redo' }, 'do again'),
+];
+
+/** All that the guide has, and the pages: found from the first letter on. */
+export function guideEntries(site: Site): Entry[] {
+  const { token, scheme, textStyle, preset } = site.kinds;
+  const sorted = <T extends { id: Id; order: string }>(records: Iterable<T>): T[] =>
+    [...records].sort(byOrder);
+  return [
+    ...ACTS,
+    ...pagesInOrder(site).map(it => entry('Pages', it.id, it.title, 'page', go(it.id), it.path)),
+    ...ELEMENTS.filter(it => it.markup || it.name === 'page').map(it =>
+      entry('Elements', it.name, it.label, 'element', open(`guide?element=${it.name}`), it.family),
+    ),
+    ...sorted(token.values()).map(it =>
+      entry('Swatches and tokens', it.id, it.name, tokenPath(token, it.id), go(it.id), it.group),
+    ),
+    ...sorted(scheme.values()).map(it =>
+      entry('Schemes, styles and presets', it.id, it.name, 'scheme', go(it.id)),
+    ),
+    ...sorted(textStyle.values()).map(it =>
+      entry('Schemes, styles and presets', it.id, it.name, 'text style', go(it.id)),
+    ),
+    ...sorted(preset.values()).map(it =>
+      entry('Schemes, styles and presets', it.id, it.name, 'preset', go(it.id)),
+    ),
+    ...PROPERTIES.map(it =>
+      entry(
+        'Properties',
+        it.name,
+        it.label,
+        it.css,
+        open(`guide?element=${WIDGETS[0]?.name ?? ''}&find=${encodeURIComponent(it.css)}`),
+        it.words,
+      ),
+    ),
+  ];
+}
+
+/** Sections and widgets whose words hold what is looked for, the first fifty. */
+export function thingEntries(site: Site, search: string): Entry[] {
+  const words = search.toLowerCase().trim();
+  if (words.length < ENOUGH) return [];
+  const found: Entry[] = [];
+  for (const map of [site.kinds.section, site.kinds.widget])
+    for (const id of map.keys()) {
+      if (found.length >= 50) return found;
+      const record = getRecord(site, id);
+      const label = nameOf(site, id);
+      if (!label.toLowerCase().includes(words)) continue;
+      found.push(
+        entry('On this site', id, label, record?.kind === 'widget' ? record.widget : 'section', go(id)),
+      );
+    }
+  return found;
+}
