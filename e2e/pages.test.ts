@@ -264,6 +264,25 @@ describe('the pages of a site', () => {
     await walker.kept();
   });
 
+  it('are seen at all widths side by side; a click in one sets for that width', async () => {
+    await walker.open('pages/home');
+    await walker.frame('Page');
+    await walker.click('All three', 'radio');
+    const narrow = await walker.frame('Page, narrow');
+    const wide = await walker.frame('Page, wide');
+    const dogs = '[data-node=feature-dogs]';
+    await narrow.$eval(dogs, it => it instanceof HTMLElement && it.click());
+    await walker.says('Feature, card');
+    await walker.find('opacity');
+    await walker.type('Opacity', '0.5');
+    await walker.styleIs(narrow, dogs, 'opacity', '0.5');
+    expect(await walker.style(wide, dogs, 'opacity')).toBe('1');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Undo');
+    await walker.styleIs(narrow, dogs, 'opacity', '1');
+    await walker.kept();
+  });
+
   it('and everything else are found from anywhere, by name or an everyday word', async () => {
     await walker.open('release');
     await walker.page.waitForSelector('nav[aria-label=Stations]');

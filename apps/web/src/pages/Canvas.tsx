@@ -24,7 +24,10 @@ interface Props {
   page: Id;
   /** Width of the viewport in px of the page. */
   width: number;
-  onWidth(width: number): void;
+  /** Null where the width cannot be dragged. */
+  onWidth: ((width: number) => void) | null;
+  /** Name of the frame. */
+  title?: string;
   picked: Picked | null;
   state: State;
   /** The box whose property is being set. */
@@ -59,6 +62,7 @@ export function Canvas({
   page,
   width,
   onWidth,
+  title = 'Page',
   picked,
   state,
   box,
@@ -253,7 +257,9 @@ export function Canvas({
     handle.setPointerCapture(event.pointerId);
     const start = { x: event.clientX, width };
     const move = (it: PointerEvent) =>
-      onWidth(Math.round(Math.min(2400, Math.max(240, start.width + ((it.clientX - start.x) * 2) / scale))));
+      onWidth?.(
+        Math.round(Math.min(2400, Math.max(240, start.width + ((it.clientX - start.x) * 2) / scale))),
+      );
     handle.addEventListener('pointermove', move);
     handle.addEventListener('pointerup', () => handle.removeEventListener('pointermove', move), {
       once: true,
@@ -280,7 +286,7 @@ export function Canvas({
         style={{ width: width * scale, height: height * scale, marginTop: 4 }}
       >
         <div className="absolute inset-0 overflow-hidden border border-hair bg-white">
-          <Frame key={page} title="Page" width={width} height={height} scale={scale} onReady={onReady} />
+          <Frame key={page} title={title} width={width} height={height} scale={scale} onReady={onReady} />
           {marks.hover && <CropMarks {...scaled(marks.hover)} faint />}
           {marks.picked && <CropMarks {...scaled(marks.picked)} name={name} />}
           {marks.inner && box === 'padding' && marks.picked && (
@@ -313,16 +319,18 @@ export function Canvas({
             </div>
           )}
         </div>
-        <button
-          type="button"
-          aria-label={`Width of the page, ${width} px; arrow keys change it`}
-          onPointerDown={drag}
-          onKeyDown={event =>
-            (event.key === 'ArrowLeft' || event.key === 'ArrowRight') &&
-            onWidth(Math.max(240, Math.min(2400, width + (event.key === 'ArrowLeft' ? -20 : 20))))
-          }
-          className="absolute top-1/2 -right-4 h-16 w-3 -translate-y-1/2 cursor-ew-resize rounded border-x border-muted opacity-60 hover:opacity-100"
-        />
+        {onWidth && (
+          <button
+            type="button"
+            aria-label={`Width of the page, ${width} px; arrow keys change it`}
+            onPointerDown={drag}
+            onKeyDown={event =>
+              (event.key === 'ArrowLeft' || event.key === 'ArrowRight') &&
+              onWidth(Math.max(240, Math.min(2400, width + (event.key === 'ArrowLeft' ? -20 : 20))))
+            }
+            className="absolute top-1/2 -right-4 h-16 w-3 -translate-y-1/2 cursor-ew-resize rounded border-x border-muted opacity-60 hover:opacity-100"
+          />
+        )}
       </div>
     </div>
   );

@@ -18,6 +18,7 @@ import {
   statesOf,
   viewportOf,
   WIDGETS,
+  WIDTHS,
   type Width,
 } from '@cove/core';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
@@ -51,6 +52,8 @@ export function PagesStation() {
   return <OpenPage key={page.id} site={site} page={page.id} />;
 }
 
+const NAMES: Record<Width, string> = { wide: 'Wide', medium: 'Medium', narrow: 'Narrow' };
+
 const widthOf = (site: Site, px: number): Width => {
   const { mediumTo, narrowTo } = settingsOf(site);
   return px <= narrowTo ? 'narrow' : px <= mediumTo ? 'medium' : 'wide';
@@ -71,6 +74,8 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
   });
   /** How often words were asked to be edited on the bench. */
   const [askedForWords, setAskedForWords] = useState(0);
+  /** All widths side by side; what is set holds for the one that was clicked. */
+  const [abreast, setAbreast] = useState(false);
   const [listed, setListed] = useState(false);
   /** Where among the sections a new one was asked for. */
   const [seam, setSeam] = useState<number | null>(null);
@@ -258,6 +263,27 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
     setSituation({ ...situation, width });
   };
 
+  const gridTemplateColumns = WIDTHS.map(it => `${viewportOf(site)[it] + 200}fr`).join(' ');
+  /** The page in a window of a width; one of several stands for that width alone. */
+  const canvas = (width: number, title: string, of: Width | null) => (
+    <Canvas
+      page={page}
+      width={width}
+      onWidth={of === null ? setPx : null}
+      title={title}
+      picked={picked}
+      state={situation.state}
+      box={of === null || of === situation.width ? box : null}
+      onPick={hit => {
+        if (of !== null && of !== situation.width) setSituation({ ...situation, width: of });
+        pickOnPage(hit);
+      }}
+      onAddSection={mayChoose ? setSeam : null}
+      onRich={() => setAskedForWords(count => count + 1)}
+      mayWrite={mayWrite}
+    />
+  );
+
   return (
     <div className="grid h-full grid-cols-[212px_1fr_292px]">
       <aside aria-label="Pages and outline" className="flex min-h-0 flex-col border-r border-hair bg-paper">
@@ -318,47 +344,55 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           </div>
         )}
       </aside>
-      <section aria-label="Page" className="flex min-w-0 flex-col">
+      <section aria-label="Page" className="flex min-h-0 min-w-0 flex-col">
         <div className="flex h-10 items-center gap-4 px-6">
-          <Choice<Width>
+          <Choice<Width | 'all'>
             label="Width of the page"
-            value={widthOf(site, px)}
+            value={abreast ? 'all' : widthOf(site, px)}
             options={[
-              { value: 'wide', label: 'Wide' },
-              { value: 'medium', label: 'Medium' },
-              { value: 'narrow', label: 'Narrow' },
+              ...WIDTHS.map(it => ({ value: it, label: NAMES[it] })),
+              { value: 'all', label: 'All three' },
             ]}
-            onChange={chooseWidth}
+            onChange={it => {
+              setAbreast(it === 'all');
+              if (it !== 'all') chooseWidth(it);
+            }}
           />
-          <label className="ml-auto flex items-center gap-1 font-mono text-[12px] text-muted">
-            <span className="sr-only">Width in px</span>
-            <input
-              type="number"
-              min={240}
-              max={2400}
-              value={px}
-              onChange={event =>
-                event.target.valueAsNumber >= 240 &&
-                event.target.valueAsNumber <= 2400 &&
-                setPx(event.target.valueAsNumber)
-              }
-              className="h-6 w-16 rounded-sm border border-transparent bg-transparent px-1 text-right text-ink hover:border-hair"
-            />
-            px
-          </label>
+          {!abreast && (
+            <label className="ml-auto flex items-center gap-1 font-mono text-[12px] text-muted">
+              <span className="sr-only">Width in px</span>
+              <input
+                type="number"
+                min={240}
+                max={2400}
+                value={px}
+                onChange={event =>
+                  event.target.valueAsNumber >= 240 &&
+                  event.target.valueAsNumber <= 2400 &&
+                  setPx(event.target.valueAsNumber)
+                }
+                className="h-6 w-16 rounded-sm border border-transparent bg-transparent px-1 text-right text-ink hover:border-hair"
+              />
+              px
+            </label>
+          )}
         </div>
-        <Canvas
-          page={page}
-          width={px}
-          onWidth={setPx}
-          picked={picked}
-          state={situation.state}
-          box={box}
-          onPick={pickOnPage}
-          onAddSection={mayChoose ? setSeam : null}
-          onRich={() => setAskedForWords(count => count + 1)}
-          mayWrite={mayWrite}
-        />
+        {abreast ? (
+          <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)]" style={{ gridTemplateColumns }}>
+            {WIDTHS.map(width => (
+              <div key={width} className="flex min-h-0 min-w-0 flex-col">
+                <p
+                  className={`pl-[26px] ${width === situation.width ? 'font-semibold text-teal' : 'text-muted'}`}
+                >
+                  {NAMES[width]}
+                </p>
+                {canvas(viewportOf(site)[width], `Page, ${width}`, width)}
+              </div>
+            ))}
+          </div>
+        ) : (
+          canvas(px, 'Page', null)
+        )}
       </section>
       {about && pageRecord && (
         <Suspense>

@@ -26,7 +26,7 @@ export function CropMarks({
       <span className={`${corner} bottom-0 left-0 border-b-2 border-l-2`} />
       <span className={`${corner} right-0 bottom-0 border-r-2 border-b-2`} />
       {name && (
-        <span className="absolute -top-[17px] left-4 rounded-sm bg-paper px-1 text-small leading-4 font-semibold text-teal">
+        <span className="whitespace-nowrap absolute -top-[17px] left-4 rounded-sm bg-paper px-1 text-small leading-4 font-semibold text-teal">
           {name}
         </span>
       )}
