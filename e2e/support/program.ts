@@ -122,11 +122,20 @@ export class Walker {
 
   async clickOnCanvas(selector: string, count = 1): Promise<void> {
     const frame = await this.frame('Page');
-    const at = await frame.$eval(selector, element => {
-      element.scrollIntoView({ block: 'center' });
-      const { x, y, width, height } = element.getBoundingClientRect();
-      return { x: x + Math.min(width / 2, 60), y: y + height / 2 };
-    });
+    const place = () =>
+      frame.$eval(selector, element => {
+        element.scrollIntoView({ block: 'center' });
+        const { x, y, width, height } = element.getBoundingClientRect();
+        return { x: x + Math.min(width / 2, 60), y: y + height / 2 };
+      });
+    // What scrolls into view takes its real height only then, and may move what it was scrolled for.
+    let at = await place();
+    let before = { x: -1, y: -1 };
+    while (Math.abs(at.x - before.x) + Math.abs(at.y - before.y) > 0.5) {
+      before = at;
+      await new Promise(resolve => setTimeout(resolve, 60));
+      at = await place();
+    }
     const { x, y } = await this.onCanvas(at.x, at.y);
     await this.page.mouse.click(x, y, { count });
   }
