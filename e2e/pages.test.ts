@@ -307,6 +307,11 @@ describe('the pages of a site', () => {
     await walker.page.keyboard.press('Enter');
     await walker.frame('Page');
     await walker.says('The crossing›Heading');
+    await walker.page.evaluate(() => document.body.focus());
+    await walker.page.keyboard.press('?');
+    await walker.says('Paste, also from another site');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Close');
   });
 
   it('no error was thrown in the browser', () => {

@@ -119,10 +119,15 @@ try {
   await frame('Page');
   await named('Knot of Fill: where its value comes from').click();
   await shot('pages');
-  await page.goto(`${program}/sites/tolvane/pages/islands`);
+  await named('All three', 'radio').click();
+  await frame('Page, narrow');
+  await shot('pages-widths');
+  await page.goto(`${program}/sites/tolvane/pages/home`);
   await frame('Page');
-  await named('Narrow', 'radio').click();
-  await shot('pages-narrow');
+  await named('Section', 'button').click();
+  await named('Features', 'radio').click();
+  await frame('Sections: Features');
+  await shot('library');
   await page.goto(`${program}/sites/tolvane/guide?preset=ticket`);
   await frame('Specimen');
   await shot('preset');
@@ -150,9 +155,6 @@ try {
   await named('Ines is here').click();
   await page.waitForSelector('#members');
   await shot('people');
-  await page.goto(`${program}/account`);
-  await page.waitForSelector('#signed-in-at');
-  await shot('account');
 } finally {
   await browser.close();
   await scratch.end();

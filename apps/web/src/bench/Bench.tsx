@@ -25,7 +25,7 @@ import {
   type Width,
   winner,
 } from '@cove/core';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ReachNote } from '../reach/ReachNote.tsx';
 import { useCommit, useSite } from '../session/context.tsx';
@@ -95,7 +95,11 @@ function Opened({
   askedForWords = 0,
 }: Props & { site: Site; resolved: Resolved }) {
   const [params] = useSearchParams();
-  const [search, setSearch] = useState(() => params.get('find') ?? '');
+  const wanted = params.get('find');
+  const [search, setSearch] = useState(wanted ?? '');
+  useEffect(() => {
+    if (wanted !== null) setSearch(wanted);
+  }, [wanted]);
   const words = useDeferredValue(search).toLowerCase().split(/\s+/).filter(Boolean);
   const commit = useCommit();
   const right = subject.type === 'node' ? 'style' : 'guide';

@@ -131,7 +131,9 @@ function Panel({ site, node, onDone }: { site: Site; node: NodeRecord; onDone():
           {left === 1 ? 'One of them has' : `${left} of them have`} no part or state for some of it.
         </p>
       )}
-      {carried.ok && to.length > 0 && facets?.size !== 0 && <ImpactNote edits={carried.value.edits} />}
+      <div className="min-h-24">
+        {carried.ok && to.length > 0 && facets?.size !== 0 && <ImpactNote edits={carried.value.edits} />}
+      </div>
       <Button
         kind="main"
         className="justify-self-start"

@@ -125,13 +125,15 @@ function Panel({
           />
         </div>
       )}
-      {made.ok ? (
-        <ImpactNote edits={made.value} />
-      ) : (
-        <p role="alert" className="text-madder">
-          {made.problem.message}
-        </p>
-      )}
+      <div className="min-h-24">
+        {made.ok ? (
+          <ImpactNote edits={made.value} />
+        ) : (
+          <p role="alert" className="text-madder">
+            {made.problem.message}
+          </p>
+        )}
+      </div>
       <Button kind="main" className="justify-self-start" disabled={!made.ok} onClick={finish}>
         Promote
       </Button>

@@ -17,7 +17,7 @@ function fit(_: string, search: string, keywords: string[] = []): number {
 }
 
 /** Finds every act, page, section, widget, token, scheme, style, preset and property by its name or an everyday word. */
-export function Palette({ onClose }: { onClose(): void }) {
+export function Palette({ onClose, onKeys }: { onClose(): void; onKeys(): void }) {
   const site = useSite();
   const session = useSession();
   const navigate = useNavigate();
@@ -34,6 +34,9 @@ export function Palette({ onClose }: { onClose(): void }) {
         break;
       case 'open':
         void navigate(`/sites/${session.id}/${act.path}`);
+        break;
+      case 'keys':
+        onKeys();
         break;
       case 'undo':
         session.undo();

@@ -37,6 +37,7 @@ export interface Entry {
 export type Act =
   | { type: 'go'; id: Id }
   | { type: 'open'; path: string }
+  | { type: 'keys' }
   | { type: 'undo' }
   | { type: 'redo' };
 
@@ -74,6 +75,7 @@ const ACTS: readonly Entry[] = [
     open('guide?guides'),
     'ready theme',
   ),
+  entry('Acts', 'keys', 'Show the keys', '?', { type: 'keys' }, 'shortcuts keyboard help'),
   entry('Acts', 'undo', 'Undo', 'Ctrl+Z', { type: 'undo' }),
   entry('Acts', 'redo', 'Redo', 'Ctrl+Y', { type: 'redo' }, 'do again'),
 ];

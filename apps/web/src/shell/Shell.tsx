@@ -8,6 +8,7 @@ import { People } from './PeopleSheet.tsx';
 import { SyncWords } from './SyncWords.tsx';
 import { usePresence } from './usePresence.ts';
 
+const KeysSheet = lazy(async () => ({ default: (await import('./KeysSheet.tsx')).KeysSheet }));
 const Palette = lazy(async () => ({ default: (await import('../palette/Palette.tsx')).Palette }));
 
 const STATIONS = [
@@ -37,10 +38,12 @@ export function Shell() {
 
   usePresence();
   const [finding, setFinding] = useState(false);
+  const [keys, setKeys] = useState(false);
 
   useEffect(() => {
     document.title = `${name} – Cove Thread`;
     const onKey = (event: KeyboardEvent) => {
+      if (event.key === '?' && !isTyping(event.target)) setKeys(true);
       if (!(event.ctrlKey || event.metaKey)) return;
       const key = event.key.toLowerCase();
       if (key === 'k') {
@@ -124,7 +127,12 @@ export function Shell() {
       <Losses />
       {finding && (
         <Suspense>
-          <Palette onClose={() => setFinding(false)} />
+          <Palette onClose={() => setFinding(false)} onKeys={() => setKeys(true)} />
+        </Suspense>
+      )}
+      {keys && (
+        <Suspense>
+          <KeysSheet onClose={() => setKeys(false)} />
         </Suspense>
       )}
     </div>

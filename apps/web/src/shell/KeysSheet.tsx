@@ -1,0 +1,69 @@
+import { Sheet } from '../ui/Sheet.tsx';
+
+/** Every act that has keys, by where it is done. */
+const KEYS: readonly { where: string; keys: readonly (readonly [keys: string, act: string])[] }[] = [
+  {
+    where: 'Everywhere',
+    keys: [
+      ['Ctrl K', 'Find anything'],
+      ['Ctrl Z', 'Undo'],
+      ['Ctrl Y', 'Do again'],
+      ['?', 'These keys'],
+    ],
+  },
+  {
+    where: 'In a field with a number',
+    keys: [
+      ['↑ ↓', 'A step more or less'],
+      ['Shift ↑ ↓', 'Ten steps'],
+      ['Alt ↑ ↓', 'A tenth of a step'],
+      ['+2  *1.5', 'Reckon from what is there'],
+      ['Enter', 'Set it'],
+      ['Escape', 'Leave it as it was'],
+    ],
+  },
+  {
+    where: 'Guide',
+    keys: [
+      ['← → ↑ ↓', 'Walk the cells of the specimen'],
+      ['Enter', 'Pick the cell'],
+      ['Alt ← →', 'Move a swatch in its group'],
+    ],
+  },
+  {
+    where: 'Pages',
+    keys: [
+      ['↑ ↓', 'Walk the pages, or the outline'],
+      ['Alt ↑ ↓', 'Move it up or down'],
+      ['Alt ← →', 'Move it out, or into the one before'],
+      ['Ctrl C', 'Copy what is picked'],
+      ['Ctrl X', 'Cut it'],
+      ['Ctrl V', 'Paste, also from another site'],
+      ['Ctrl D', 'Duplicate it'],
+      ['Delete', 'Delete it'],
+      ['Escape', 'Pick nothing'],
+    ],
+  },
+];
+
+export function KeysSheet({ onClose }: { onClose(): void }) {
+  return (
+    <Sheet title="Keys" onClose={onClose}>
+      <div className="grid grid-cols-2 gap-x-8 gap-y-4">
+        {KEYS.map(({ where, keys }) => (
+          <section key={where}>
+            <h3 className="label-line mb-1">{where}</h3>
+            <dl className="grid grid-cols-[88px_1fr] gap-y-1">
+              {keys.map(([pressed, act]) => (
+                <div key={act} className="contents">
+                  <dt className="font-mono text-[12px]">{pressed}</dt>
+                  <dd>{act}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </div>
+    </Sheet>
+  );
+}
