@@ -112,7 +112,7 @@ describe('the pages of a site', () => {
     await about();
     await walker.click('Off', 'checkbox');
     await walker.click('Close');
-    await walker.open('pages/sailings');
+    await walker.open('pages/islands');
     const canvas = await walker.frame('Page');
     await until(
       () => canvas.$$eval('[data-area=header] nav a', all => all.map(it => it.textContent).join()),
@@ -122,7 +122,7 @@ describe('the pages of a site', () => {
     await about();
     await walker.click('Not indexed', 'checkbox');
     await walker.click('Make it the home page');
-    await until(rows, all => all.some(it => it.startsWith('1 Sailings') && it.endsWith('home')), 'home');
+    await until(rows, all => all.some(it => it.startsWith('1 Islands') && it.endsWith('home')), 'home');
     await walker.says('Where the site is found');
     await walker.type('Where the site is found', 'https://tolvane.example/');
     await walker.click('Close');

@@ -15,17 +15,15 @@ const widget = (site: Site, id: string) => {
 };
 /** Over the clipboard, as text. */
 const carried = (ids: readonly string[], from = demo) => {
-  const clip = readClip(JSON.stringify(copyThings(from, 'tolvane', ids)));
+  const clip = readClip(JSON.stringify(copyThings(from, ids)));
   if (!clip) throw new Error('no clip');
   return clip;
 };
 
 describe('what is copied', () => {
   it('takes along all it holds, and nothing twice', () => {
-    expect(copyThings(demo, 'tolvane', ['before']).things[0]).toHaveLength(
-      nodesIn(demo, 'before').length + 1,
-    );
-    expect(copyThings(demo, 'tolvane', ['before', 'feature-dogs']).things).toHaveLength(1);
+    expect(copyThings(demo, ['before']).things[0]).toHaveLength(nodesIn(demo, 'before').length + 1);
+    expect(copyThings(demo, ['before', 'feature-dogs']).things).toHaveLength(1);
   });
   it('is pasted into its own site as a copy that is its equal', () => {
     const { edits, ids, left } = must(pasteThings(demo, carried(['feature-dogs']), 'before-row', 0));
@@ -92,20 +90,17 @@ describe('the clipboard', () => {
   it.each([
     ['words', 'The early boat'],
     ['other JSON', '{"a":1}'],
-    ['another format', JSON.stringify({ ...copyThings(demo, 's', ['book']), format: 'cove-thread/9' })],
+    ['another format', JSON.stringify({ ...copyThings(demo, ['book']), format: 'cove-thread/9' })],
     [
       'things that are none',
-      JSON.stringify({ ...copyThings(demo, 's', ['book']), things: [[{ id: 'x', kind: 'page' }]] }),
+      JSON.stringify({ ...copyThings(demo, ['book']), things: [[{ id: 'x', kind: 'page' }]] }),
     ],
-    [
-      'a page',
-      JSON.stringify({ ...copyThings(demo, 's', ['book']), things: [[demo.kinds.page.get('home')]] }),
-    ],
+    ['a page', JSON.stringify({ ...copyThings(demo, ['book']), things: [[demo.kinds.page.get('home')]] })],
   ])('is left alone where it holds %s', (_, text) => {
     expect(readClip(text)).toBeNull();
   });
   it('brings nothing that could not be set by hand', () => {
-    const clip = copyThings(demo, 's', ['feature-dogs']);
+    const clip = copyThings(demo, ['feature-dogs']);
     const hostile = JSON.stringify(clip).replace('"box/backgroundColor"', '"box/backgroundColor;}body{x"');
     expect(readClip(hostile)).toBeNull();
   });

@@ -119,6 +119,10 @@ describe('a page', () => {
     expect(paths(site)).toEqual(['fares/index.html', 'home/index.html', 'index.html', 'sailings/index.html']);
     expect(html(site, 'index.html')).toContain('Four islands');
     expect(must(setHome(site, 'islands'))).toEqual([]);
+    // Pages below a page without an address would share theirs with those at the top.
+    expect(movePage(demo, 'fares', 'home', 0).ok).toBe(false);
+    const nested = after(demo, must(movePage(demo, 'fares', 'sailings', 0)));
+    expect(setHome(nested, 'sailings').ok).toBe(false);
   });
 });
 

@@ -28,7 +28,7 @@ export function useClipboard(wish: Wish): void {
     const write = (event: ClipboardEvent): boolean => {
       const { picked } = now.current;
       if (picked === null || isWriting(event.target) || getSelection()?.isCollapsed === false) return false;
-      const clip = copyThings(session.site, session.id, [picked]);
+      const clip = copyThings(session.site, [picked]);
       if (clip.things.length === 0) return false;
       event.clipboardData?.setData('text/plain', JSON.stringify(clip));
       event.preventDefault();

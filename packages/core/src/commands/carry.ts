@@ -49,7 +49,7 @@ export function alike(site: Site, id: Id, range: Range): Id[] {
   });
 }
 
-/** Where a part's looks go in another element: the part of the same name, else the first of the same kind that has the state. */
+/** Where a part's looks go in another element: the part of the same name, else the first of the same kind. */
 function partIn(from: ElementType, part: string, to: ElementType): string | null {
   if (from === to) return part;
   const kind = partOf(from, part)?.kind;

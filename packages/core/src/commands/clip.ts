@@ -1,28 +1,29 @@
 import { distance } from '../color/index.ts';
 import { isIconName } from '../icons/index.ts';
 import { propertyOf, tokenTypesOf } from '../properties/index.ts';
+import { elementOfNode } from '../render/sources.ts';
 import { fail, ok, type Result } from '../result/index.ts';
+import { isObject } from '../site/fields.ts';
 import {
   type Content,
+  childrenOf,
   type Edit,
   getRecord,
   type Id,
   isNode,
-  isRichText,
   keyBetween,
   type LinkTarget,
   type NodeRecord,
   newId,
   nodesUnder,
   parseSlot,
-  readLink,
   readRecord,
   type Site,
   type Slot,
   settingsOf,
   subtree,
+  withLinks,
 } from '../site/index.ts';
-import { childrenOf } from '../site/site.ts';
 import { literalOf, NO_REBINDS, tokenAt, tokenPath } from '../tokens/index.ts';
 import { readValue, tokensIn, type Value, withTokens } from '../values/index.ts';
 import { elementNamed } from '../widgets/index.ts';
@@ -31,7 +32,6 @@ import { canHold, placeAt } from './structure.ts';
 /** What is on the clipboard: things with all they hold, and what the site they left calls what they name. */
 export interface Clip {
   format: 'cove-thread/1';
-  site: Id;
   /** Records of the subtree of each thing, the thing itself first. */
   things: readonly (readonly NodeRecord[])[];
   tokens: Readonly<Record<Id, { path: string; value: Value }>>;
@@ -40,11 +40,9 @@ export interface Clip {
 }
 
 const FORMAT = 'cove-thread/1';
-const elementOf = (node: NodeRecord): string =>
-  node.kind === 'widget' ? node.widget : node.area === 'main' ? 'section' : node.area;
 
 /** Things as they are to leave a site; those that stand within another chosen one go with it. */
-export function copyThings(site: Site, siteId: Id, ids: readonly Id[]): Clip {
+export function copyThings(site: Site, ids: readonly Id[]): Clip {
   const lookup = { childrenOf: (id: Id) => childrenOf(site, id) };
   const inside = new Set(ids.flatMap(id => subtree(lookup, id).slice(1)));
   const things = [...new Set(ids)]
@@ -72,11 +70,8 @@ export function copyThings(site: Site, siteId: Id, ids: readonly Id[]): Clip {
     for (const { preset } of Object.values(node.wears)) name(preset);
     if (node.kind === 'section') name(node.scheme);
   }
-  return { format: FORMAT, site: siteId, things, tokens, names };
+  return { format: FORMAT, things, tokens, names };
 }
-
-const isObject = (it: unknown): it is Record<string, unknown> =>
-  typeof it === 'object' && it !== null && !Array.isArray(it);
 
 /** Reads a clip out of text from the clipboard; null for anything else, which may have been copied anywhere. */
 export function readClip(text: string): Clip | null {
@@ -86,8 +81,7 @@ export function readClip(text: string): Clip | null {
   } catch {
     return null;
   }
-  if (!isObject(raw) || raw.format !== FORMAT || typeof raw.site !== 'string' || !Array.isArray(raw.things))
-    return null;
+  if (!isObject(raw) || raw.format !== FORMAT || !Array.isArray(raw.things)) return null;
   const things: NodeRecord[][] = [];
   for (const list of raw.things) {
     const records = (Array.isArray(list) ? list : []).map(readRecord);
@@ -103,7 +97,7 @@ export function readClip(text: string): Clip | null {
   const names: Record<Id, string> = {};
   for (const [id, name] of Object.entries(isObject(raw.names) ? raw.names : {}))
     if (typeof name === 'string') names[id] = name;
-  return { format: FORMAT, site: raw.site, things, tokens, names };
+  return { format: FORMAT, things, tokens, names };
 }
 
 /** What becomes of values whose token this site has not: the nearest token of the guide, or the value as it was. */
@@ -212,15 +206,12 @@ class Paster {
       return isIconName(value) || asset.has(value) || drawing.has(value)
         ? value
         : this.missing('drawing', value);
-    if (isRichText(value))
-      return value.map(runs => runs.map(run => (run.link ? { ...run, link: this.link(run.link) } : run)));
-    const link = readLink(value);
-    return link ? this.link(link) : value;
+    return withLinks(value, link => this.link(link));
   }
 
   node(node: NodeRecord, at: NodeRecord['at']): NodeRecord {
     const { variant, preset, scheme } = this.site.kinds;
-    const element = elementOf(node);
+    const element = elementOfNode(node).name;
     const fields = elementNamed(element).content;
     const kept = <T>(entries: [string, T | null][]) =>
       Object.fromEntries(entries.flatMap(([key, it]): [string, T][] => (it === null ? [] : [[key, it]])));

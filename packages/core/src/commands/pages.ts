@@ -7,17 +7,15 @@ import {
   getRecord,
   type Id,
   isNode,
-  isRichText,
   type LinkTarget,
   newId,
   nodesIn,
   type PageRecord,
   placedId,
-  readLink,
   SETTINGS,
   type Site,
   settingsOf,
-  type TextRun,
+  withLinks,
 } from '../site/index.ts';
 import { type Made, placeAt } from './structure.ts';
 
@@ -104,8 +102,12 @@ export function movePage(site: Site, id: Id, parent: Id, index: number): Result<
   for (let at: Id = parent; isPage(site, at); at = site.kinds.page.get(at)?.at.parent ?? SETTINGS)
     if (at === id)
       return fail({ code: 'circular', message: 'A page cannot stand below itself.', record: id });
-  if (parent !== SETTINGS && settingsOf(site).home === id)
+  const { home } = settingsOf(site);
+  if (parent !== SETTINGS && home === id)
     return fail({ code: 'bad-home', message: 'The home page stands at the top.', record: id });
+  // It has no address of its own, so pages below it would share theirs with those at the top.
+  if (parent === home)
+    return fail({ code: 'bad-home', message: 'Pages stand beside the home page, not below it.', record: id });
   const { order, rekeyed } = pagePlace(site, parent, index, id);
   const path = page.path === '' ? '' : freeAddress(site, parent, page.path, id);
   return ok([
@@ -198,21 +200,12 @@ function relinked<T extends { content: Readonly<Record<string, Content>> }>(
   widget: T,
   other: (link: LinkTarget) => LinkTarget,
 ): T {
-  let changed = false;
-  const swap = (link: LinkTarget): LinkTarget => {
-    const next = other(link);
-    changed ||= next !== link;
-    return next;
-  };
-  const runs = (run: TextRun): TextRun => (run.link ? { ...run, link: swap(run.link) } : run);
   const content = Object.fromEntries(
-    Object.entries(widget.content).map(([field, value]): [string, Content] => {
-      if (isRichText(value)) return [field, value.map(paragraph => paragraph.map(runs))];
-      const link = readLink(value);
-      return [field, link ? swap(link) : value];
-    }),
+    Object.entries(widget.content).map(([field, value]) => [field, withLinks(value, other)]),
   );
-  return changed ? { ...widget, content } : widget;
+  return Object.entries(content).every(([field, value]) => value === widget.content[field])
+    ? widget
+    : { ...widget, content };
 }
 
 /**
@@ -254,6 +247,13 @@ export function setHome(site: Site, id: Id): Result<Edit[]> {
   if (settings.home === id) return ok([]);
   if (page.off)
     return fail({ code: 'bad-home', message: 'A page that is off cannot be the home page.', record: id });
+  if (pagesBelow(site, id).length > 0)
+    return fail({
+      code: 'bad-home',
+      message:
+        'Pages stand below it. Bring them to the top first: the home page has no address they could be under.',
+      record: id,
+    });
   const old = site.kinds.page.get(settings.home);
   const { order, rekeyed } = pagePlace(site, SETTINGS, 0, id);
   return ok([

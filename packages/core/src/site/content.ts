@@ -1,4 +1,5 @@
 import { isId } from '../values/index.ts';
+import type { Content } from './records.ts';
 
 export type LinkTarget =
   | { type: 'page'; page: string }
@@ -108,3 +109,22 @@ export const isRichText = (it: unknown): it is RichText => Array.isArray(it);
 export const richText = (...paragraphs: string[]): RichText => paragraphs.map(text => [{ text }]);
 export const plainOf = (text: RichText): string =>
   text.map(runs => runs.map(run => run.text).join('')).join('\n');
+
+/** The same value of a content field with other links in it; the very one where none differs. */
+export function withLinks(value: Content, other: (link: LinkTarget) => LinkTarget): Content {
+  if (!isRichText(value)) {
+    const link = readLink(value);
+    const next = link && other(link);
+    return next === link ? value : next;
+  }
+  let changed = false;
+  const text = value.map(runs =>
+    runs.map(run => {
+      const link = run.link && other(run.link);
+      if (!link || link === run.link) return run;
+      changed = true;
+      return { ...run, link };
+    }),
+  );
+  return changed ? text : value;
+}

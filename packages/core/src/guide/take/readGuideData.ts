@@ -1,9 +1,7 @@
 import { fail, ok, type Problem, type Result } from '../../result/index.ts';
+import { isObject } from '../../site/fields.ts';
 import { readRecord } from '../../site/readRecord.ts';
 import { type GuideData, isGuideRecord } from './guideData.ts';
-
-const isObject = (it: unknown): it is Record<string, unknown> =>
-  typeof it === 'object' && it !== null && !Array.isArray(it);
 
 /** Reads a guide out of JSON that was kept or sent, record by record. */
 export function readGuideData(it: unknown): Result<GuideData> {
