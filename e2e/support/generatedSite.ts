@@ -1,6 +1,6 @@
 import {
   ELEMENTS,
-  type PartKind,
+  PART_KINDS,
   PROPERTIES,
   type PropertyRow,
   partNames,
@@ -15,8 +15,6 @@ import {
 } from '@cove/core';
 import { SiteBuilder } from '@cove/core/starters';
 import { type Random, seeded } from '../../packages/core/test/support/random.ts';
-
-const KINDS: readonly PartKind[] = ['box', 'heading', 'text', 'label', 'icon', 'picture'];
 
 /** A value that the property takes, as a person would type it. */
 function typed(row: PropertyRow, random: Random): string {
@@ -49,7 +47,7 @@ function typed(row: PropertyRow, random: Random): string {
     else if (type === 'fluid') options.push('{size.s.fluid}', '0.5rem .. 2rem');
     else if (type === 'number')
       options.push(
-        row.name === 'gridColumns'
+        row.whole
           ? String(1 + random.int(4))
           : row.name === 'fontWeight'
             ? String(100 * (1 + random.int(9)))
@@ -188,7 +186,7 @@ export function generatedSite(seed: number): Site {
     b.preset(
       id,
       id,
-      randomStyles(random, 7, KINDS, kind =>
+      randomStyles(random, 7, PART_KINDS, kind =>
         STATES.filter(state =>
           ELEMENTS.some(element =>
             partNames(element).some(

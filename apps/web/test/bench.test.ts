@@ -4,6 +4,7 @@ import {
   type Edit,
   nodeScope,
   type PropertyName,
+  partOf,
   propertyOf,
   type Site,
   specimenRows,
@@ -26,7 +27,13 @@ const after = (...edits: Edit[]): Site => {
 const effect = (site: Site, node: string, part: string, property: PropertyName) => {
   const scope = nodeScope(site, 'home', node);
   if (!scope) throw new Error('gone');
-  return noEffect(propertyOf(property), contributionsTo(site, scope, part), 'rest', 'wide');
+  return noEffect(
+    propertyOf(property),
+    partOf(scope.element, part),
+    contributionsTo(site, scope, part),
+    'rest',
+    'wide',
+  );
 };
 
 describe('“no effect here”', () => {

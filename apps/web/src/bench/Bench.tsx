@@ -4,6 +4,7 @@ import {
   FACETS,
   getRecord,
   isNode,
+  PART_KINDS,
   PROPERTIES,
   type PropertyName,
   parseSlot,
@@ -36,6 +37,7 @@ import { Choice } from '../ui/Choice.tsx';
 import { CarryLook } from './CarryLook.tsx';
 import { ContentFields } from './ContentFields.tsx';
 import { FACET_NAMES } from './facetNames.ts';
+import { GroundRows, isGround } from './GroundRows.tsx';
 import { NodeChoices } from './NodeChoices.tsx';
 import { noEffect } from './noEffect.ts';
 import { PlaceChoice } from './PlaceChoice.tsx';
@@ -43,7 +45,7 @@ import { Promote } from './Promote.tsx';
 import { PropertyRow } from './PropertyRow.tsx';
 import { Rebinds } from './Rebinds.tsx';
 import { ResetMenu } from './ResetMenu.tsx';
-import { PART_KINDS, type Resolved, resolveSubject, type Subject } from './subject.ts';
+import { type Resolved, resolveSubject, type Subject } from './subject.ts';
 import { TextStyleChoice } from './TextStyleChoice.tsx';
 import { TypedCss } from './TypedCss.tsx';
 import { Unfollowed, unfollowedOf } from './Unfollowed.tsx';
@@ -109,7 +111,9 @@ function Opened({
   const { part, state, width } = subject;
   const node = getRecord(site, record);
   const parts = element
-    ? partNames(element).map(name => ({ value: name, label: partOf(element, name)?.label ?? name }))
+    ? partNames(element)
+        .filter(name => name === part || !isGround(element, name))
+        .map(name => ({ value: name, label: partOf(element, name)?.label ?? name }))
     : PART_KINDS.map(kind => ({ value: kind as string, label: titled(kind) }));
   const states: readonly State[] = element
     ? ['rest', ...STATES.filter(it => statesOf(element, part).includes(it))]
@@ -164,7 +168,11 @@ function Opened({
       target={target}
       value={value}
       knot={knot}
-      noEffect={knot || found ? noEffect(row, contributions, state, width) : null}
+      noEffect={
+        knot || found
+          ? noEffect(row, element ? partOf(element, part) : undefined, contributions, state, width)
+          : null
+      }
       {...(onBox && { onBox })}
     />
   );
@@ -254,6 +262,19 @@ function Opened({
               </details>
             )}
           </section>
+        )}
+        {scope && element && partNames(element).some(name => isGround(element, name)) && (
+          <Lock unless={right}>
+            <GroundRows
+              key={scope.element.name}
+              site={site}
+              scope={scope}
+              situation={{ state, width }}
+              target={target}
+              record={record}
+              onPart={next => onSubject({ ...subject, part: next, state: 'rest' })}
+            />
+          </Lock>
         )}
         {subject.type === 'element' && element && (
           <section className="grid gap-2 border-b border-hair px-3.5 py-2">

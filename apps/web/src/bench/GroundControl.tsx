@@ -61,6 +61,106 @@ function Share({
   );
 }
 
+type Gradient = Value & { type: 'gradient' };
+/** Two colours that meet in a line: a gradient whose stops stand at one place. */
+const PARTED: Gradient = {
+  type: 'gradient',
+  shape: 'linear',
+  angle: 180,
+  stops: [
+    { color: role('surface'), at: 0.5 },
+    { color: role('raised'), at: 0.5 },
+  ],
+};
+
+/** Two colours parted by a line, or running into each other; nothing else where the ground is something else. */
+function TwoColours({
+  value,
+  colour,
+  onShow,
+  onCommit,
+}: Pick<Props, 'value' | 'onShow' | 'onCommit'> & {
+  colour(label: string, now: Value | null, put: (color: Value) => Value): React.ReactNode;
+}) {
+  const gradient =
+    value?.type === 'gradient' && value.shape === 'linear' && value.stops.length === 2 ? value : null;
+  const parted = gradient && gradient.stops[0]?.at === gradient.stops[1]?.at;
+  const moved = (at: number): Gradient => ({
+    ...(gradient ?? PARTED),
+    stops: (gradient ?? PARTED).stops.map(stop => ({ ...stop, at })),
+  });
+  const last = useRef<number | null>(null);
+  const finish = () => {
+    if (last.current !== null) onCommit(moved(last.current));
+    last.current = null;
+  };
+  if (!gradient)
+    return (
+      <button
+        type="button"
+        className="justify-self-start text-teal hover:underline"
+        onClick={() => onCommit(PARTED)}
+      >
+        Two colours, parted
+      </button>
+    );
+  return (
+    <section className="grid gap-1">
+      <h4 className="label-line">Two colours</h4>
+      {gradient.stops.map((stop, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: the two are told apart by their turn alone
+        <span key={i}>
+          {colour(i === 0 ? 'First colour' : 'Second colour', stop.color, color => ({
+            ...gradient,
+            stops: gradient.stops.map((it, k) => (k === i ? { ...it, color } : it)),
+          }))}
+        </span>
+      ))}
+      <label className="flex items-center gap-2">
+        Direction
+        <select
+          value={gradient.angle}
+          aria-label="Direction"
+          className="h-6 min-w-0 flex-1 rounded-sm border border-hair bg-paper"
+          onChange={event => onCommit({ ...gradient, angle: Number(event.target.value) })}
+        >
+          {[...new Set([...Object.keys(DIRECTIONS).map(Number), gradient.angle])].map(angle => (
+            <option key={angle} value={angle}>
+              {DIRECTIONS[angle] ?? `${angle} degrees`}
+            </option>
+          ))}
+        </select>
+      </label>
+      {parted && (
+        <label className="flex items-center gap-2">
+          Parted at
+          <input
+            type="range"
+            min={0}
+            max={100}
+            value={Math.round((gradient.stops[0]?.at ?? 0.5) * 100)}
+            aria-label="Where they part"
+            className="min-w-0 flex-1 accent-teal"
+            onChange={event => {
+              last.current = Number(event.target.value) / 100;
+              onShow(moved(last.current));
+            }}
+            onPointerUp={finish}
+            onKeyUp={finish}
+            onBlur={finish}
+          />
+        </label>
+      )}
+    </section>
+  );
+}
+const DIRECTIONS: Readonly<Record<number, string>> = {
+  180: 'First above',
+  90: 'First at the left',
+  135: 'Slanting down',
+  45: 'Slanting up',
+};
+
 interface Props {
   site: Site;
   scope: Scope | null;
@@ -118,6 +218,7 @@ export function GroundControl({ site, scope, row, value, onShow, onCommit }: Pro
             </div>
             {gradients.length === 0 && <p className="text-muted">None in the guide yet.</p>}
           </section>
+          <TwoColours value={value} colour={colour} onShow={onShow} onCommit={onCommit} />
           <section>
             <h4 className="label-line mb-1">Drawings of the brand</h4>
             <div className="flex flex-wrap gap-1">

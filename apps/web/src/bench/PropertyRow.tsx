@@ -27,6 +27,8 @@ interface Props {
   site: Site;
   scope: Scope | null;
   row: Row;
+  /** What it is called here, where its own name does not tell which part is meant. */
+  label?: string;
   asked: Omit<Asked, 'property'>;
   target: StyleTarget;
   /** What holds now; null where nobody says anything. */
@@ -48,7 +50,18 @@ function short(site: Site, value: Value | null, text: string): string {
 const LINKED = new Set<string>();
 
 /** One property: its name, a control made for its type, its value, and its thread. */
-export function PropertyRow({ site, scope, row, asked, target, value, knot, noEffect, onBox }: Props) {
+export function PropertyRow({
+  site,
+  scope,
+  row,
+  label = row.label,
+  asked,
+  target,
+  value,
+  knot,
+  noEffect,
+  onBox,
+}: Props) {
   const [open, setOpen] = useState(false);
   const session = useSession();
   const locked = useLocked();
@@ -67,7 +80,7 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
   const set = (next: Value, before: readonly Edit[] = []) =>
     commit(
       [...before, ...setSlots(session.site, target, Object.fromEntries(slots.map(it => [it, next])))],
-      `Set ${row.label.toLowerCase()}${linked ? ' and the other sides' : ''}`,
+      `Set ${label.toLowerCase()}${linked ? ' and the other sides' : ''}`,
     );
   const show = (next: Value | null) =>
     session.show(next && setSlots(session.site, target, Object.fromEntries(slots.map(it => [it, next]))));
@@ -76,8 +89,8 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
   return (
     <li data-property={row.name}>
       <div className="grid grid-cols-[104px_minmax(0,1fr)_auto_24px] items-center gap-x-1">
-        <span className={`truncate ${knot ? '' : 'text-muted'}`} title={`${row.label} (${row.css})`}>
-          {row.label}
+        <span className={`truncate ${knot ? '' : 'text-muted'}`} title={`${label} (${row.css})`}>
+          {label}
         </span>
         <div className="flex min-w-0 items-center gap-0.5">
           <span className="flex items-center">
@@ -85,12 +98,19 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
               <ColourControl site={site} scope={scope} row={row} value={value} onShow={show} onCommit={set} />
             )}
             {row.accepts.includes('pattern') && (
-              <GroundControl site={site} scope={scope} row={row} value={value} onShow={show} onCommit={set} />
+              <GroundControl
+                site={site}
+                scope={scope}
+                row={{ ...row, label }}
+                value={value}
+                onShow={show}
+                onCommit={set}
+              />
             )}
           </span>
           {row.accepts.length === 0 && row.keywords ? (
             <select
-              aria-label={row.label}
+              aria-label={label}
               value={text}
               disabled={locked}
               onChange={event => set({ type: 'keyword', value: event.target.value })}
@@ -98,12 +118,14 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
             >
               {text === '' && <option value="">not set</option>}
               {row.keywords.map(word => (
-                <option key={word}>{word}</option>
+                <option key={word} value={word}>
+                  {row.keywordLabels?.[word] ?? word}
+                </option>
               ))}
             </select>
           ) : (
             <TypedField
-              label={row.label}
+              label={label}
               hideLabel
               className="flex-1"
               text={text}
@@ -135,7 +157,7 @@ export function PropertyRow({ site, scope, row, asked, target, value, knot, noEf
           )}
         </span>
         {scope ? (
-          <ThreadMark knot={knot} open={open} label={row.label} onToggle={() => setOpen(!open)} />
+          <ThreadMark knot={knot} open={open} label={label} onToggle={() => setOpen(!open)} />
         ) : (
           <span />
         )}

@@ -6,7 +6,6 @@ import {
   type Id,
   isNode,
   nodeScope,
-  type PartKind,
   type Place,
   pageScope,
   placedId,
@@ -41,8 +40,6 @@ export type Subject = Situation &
       }
     | { type: 'preset'; preset: Id }
   );
-
-export const PART_KINDS: readonly PartKind[] = ['box', 'heading', 'text', 'label', 'icon', 'picture'];
 
 export interface Resolved {
   scope: Scope | null;

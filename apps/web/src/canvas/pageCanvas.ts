@@ -17,6 +17,7 @@ import {
   type SiteRecord,
   type State,
   type Styles,
+  sectionBeside,
 } from '@cove/core';
 import { StyleEngine } from './styleEngine.ts';
 
@@ -95,7 +96,20 @@ export class PageCanvas {
       }
       if (need === 'node' && isNode(is)) nodes.push(is);
     }
-    for (const node of nodes) this.renderOne(site, node);
+    for (const node of this.withEdgesTo(site, nodes)) this.renderOne(site, node);
+  }
+
+  /** Besides those sections, the ones whose edges show their ground. */
+  private withEdgesTo(site: Site, nodes: readonly NodeRecord[]): Set<NodeRecord> {
+    const all = new Set(nodes);
+    for (const node of nodes) {
+      if (node.kind !== 'section') continue;
+      for (const side of ['above', 'below'] as const) {
+        const beside = sectionBeside(site, this.page, node.id, side);
+        if (beside && this.findPart(beside.id, side === 'above' ? 'bottomEdge' : 'topEdge')) all.add(beside);
+      }
+    }
+    return all;
   }
 
   /** How much markup an edited record alters. */

@@ -1,3 +1,4 @@
+import { isPresetKind } from '../properties/index.ts';
 import { elementOfNode } from '../render/sources.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import {
@@ -38,6 +39,12 @@ function targetOf(node: NodeRecord, to: Promotion): StyleTarget {
   }
 }
 
+/** Whether a preset could hold it: what lies behind a section belongs to its place. */
+const isForPresets = (node: NodeRecord, slot: Slot): boolean => {
+  const part = parseSlot(slot)?.part;
+  return part !== undefined && isPresetKind(partOf(elementOfNode(node), part)?.kind ?? '');
+};
+
 /** Slots of a thing as a preset has them, by kind of part; of two parts of a kind the first that says something holds. */
 export function stylesByKind(node: NodeRecord, slots: readonly Slot[]): Record<Slot, Value> {
   const element = elementOfNode(node);
@@ -46,7 +53,7 @@ export function stylesByKind(node: NodeRecord, slots: readonly Slot[]): Record<S
     const parts = parseSlot(slot);
     const kind = parts && partOf(element, parts.part)?.kind;
     const value = node.styles[slot];
-    if (parts && kind && value) styles[printSlot({ ...parts, part: kind })] ??= value;
+    if (parts && kind && isPresetKind(kind) && value) styles[printSlot({ ...parts, part: kind })] ??= value;
   }
   return styles;
 }
@@ -55,9 +62,11 @@ export function stylesByKind(node: NodeRecord, slots: readonly Slot[]): Record<S
 export function promote(site: Site, id: Id, slots: readonly Slot[], to: Promotion): Result<Edit[]> {
   const node = getRecord(site, id);
   if (!isNode(node)) return gone(id);
-  const own = slots.filter(slot => Object.hasOwn(node.styles, slot));
+  const own = slots.filter(
+    slot => Object.hasOwn(node.styles, slot) && (to.type !== 'preset' || isForPresets(node, slot)),
+  );
   if (own.length === 0)
-    return fail({ code: 'nothing-set', message: 'Nothing of it is set here any more.', record: id });
+    return fail({ code: 'nothing-set', message: 'Nothing is set here that could go there.', record: id });
   const target = targetOf(node, to);
   if (target.type === 'record' && !getRecord(site, target.id)) return gone(target.id);
   const values =

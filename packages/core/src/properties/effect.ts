@@ -1,4 +1,5 @@
 import { rows } from './property.ts';
+import { EDGE_SHAPE_NAMES, EDGE_SHAPES, printEdgeShape } from './shapes.ts';
 
 export const EFFECT = rows('effect', [
   {
@@ -49,5 +50,40 @@ export const EFFECT = rows('effect', [
     accepts: ['dimension'],
     keywords: ['none'],
     words: 'move offset transform',
+  },
+  {
+    name: 'rotate',
+    css: 'rotate',
+    label: 'Turn, degrees',
+    accepts: ['number'],
+    min: -360,
+    max: 360,
+    keywords: ['none'],
+    // A reference has no unit that could be added to it.
+    print: degrees => `calc(${degrees} * 1deg)`,
+    words: 'rotate tilt angle slant turn transform',
+  },
+  {
+    name: 'blur',
+    css: 'filter',
+    label: 'Blur',
+    accepts: ['dimension'],
+    min: 0,
+    keywords: ['none'],
+    print: radius => `blur(${radius})`,
+    words: 'filter soft unsharp out of focus',
+  },
+  {
+    name: 'edgeShape',
+    css: 'clip-path',
+    label: 'Shape of the edge',
+    accepts: [],
+    keywords: EDGE_SHAPE_NAMES,
+    keywordLabels: Object.fromEntries(
+      Object.entries(EDGE_SHAPES).map(([name, { label }]) => [name, label.toLowerCase()]),
+    ),
+    kinds: ['edge'],
+    print: printEdgeShape,
+    words: 'clip path slope wave point notch divider border curve',
   },
 ]);

@@ -24,7 +24,7 @@ export {
   movementsIn,
   printKeyframes,
 } from './movements.ts';
-export type { Facet, PartKind } from './property.ts';
+export { type Facet, isPresetKind, PART_KINDS, type PartKind } from './property.ts';
 
 const TABLE = [...TYPE, ...COLOUR, ...SPACE, ...LINE, ...LAYOUT, ...EFFECT, ...MOTION] as const;
 export type PropertyName = (typeof TABLE)[number]['name'];
@@ -107,15 +107,18 @@ export function accepts(row: PropertyRow, value: Value): Result<Value> {
         ? ok(value)
         : refuse();
     case 'number':
-      return row.accepts.includes('number') && inRange(value.value) ? ok(value) : refuse();
+      return row.accepts.includes('number') &&
+        inRange(value.value) &&
+        (row.whole !== true || Number.isInteger(value.value))
+        ? ok(value)
+        : refuse();
     default:
       return row.accepts.includes(value.type) ? ok(value) : refuse();
   }
 }
 
-/** CSS text of a value in a property; the few whose number is not yet CSS are spelled here. */
+/** CSS text of a value in a property. */
 export function printDeclaration(row: PropertyRow, value: Value, context: CssContext): string {
   const text = printCss(value, context);
-  if (row.name === 'gridColumns' && value.type !== 'keyword') return `repeat(${text}, minmax(0, 1fr))`;
-  return row.name === 'animationTimeline' && text === 'view' ? 'view()' : text;
+  return row.print && text !== 'none' ? row.print(text) : text;
 }

@@ -32,8 +32,8 @@ export const MOTION = rows('motion', [
     css: 'animation-timeline',
     label: 'Movement runs with',
     accepts: [],
-    // `view` is printed as the function it stands for.
     keywords: ['auto', 'view'],
+    print: text => (text === 'view' ? 'view()' : text),
     words: 'animation scroll entrance time',
   },
   {

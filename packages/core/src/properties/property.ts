@@ -1,7 +1,12 @@
 import type { LiteralType } from '../values/index.ts';
 
 export type Facet = 'type' | 'colour' | 'space' | 'line' | 'effect' | 'layout' | 'motion';
-export type PartKind = 'box' | 'heading' | 'text' | 'label' | 'icon' | 'picture';
+/** Kinds of part that presets are made for. */
+export const PART_KINDS = ['box', 'heading', 'text', 'label', 'icon', 'picture'] as const;
+/** What lies behind a section, and the shape of its borders, belongs to that place: no preset reaches it. */
+export type PartKind = (typeof PART_KINDS)[number] | 'ground' | 'edge';
+export const isPresetKind = (kind: string): kind is (typeof PART_KINDS)[number] =>
+  PART_KINDS.some(it => it === kind);
 
 /** One longhand: the row from which parser, printer, control, CSS, inheritance and search are made. */
 export interface Property<Name extends string = string> {
@@ -12,9 +17,13 @@ export interface Property<Name extends string = string> {
   label: string;
   accepts: readonly LiteralType[];
   keywords?: readonly string[];
+  /** What keywords are called where their own names do not say enough. */
+  keywordLabels?: Readonly<Record<string, string>>;
   /** Least value of a dimension or number. */
   min?: number;
   max?: number;
+  /** Numbers without a fraction. */
+  whole?: true;
   /** CSS inheritance. */
   inherited?: true;
   /** Everyday words that find it. */
@@ -23,6 +32,10 @@ export interface Property<Name extends string = string> {
   kinds?: readonly PartKind[];
   /** A text style may hold it, as it may hold all of type. */
   ofText?: true;
+  /** Only parts that stand in a place of their own, out of the flow, have it. */
+  placed?: true;
+  /** CSS text of what a value prints as, where the two differ. */
+  print?(text: string): string;
   /** The box it moves, drawn on the page while its row has the focus. */
   box?: 'padding' | 'margin' | 'gap' | 'size';
 }

@@ -1,5 +1,6 @@
-import { childScope, type Scope, sourcesOf, speaksOf } from '../cascade/index.ts';
+import { childScope, pageScope, type Scope, sourcesOf, speaksOf } from '../cascade/index.ts';
 import {
+  type Area,
   type AssetRecord,
   type Content,
   childrenOf,
@@ -9,6 +10,7 @@ import {
   isNode,
   type NodeRecord,
   SETTINGS,
+  type SectionRecord,
   type Site,
   settingsOf,
   type WidgetRecord,
@@ -70,6 +72,10 @@ export function markupContext(site: Site, scope: Scope, options: MarkupOptions):
     asset: id => site.kinds.asset.get(id) ?? null,
     drawing: name => drawnSvg(site, name),
     assetUrl: options.assetUrl,
+    speaks: part =>
+      sourcesOf(site, scope).some(
+        source => source.on && source.origin !== 'program' && !source.byKind && speaksOf(site, source, part),
+      ),
     siteName: settingsOf(site).name,
     homeHref: page && home && options.links ? pageHref(site, page, home) : '#',
     pages: () =>
@@ -112,11 +118,48 @@ function dress(
       tag: it.tag,
       attrs,
       children: it.children.flatMap((child: VNode): HtmlNode[] =>
-        child === CHILDREN ? children() : typeof child === 'string' ? [child] : [visit(child, false)],
+        child === CHILDREN
+          ? children()
+          : typeof child === 'string'
+            ? [child]
+            : 'neighbour' in child
+              ? [neighbourGround(site, scope, child.neighbour)]
+              : [visit(child, false)],
       ),
     };
   };
   return visit(root, true);
+}
+
+/** An empty box that wears what the section above or below wears, so that its ground shows; else the page's. */
+function neighbourGround(site: Site, scope: Scope, side: 'above' | 'below'): HtmlElement {
+  const { page, node } = scope;
+  let outer = scope;
+  while (outer.parent) outer = outer.parent.scope;
+  const beside = page && node ? sectionBeside(site, page.id, node.id, side) : undefined;
+  const its = beside && page ? childScope(pageScope(site, page), beside) : outer;
+  const binding = beside
+    ? bindingClasses(beside, its.scheme)
+    : page
+      ? bindingClasses({ ...page, scheme: its.scheme }, its.scheme)
+      : [];
+  return {
+    tag: 'div',
+    attrs: { class: [...classesOf(site, its, 'box'), ...binding].join(' ') },
+    children: [],
+  };
+}
+
+/** The section that shows right above or below one on a page, over the borders of areas. */
+export function sectionBeside(
+  site: Site,
+  page: Id,
+  section: Id,
+  side: 'above' | 'below',
+): SectionRecord | undefined {
+  const shown = AREAS_DOWN.flatMap(area => sectionsIn(site, page, area));
+  const index = shown.findIndex(it => it.id === section);
+  return index < 0 ? undefined : shown[index + (side === 'above' ? -1 : 1)];
 }
 
 const linked = new WeakMap<Site['kinds']['widget'], Set<Id>>();
@@ -185,8 +228,11 @@ export function renderSample(
   return root ? dress(site, scope, options, root, () => sampleChildren(site, scope, options)) : null;
 }
 
+/** Areas as they stand on a page, the uppermost first. */
+const AREAS_DOWN = ['header', 'main', 'footer'] as const;
+
 /** Sections of an area as they show on a page: its own, or those shared by all. */
-export const sectionsIn = (site: Site, page: Id, area: 'main' | 'header' | 'footer') =>
+export const sectionsIn = (site: Site, page: Id, area: Area): SectionRecord[] =>
   childrenOf(site, area === 'main' ? page : SETTINGS)
     .map(id => site.kinds.section.get(id))
     .filter(section => section !== undefined)

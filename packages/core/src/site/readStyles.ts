@@ -1,4 +1,4 @@
-import { accepts, inTextStyle, type PartKind, propertyOf } from '../properties/index.ts';
+import { accepts, inTextStyle, isPresetKind, PART_KINDS, propertyOf } from '../properties/index.ts';
 import { declarationProblem } from '../properties/unfollowed.ts';
 import { isId, readValue, type Value } from '../values/index.ts';
 import { type ElementType, partOf, statesOf } from '../widgets/index.ts';
@@ -6,8 +6,6 @@ import { parseDeclarationKey } from './declaration.ts';
 import { BadField, type Fields, shortened } from './fields.ts';
 import type { Styles } from './records.ts';
 import { parseSlot, type SlotParts } from './slot.ts';
-
-const PART_KINDS: readonly PartKind[] = ['box', 'heading', 'text', 'label', 'icon', 'picture'];
 
 export const value = (it: unknown, path: string): Value => {
   const read = readValue(it);
@@ -41,7 +39,7 @@ export const onElement = (element: ElementType) => (slot: Pick<SlotParts, 'part'
     : `one of the states rest, ${states.join(', ')}`;
 };
 export const onKinds = (slot: SlotParts) =>
-  PART_KINDS.some(kind => kind === slot.part) ? null : `one of ${PART_KINDS.join(', ')}`;
+  isPresetKind(slot.part) ? null : `one of ${PART_KINDS.join(', ')}`;
 export const onTextStyle = (slot: SlotParts) =>
   slot.part === '' &&
   slot.state === 'rest' &&

@@ -22,7 +22,15 @@ import { table } from './table/index.ts';
 import { text } from './text/index.ts';
 
 export type { ContentField, ElementType, Part } from './kit/element.ts';
-export { CHILDREN, h, type MarkupContext, type VElement, type VNode } from './kit/markup.ts';
+export {
+  CHILDREN,
+  h,
+  type MarkupContext,
+  type NeighbourGround,
+  type VElement,
+  type VNode,
+} from './kit/markup.ts';
+export { EDGES, LAYERS } from './section/index.ts';
 
 /** What can be placed on a page. */
 export const WIDGETS: readonly ElementType[] = [

@@ -4,6 +4,7 @@ import {
   FACETS,
   type Facet,
   type Id,
+  PART_KINDS,
   type PartKind,
   type PresetRecord,
   parseSlot,
@@ -12,7 +13,6 @@ import {
   type Site,
 } from '@cove/core';
 import { useState } from 'react';
-import { PART_KINDS } from '../../bench/subject.ts';
 import { useReachOfAll } from '../../reach/useReach.ts';
 import { useCommit } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';

@@ -19,6 +19,8 @@ export interface Part {
   within?: string;
   /** No element of its own: a pseudo-element of the part it stands in. */
   pseudo?: 'placeholder' | 'marker' | 'first-letter';
+  /** Out of the flow, in a place of its own. */
+  placed?: true;
   /** Of those that stand beside each other, only the first has it. */
   onFirst?: true;
   /** The plain content field whose words it shows, so that they can be edited where they stand. */

@@ -11,7 +11,11 @@ export interface VElement {
 }
 /** Where the widgets held by this one go. */
 export const CHILDREN = Symbol('children');
-export type VNode = VElement | string | typeof CHILDREN;
+/** Where the ground of the section above or below shows. */
+export interface NeighbourGround {
+  neighbour: 'above' | 'below';
+}
+export type VNode = VElement | string | typeof CHILDREN | NeighbourGround;
 
 type Attrs = VElement['attrs'] & { part?: string };
 
@@ -71,6 +75,8 @@ export interface MarkupContext {
   /** An icon of the set in use, or a drawing of the brand's own, ready to be drawn; null where there is none. */
   drawing(name: string): DrawnSvg | null;
   assetUrl(asset: AssetRecord): string;
+  /** Whether the guide, or what is set here, says anything of a part that is there only then. */
+  speaks(part: string): boolean;
   siteName: string;
   homeHref: string;
   pages(): readonly { title: string; href: string; current: boolean }[];

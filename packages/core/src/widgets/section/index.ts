@@ -1,6 +1,9 @@
 import { sides } from '../kit/baseline.ts';
 import { type ElementType, element, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
+import { groundBase, groundMarkup, groundParts, groundProgram } from './grounds.ts';
+
+export { EDGES, LAYERS } from './grounds.ts';
 
 const make = (name: string, label: string, tag: string, padding: string): ElementType =>
   element({
@@ -10,10 +13,13 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
     parts: {
       box: { label: 'Section', kind: 'box' },
       inner: { label: 'Column', kind: 'box', inside: 'box' },
+      ...groundParts,
     },
     axes: ['width', 'padding'],
     holds: 'inner',
+    base: groundBase,
     program: programStyles({
+      ...groundProgram,
       'box/color': 'role.text',
       'box/backgroundColor': 'role.surface',
       'box/display': 'block',
@@ -30,7 +36,8 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
     }),
     content: {},
     sample: {},
-    markup: () => h(tag, { part: 'box' }, h('div', { part: 'inner' }, CHILDREN)),
+    markup: (_, context) =>
+      h(tag, { part: 'box' }, ...groundMarkup(context), h('div', { part: 'inner' }, CHILDREN)),
   });
 
 export const section = make('section', 'Section', 'section', '4rem');

@@ -1,0 +1,65 @@
+import type { Part } from '../kit/element.ts';
+import { h, type MarkupContext, type VElement } from '../kit/markup.ts';
+
+/** What can lie behind a section's content, over its own fill and below each other, the last uppermost. */
+export const LAYERS = ['firstLayer', 'secondLayer', 'thirdLayer'] as const;
+/** Strips at the borders, in which the neighbour's ground shows in a shape. */
+export const EDGES = { topEdge: 'above', bottomEdge: 'below' } as const;
+
+const NTH = ['First', 'Second', 'Third'] as const;
+
+export const groundParts: Readonly<Record<string, Part>> = {
+  ...Object.fromEntries(
+    LAYERS.map((name, i) => [
+      name,
+      { label: `${NTH[i]} layer`, kind: 'ground', inside: 'box', placed: true } satisfies Part,
+    ]),
+  ),
+  topEdge: { label: 'Top edge', kind: 'edge', inside: 'box', placed: true },
+  bottomEdge: { label: 'Bottom edge', kind: 'edge', inside: 'box', placed: true },
+};
+
+const place = (part: string, sides: readonly string[]) =>
+  Object.fromEntries(sides.map(side => [`${part}/${side}`, '0%']));
+
+export const groundProgram: Readonly<Record<string, string>> = {
+  ...Object.assign(
+    {},
+    ...LAYERS.map(part => ({
+      ...place(part, ['top', 'right', 'bottom', 'left']),
+      [`${part}/backgroundSize`]: 'cover',
+      [`${part}/backgroundPositionX`]: 'center',
+      [`${part}/backgroundPositionY`]: 'center',
+      [`${part}/backgroundRepeat`]: 'no-repeat',
+    })),
+  ),
+  ...place('topEdge', ['top', 'right', 'left']),
+  ...place('bottomEdge', ['right', 'bottom', 'left']),
+  'topEdge/height': '3rem',
+  'bottomEdge/height': '3rem',
+  'topEdge/edgeShape': 'straight',
+  'bottomEdge/edgeShape': 'straight',
+  // What stands in it fills it.
+  'topEdge/display': 'grid',
+  'bottomEdge/display': 'grid',
+  'topEdge/gridColumns': '1',
+  'bottomEdge/gridColumns': '1',
+  'topEdge/overflowX': 'hidden',
+  'bottomEdge/overflowX': 'hidden',
+};
+
+/** Sections contain their layout and paint, so places count from their box and what lies behind stays within it. Behind what the section holds, and out of the pointer's way. */
+const BEHIND = 'position:absolute;z-index:-1;pointer-events:none';
+export const groundBase: Readonly<Record<string, string>> = {
+  ...Object.fromEntries(LAYERS.map(part => [part, BEHIND])),
+  topEdge: BEHIND,
+  bottomEdge: `${BEHIND};transform:scaleY(-1)`,
+};
+
+/** The layers and edges that somebody speaks of, the lowest first. */
+export const groundMarkup = (context: MarkupContext): VElement[] => [
+  ...LAYERS.filter(part => context.speaks(part)).map(part => h('div', { part, 'aria-hidden': 'true' })),
+  ...Object.entries(EDGES)
+    .filter(([part]) => context.speaks(part))
+    .map(([part, neighbour]) => h('div', { part, 'aria-hidden': 'true' }, { neighbour })),
+];
