@@ -231,12 +231,13 @@ export function generatedSite(seed: number): Site {
     }
   };
   b.page('home', '', 'Home', '', { rebind: rebind() });
-  b.page('second', 'second', 'Second', '', { parent: 'home' });
+  b.page('second', 'second', 'Second', '', { parent: 'home', areas: { sidebar: true } });
   for (const [id, parent, area] of [
     ['top', 'settings', 'header'],
     ['one', 'home', 'main'],
     ['two', 'home', 'main'],
     ['three', 'second', 'main'],
+    ['beside', 'settings', 'sidebar'],
   ] as const) {
     const element = ELEMENTS.find(it => it.name === (area === 'main' ? 'section' : area));
     if (!element) continue;

@@ -49,6 +49,7 @@ import { type Resolved, resolveSubject, type Subject } from './subject.ts';
 import { TextStyleChoice } from './TextStyleChoice.tsx';
 import { TypedCss } from './TypedCss.tsx';
 import { Unfollowed, unfollowedOf } from './Unfollowed.tsx';
+import { Versions } from './Versions.tsx';
 import { WornPresets } from './WornPresets.tsx';
 
 const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
@@ -107,6 +108,7 @@ function Opened({
   const right = subject.type === 'node' ? 'style' : 'guide';
   const may = useMay(right);
   const mayGuide = useMay('guide');
+  const mayChoose = useMay('choice');
   const { scope, element, target, record } = resolved;
   const { part, state, width } = subject;
   const node = getRecord(site, record);
@@ -252,6 +254,9 @@ function Opened({
                   <Rebinds site={site} record={node} />
                 </Lock>
               </details>
+            )}
+            {node.kind === 'section' && mayChoose && (
+              <Versions site={site} section={node} page={subject.page} />
             )}
             {node.kind === 'widget' && element && Object.keys(element.content).length > 0 && (
               <details open={!may || Object.keys(element.content).length <= 2}>

@@ -5,6 +5,7 @@ import { Select } from '../ui/Select.tsx';
 const EVERYWHERE: readonly (readonly [key: string, label: string, place: Place])[] = [
   ['area-header', 'in the header', { type: 'area', area: 'header' }],
   ['area-main', 'between header and footer', { type: 'area', area: 'main' }],
+  ['area-sidebar', 'in the sidebar', { type: 'area', area: 'sidebar' }],
   ['area-footer', 'in the footer', { type: 'area', area: 'footer' }],
   ['kind-article', 'on every article', { type: 'pageKind', pageKind: 'article' }],
   ['kind-category', 'on every category page', { type: 'pageKind', pageKind: 'category' }],

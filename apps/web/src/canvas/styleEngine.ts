@@ -148,6 +148,7 @@ export class StyleEngine {
           break;
         case 'page':
           bound = true;
+          this.setOwn(site, page);
           break;
         case 'section':
         case 'widget':

@@ -11,11 +11,14 @@ import {
   type Result,
   removePage,
   SETTINGS,
+  SHARED_AREAS,
   type Site,
   schemesInOrder,
   setAddress,
   setHome,
   settingsOf,
+  showArea,
+  showsArea,
   switchPage,
 } from '@cove/core';
 import { useState } from 'react';
@@ -159,6 +162,26 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
             ]}
             onChange={scheme => set('scheme', scheme === '' ? null : scheme, 'Choose a scheme')}
           />
+          <fieldset className="flex flex-wrap gap-x-4 gap-y-1">
+            <legend className="label-line mb-0.5">It shows the site’s</legend>
+            {SHARED_AREAS.map(area => (
+              <label key={area} className="flex items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="accent-teal"
+                  checked={showsArea(page, area)}
+                  disabled={!mayChoose}
+                  onChange={event =>
+                    commit(
+                      showArea(session.site, id, area, event.target.checked),
+                      `${event.target.checked ? 'Show' : 'Leave out'} the ${area}`,
+                    )
+                  }
+                />
+                {area}
+              </label>
+            ))}
+          </fieldset>
           {PAGE_SWITCHES.map(name => (
             <div key={name}>
               <label className="flex items-center gap-2">

@@ -1,10 +1,11 @@
 import {
-  childrenOf,
+  AREAS,
   elementOfNode,
   getRecord,
   type Id,
   isNode,
   type NodeRecord,
+  nodesUnder,
   type Site,
   sectionsIn,
 } from '@cove/core';
@@ -25,7 +26,7 @@ function knotsOf(site: Site, id: Id): number {
   const own = isNode(record)
     ? Object.keys(record.styles).length + Object.keys(record.declarations ?? {}).length
     : 0;
-  return childrenOf(site, id).reduce((sum, child) => sum + knotsOf(site, child), own);
+  return nodesUnder(site, id).reduce((sum, child) => sum + knotsOf(site, child), own);
 }
 
 /** Everything on a page in the order in which it stands, header and footer among it. */
@@ -40,12 +41,11 @@ export function outlineRows(site: Site, page: Id): OutlineRow[] {
       kind: element.label,
       knots: knotsOf(site, node.id),
     });
-    for (const id of childrenOf(site, node.id)) {
+    for (const id of nodesUnder(site, node.id)) {
       const child = getRecord(site, id);
       if (isNode(child)) visit(child, depth + 1);
     }
   };
-  for (const area of ['header', 'main', 'footer'] as const)
-    for (const section of sectionsIn(site, page, area)) visit(section, 0);
+  for (const area of AREAS) for (const section of sectionsIn(site, page, area)) visit(section, 0);
   return rows;
 }

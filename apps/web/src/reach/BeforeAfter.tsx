@@ -15,11 +15,14 @@ export function BeforeAfter({
   edits,
   pages,
   first,
+  names = ['Before', 'After'],
   onClose,
 }: {
   edits: readonly Edit[];
-  pages: readonly PageImpact[];
+  pages: readonly Pick<PageImpact, 'page' | 'nodes'>[];
   first: Id;
+  /** What the two are called, where it is not a change in time. */
+  names?: readonly [string, string];
   onClose(): void;
 }) {
   const session = useSession();
@@ -35,11 +38,11 @@ export function BeforeAfter({
   const node = pages.find(it => it.page === page)?.nodes.find(id => id !== page);
   const together = useMemo(() => new ScrollTogether('[data-area] > [data-node]', 'data-node'), []);
   const sides = [
-    { title: 'Before', site: before },
-    { title: 'After', site: after },
+    { title: names[0], site: before },
+    { title: names[1], site: after },
   ];
   return (
-    <Sheet wide title="Before and after" onClose={onClose}>
+    <Sheet wide title={`${names[0]} and ${names[1].toLowerCase()}`} onClose={onClose}>
       <div className="mb-3 flex items-center gap-5">
         <Select
           hideLabel

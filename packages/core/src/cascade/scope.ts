@@ -103,7 +103,9 @@ export function nodeScope(site: Site, pageId: Id, nodeId: Id): Scope | null {
   let at = getRecord(site, nodeId);
   while (isNode(at)) {
     chain.unshift(at);
-    at = getRecord(site, at.at.parent);
+    const above = getRecord(site, at.at.parent);
+    // A version that was set aside is asked about as if it stood in its section's place.
+    at = at.kind === 'section' && above?.kind === 'section' ? getRecord(site, above.at.parent) : above;
   }
   const root = chain[0];
   if (root?.kind !== 'section' || (root.area === 'main' && at?.id !== pageId)) return null;

@@ -2,7 +2,6 @@ import { type Facet, propertyOf } from '../properties/index.ts';
 import { elementOfNode } from '../render/sources.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import {
-  childrenOf,
   type Edit,
   getRecord,
   type Id,
@@ -10,6 +9,7 @@ import {
   type NodeRecord,
   newId,
   nodesIn,
+  nodesUnder,
   parseDeclarationKey,
   parseSlot,
   printDeclarationKey,
@@ -42,7 +42,7 @@ export function alike(site: Site, id: Id, range: Range): Id[] {
   if (!isNode(node)) return [];
   const bound = boundOf(site, node, range);
   const roots = bound === null ? [SETTINGS, ...site.kinds.page.keys()] : [bound];
-  const inside = range === 'row' ? childrenOf(site, node.at.parent) : roots.flatMap(it => nodesIn(site, it));
+  const inside = range === 'row' ? nodesUnder(site, node.at.parent) : roots.flatMap(it => nodesIn(site, it));
   return inside.filter(other => {
     const record = getRecord(site, other);
     return other !== id && isNode(record) && kindOf(record) === kindOf(node);

@@ -6,7 +6,6 @@ import { fail, ok, type Result } from '../result/index.ts';
 import { isObject } from '../site/fields.ts';
 import {
   type Content,
-  childrenOf,
   type Edit,
   getRecord,
   type Id,
@@ -43,7 +42,7 @@ const FORMAT = 'cove-thread/1';
 
 /** Things as they are to leave a site; those that stand within another chosen one go with it. */
 export function copyThings(site: Site, ids: readonly Id[]): Clip {
-  const lookup = { childrenOf: (id: Id) => childrenOf(site, id) };
+  const lookup = { childrenOf: (id: Id) => nodesUnder(site, id) };
   const inside = new Set(ids.flatMap(id => subtree(lookup, id).slice(1)));
   const things = [...new Set(ids)]
     .filter(id => !inside.has(id))

@@ -9,3 +9,4 @@ export * from './schemes.ts';
 export * from './structure.ts';
 export * from './styles.ts';
 export * from './tokens.ts';
+export * from './versions.ts';

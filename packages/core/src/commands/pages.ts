@@ -196,7 +196,7 @@ const within = (link: LinkTarget, ids: ReadonlyMap<Id, Id>): LinkTarget =>
     : link;
 
 /** The same widget with other links; the very one where none differs. */
-function relinked<T extends { content: Readonly<Record<string, Content>> }>(
+export function relinked<T extends { content: Readonly<Record<string, Content>> }>(
   widget: T,
   other: (link: LinkTarget) => LinkTarget,
 ): T {

@@ -1,8 +1,11 @@
 import { fail, ok, type Result } from '../result/index.ts';
 import {
+  type Area,
+  type At,
   byOrder,
   childrenOf,
   type Edit,
+  elementOfArea,
   getRecord,
   type Id,
   isNode,
@@ -14,7 +17,9 @@ import {
   nodesUnder,
   SETTINGS,
   type SectionRecord,
+  type SharedArea,
   type Site,
+  showsArea,
   subtree,
   type Wear,
   type WidgetRecord,
@@ -37,9 +42,11 @@ export function placeAt(
   without: Id | null,
   among: 'nodes' | 'pages' = 'nodes',
 ): { order: string; rekeyed: Edit[] } {
-  const siblings = childrenOf(site, parent).filter(
-    id => id !== without && site.kinds.page.has(id) === (among === 'pages'),
-  );
+  const siblings = (
+    among === 'pages'
+      ? childrenOf(site, parent).filter(id => site.kinds.page.has(id))
+      : nodesUnder(site, parent)
+  ).filter(id => id !== without);
   const at = Math.max(0, Math.min(index, siblings.length));
   const low = orderOf(site, siblings[at - 1]);
   const high = orderOf(site, siblings[at]);
@@ -61,22 +68,39 @@ export interface Made {
   id: Id;
 }
 
+const emptySection = (area: Area, at: At): SectionRecord => ({
+  id: newId('s'),
+  kind: 'section',
+  area,
+  name: elementOfArea(area).label,
+  at,
+  scheme: null,
+  rebind: {},
+  variants: {},
+  wears: {},
+  styles: {},
+});
+
 export function addSection(site: Site, page: Id, index: number): Made {
-  const id = newId('s');
   const { order, rekeyed } = placeAt(site, page, index, null);
-  const record: SectionRecord = {
-    id,
-    kind: 'section',
-    area: 'main',
-    name: 'Section',
-    at: { parent: page, order },
-    scheme: null,
-    rebind: {},
-    variants: {},
-    wears: {},
-    styles: {},
-  };
-  return { id, edits: [...rekeyed, { op: 'put', record }] };
+  const record = emptySection('main', { parent: page, order });
+  return { id: record.id, edits: [...rekeyed, { op: 'put', record }] };
+}
+
+/** Whether a page shows what pages share in an area. Where the site has nothing there yet, it gets an empty section. */
+export function showArea(site: Site, page: Id, area: SharedArea, shown: boolean): Edit[] {
+  const record = site.kinds.page.get(page);
+  if (!record) return [];
+  const { [area]: _, ...others } = record.areas ?? {};
+  const areas = showsArea({}, area) === shown ? others : { ...others, [area]: shown };
+  const rule: Edit =
+    Object.keys(areas).length === 0
+      ? { op: 'unset', id: page, path: ['areas'] }
+      : { op: 'set', id: page, path: ['areas'], value: areas };
+  const has = childrenOf(site, SETTINGS).some(id => site.kinds.section.get(id)?.area === area);
+  if (!shown || has) return [rule];
+  const { order, rekeyed } = placeAt(site, SETTINGS, Number.MAX_SAFE_INTEGER, null);
+  return [rule, ...rekeyed, { op: 'put', record: emptySection(area, { parent: SETTINGS, order }) }];
 }
 
 export function addWidget(site: Site, parent: Id, index: number, widget: string): Made {
@@ -144,12 +168,12 @@ export function moveNode(site: Site, id: Id, parent: Id, index: number): Result<
   return ok([...rekeyed, { op: 'set', id, path: ['at'], value: { parent, order } }]);
 }
 
-/** A copy of a node and of all it holds, right after it. */
+/** A copy of a node and of all it holds, right after it; versions that were set aside stay where they are. */
 export function duplicateNode(site: Site, id: Id): Result<Made> {
   const node = getRecord(site, id);
   if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: id });
   const ids = new Map<Id, Id>();
-  const all = subtree({ childrenOf: it => childrenOf(site, it) }, id);
+  const all = subtree({ childrenOf: it => nodesUnder(site, it) }, id);
   for (const inner of all) ids.set(inner, newId(inner.charAt(0) === 's' ? 's' : 'w'));
   const { order, rekeyed } = placeAt(
     site,

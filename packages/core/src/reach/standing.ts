@@ -1,13 +1,6 @@
 import { childScope, pageScope, type Scope } from '../cascade/index.ts';
-import {
-  childrenOf,
-  getRecord,
-  type Id,
-  isNode,
-  type NodeRecord,
-  SETTINGS,
-  type Site,
-} from '../site/index.ts';
+import { sectionsIn } from '../render/markup.ts';
+import { AREAS, getRecord, type Id, isNode, type NodeRecord, nodesUnder, type Site } from '../site/index.ts';
 
 /** A page, or a section or widget as it stands on one; what all pages share stands on each. */
 export interface Standing {
@@ -38,10 +31,9 @@ export function standingsOf(site: Site): readonly Standing[] {
       if (!isNode(node)) return;
       const inner = childScope(outer, node);
       standings.push({ node, page: record.id, scope: inner });
-      for (const child of childrenOf(site, id)) visit(inner, child);
+      for (const child of nodesUnder(site, id)) visit(inner, child);
     };
-    for (const id of childrenOf(site, record.id)) visit(scope, id);
-    for (const id of childrenOf(site, SETTINGS)) visit(scope, id);
+    for (const area of AREAS) for (const { id } of sectionsIn(site, record.id, area)) visit(scope, id);
   }
   known.set(widget, { inputs, standings });
   return standings;

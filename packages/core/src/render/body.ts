@@ -1,24 +1,40 @@
 import { pageScope } from '../cascade/index.ts';
-import type { PageRecord, SectionRecord, Site } from '../site/index.ts';
+import type { Area, PageRecord, SectionRecord, Site } from '../site/index.ts';
 import type { HtmlElement } from './html.ts';
 import { bindingClasses, classesOf, type MarkupOptions, renderNode, sectionsIn } from './markup.ts';
 
 /** The body of a page: header, main, footer, each with its sections. */
 export function renderBody(site: Site, page: PageRecord, options: MarkupOptions): HtmlElement {
   const scope = pageScope(site, page);
-  const sections = (area: 'main' | 'header' | 'footer') =>
+  const sections = (area: Area) =>
     sectionsIn(site, page.id, area).map((section: SectionRecord) =>
       renderNode(site, scope, section, options),
     );
-  const areas: HtmlElement[] = [
-    { tag: 'header', attrs: { 'data-area': options.marks ? 'header' : null }, children: sections('header') },
-    {
-      tag: 'main',
-      attrs: { id: 'main', 'data-area': options.marks ? 'main' : null },
-      children: sections('main'),
+  /** A box of the page's own, such as the one that holds all its areas. */
+  const part = (tag: string, name: string, children: HtmlElement[], attrs = {}): HtmlElement => ({
+    tag,
+    attrs: {
+      ...attrs,
+      class: classesOf(site, scope, name).join(' '),
+      'data-part': options.marks ? name : null,
+      'data-node': options.marks ? page.id : null,
     },
-    { tag: 'footer', attrs: { 'data-area': options.marks ? 'footer' : null }, children: sections('footer') },
-  ];
+    children,
+  });
+  const area = (tag: string, name: Area, attrs = {}): HtmlElement => ({
+    tag,
+    attrs: { ...attrs, 'data-area': options.marks ? name : null },
+    children: sections(name),
+  });
+  const header = area('header', 'header');
+  const main = area('main', 'main', { id: 'main' });
+  const beside = area('aside', 'sidebar');
+  const footer = area('footer', 'footer');
+  const middle =
+    beside.children.length === 0
+      ? main
+      : part('div', 'middle', [part('div', 'content', [main]), part('div', 'side', [beside])]);
+  const areas = [header, middle, footer];
   const binding = bindingClasses({ ...page, scheme: scope.scheme }, scope.scheme);
   return {
     tag: 'body',
@@ -29,15 +45,11 @@ export function renderBody(site: Site, page: PageRecord, options: MarkupOptions)
     },
     children: [
       { tag: 'a', attrs: { class: 'skip', href: '#main' }, children: ['Skip to content'] },
-      {
-        tag: 'div',
-        attrs: {
-          class: classesOf(site, scope, 'sheet').join(' '),
-          'data-part': options.marks ? 'sheet' : null,
-          'data-node': options.marks ? page.id : null,
-        },
-        children: areas.filter(area => area.tag === 'main' || area.children.length > 0),
-      },
+      part(
+        'div',
+        'sheet',
+        areas.filter(it => it === middle || it.children.length > 0),
+      ),
     ],
   };
 }

@@ -1,5 +1,6 @@
 import { childScope, pageScope, type Scope, sourcesOf, speaksOf } from '../cascade/index.ts';
 import {
+  AREAS,
   type Area,
   type AssetRecord,
   type Content,
@@ -9,10 +10,12 @@ import {
   type Id,
   isNode,
   type NodeRecord,
+  nodesUnder,
   SETTINGS,
   type SectionRecord,
   type Site,
   settingsOf,
+  showsArea,
   type WidgetRecord,
 } from '../site/index.ts';
 import {
@@ -195,7 +198,7 @@ export function renderNode(site: Site, outer: Scope, node: NodeRecord, options: 
 }
 
 function renderChildren(site: Site, scope: Scope, parent: Id, options: MarkupOptions): HtmlElement[] {
-  return childrenOf(site, parent)
+  return nodesUnder(site, parent)
     .map(id => getRecord(site, id))
     .filter(isNode)
     .map(node => renderNode(site, scope, node, options));
@@ -228,12 +231,15 @@ export function renderSample(
   return root ? dress(site, scope, options, root, () => sampleChildren(site, scope, options)) : null;
 }
 
-/** Areas as they stand on a page, the uppermost first. */
-const AREAS_DOWN = ['header', 'main', 'footer'] as const;
+/** What stands above and below each other; a sidebar stands beside. */
+const AREAS_DOWN = AREAS.filter(area => area !== 'sidebar');
 
-/** Sections of an area as they show on a page: its own, or those shared by all. */
-export const sectionsIn = (site: Site, page: Id, area: Area): SectionRecord[] =>
-  childrenOf(site, area === 'main' ? page : SETTINGS)
+/** Sections of an area as they show on a page: its own, or those it shares with others. */
+export function sectionsIn(site: Site, page: Id, area: Area): SectionRecord[] {
+  const record = site.kinds.page.get(page);
+  if (record && !showsArea(record, area)) return [];
+  return childrenOf(site, area === 'main' ? page : SETTINGS)
     .map(id => site.kinds.section.get(id))
     .filter(section => section !== undefined)
     .filter(section => section.area === area);
+}

@@ -1,11 +1,12 @@
 import { compareRanks, mergeRebinds, pageScope } from '../cascade/index.ts';
 import { movementsIn, printKeyframes } from '../properties/index.ts';
 import {
-  childrenOf,
+  AREAS,
   getRecord,
   type Id,
   isNode,
   type NodeRecord,
+  nodesUnder,
   type PageRecord,
   type SectionRecord,
   type Site,
@@ -86,9 +87,9 @@ function idsOn(site: Site, page: Id): readonly Id[] {
   }
   let ids = known.ids.get(page);
   if (!ids) {
-    ids = (['header', 'main', 'footer'] as const)
-      .flatMap(area => sectionsIn(site, page, area))
-      .flatMap(root => subtree({ childrenOf: id => childrenOf(site, id) }, root.id));
+    ids = AREAS.flatMap(area => sectionsIn(site, page, area)).flatMap(root =>
+      subtree({ childrenOf: id => nodesUnder(site, id) }, root.id),
+    );
     known.ids.set(page, ids);
   }
   return ids;

@@ -5,7 +5,7 @@ import type { Value } from '../values/index.ts';
 import { maybeElement } from '../widgets/index.ts';
 import { placedId } from './place.ts';
 import { elementOfArea } from './readRecord.ts';
-import { type Id, type NodeRecord, SETTINGS, type SiteRecord } from './records.ts';
+import { type Id, type NodeRecord, SETTINGS, type SectionRecord, type SiteRecord } from './records.ts';
 import { referencesOf } from './references.ts';
 import type { Lookup } from './site.ts';
 
@@ -142,7 +142,11 @@ function checkRecord(
         checkAddress(record, get, childrenNow)
       );
     case 'section':
-      return checkRebinds(record, tokenValue, circle) ?? checkWearer(record, get);
+      return (
+        checkRebinds(record, tokenValue, circle) ??
+        checkVersion(record, get, childrenNow) ??
+        checkWearer(record, get)
+      );
     case 'widget':
       return checkAncestors(record, get) ?? checkParentHolds(record, get) ?? checkWearer(record, get);
     case 'settings': {
@@ -206,6 +210,32 @@ function checkParentHolds(record: NodeRecord, get: (id: Id) => SiteRecord | unde
     found: parent.widget,
     expected: 'a section or a group',
   };
+}
+
+/** A section that stands in another is a version of it: of the same area, and with no versions of its own. */
+function checkVersion(
+  record: SectionRecord,
+  get: (id: Id) => SiteRecord | undefined,
+  childrenNow: (id: Id) => Id[],
+): Problem | null {
+  const of = get(record.at.parent);
+  const versions = childrenNow(record.id)
+    .map(get)
+    .filter(it => it?.kind === 'section');
+  const wrong =
+    of?.kind === 'section'
+      ? of.area !== record.area || get(of.at.parent)?.kind === 'section' || versions.length > 0
+      : versions.some(it => it.area !== record.area);
+  return wrong
+    ? {
+        code: 'bad-parent',
+        message: 'A version stands in the section that it is one of, and holds none itself.',
+        record: record.id,
+        path: 'at.parent',
+        found: record.at.parent,
+        expected: 'a page, or a section of its area that is no version',
+      }
+    : null;
 }
 
 function checkWearer(record: NodeRecord, get: (id: Id) => SiteRecord | undefined): Problem | null {

@@ -25,6 +25,7 @@ import {
   KINDS,
   type Kind,
   PAGE_KINDS,
+  SHARED_AREAS,
   type SiteRecord,
   type Wear,
 } from './records.ts';
@@ -264,6 +265,16 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     ...set(f, 'unlisted'),
     ...set(f, 'unindexed'),
     ...f.maybe('sharePicture', (it, name) => it.id(name)),
+    ...f.maybe('areas', (it, name) =>
+      it.read(name, 'true or false for header, sidebar and footer', areas =>
+        isObject(areas) &&
+        Object.entries(areas).every(
+          ([area, shown]) => SHARED_AREAS.some(known => known === area) && typeof shown === 'boolean',
+        )
+          ? areas
+          : null,
+      ),
+    ),
   }),
   section: (id, f) => {
     const area = f.oneOf('area', AREAS);

@@ -26,8 +26,12 @@ export type Width = (typeof WIDTHS)[number];
 export type Slot = string;
 export type Styles = Readonly<Record<Slot, Value>>;
 
-export const AREAS = ['main', 'header', 'footer'] as const;
+/** In the order in which they stand on a page. */
+export const AREAS = ['header', 'main', 'sidebar', 'footer'] as const;
 export type Area = (typeof AREAS)[number];
+/** What pages share. */
+export type SharedArea = Exclude<Area, 'main'>;
+export const SHARED_AREAS: readonly SharedArea[] = ['header', 'sidebar', 'footer'];
 
 /** Where a rule holds. */
 export type Place =
@@ -200,7 +204,13 @@ export interface PageRecord {
   unindexed?: true;
   /** The picture shown where the page is shared. */
   sharePicture?: Id;
+  /** Which of the shared areas it shows, where it differs from other pages: these have header and footer and no sidebar. */
+  areas?: Readonly<Partial<Record<SharedArea, boolean>>>;
 }
+
+/** Whether a page shows an area. */
+export const showsArea = ({ areas }: Pick<PageRecord, 'areas'>, area: Area): boolean =>
+  area === 'main' || (areas?.[area] ?? area !== 'sidebar');
 
 interface Wearer extends Declaring {
   at: At;

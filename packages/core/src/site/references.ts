@@ -155,7 +155,9 @@ export function referencesOf(record: SiteRecord): Reference[] {
           path: 'at.parent',
           to: record.at.parent,
           kinds:
-            record.kind === 'widget' ? ['section', 'widget'] : [record.area === 'main' ? 'page' : 'settings'],
+            record.kind === 'widget'
+              ? ['section', 'widget']
+              : [record.area === 'main' ? 'page' : 'settings', 'section'],
         },
         ...(record.kind === 'section'
           ? [...scheme(record.scheme), ...inRebind(record.rebind)]

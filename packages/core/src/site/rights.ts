@@ -42,6 +42,7 @@ const FIELDS: Partial<Record<Kind, Readonly<Record<string, Right>>>> = {
     off: 'choice',
     unlisted: 'choice',
     unindexed: 'choice',
+    areas: 'choice',
     sharePicture: 'content',
     rebind: 'style',
   },

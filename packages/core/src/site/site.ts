@@ -6,6 +6,7 @@ import {
   type Kind,
   type RecordOf,
   SETTINGS,
+  type SectionRecord,
   type SettingsRecord,
   type SiteRecord,
 } from './records.ts';
@@ -135,10 +136,23 @@ export function subtree(lookup: Pick<Lookup, 'childrenOf'>, id: Id): Id[] {
   return ids;
 }
 
-/** Sections and widgets that stand directly in something; pages below a page stand among the same children. */
-export const nodesUnder = (site: Site, parent: Id): Id[] =>
-  childrenOf(site, parent).filter(id => isNode(getRecord(site, id)));
+/**
+ * Sections and widgets that stand directly in something. Pages below a page stand among the same children, and versions of
+ * a section that were set aside among what it holds; neither is meant.
+ */
+export function nodesUnder(site: Site, parent: Id): Id[] {
+  const inSection = site.kinds.section.has(parent);
+  return childrenOf(site, parent).filter(id =>
+    inSection ? site.kinds.widget.has(id) : isNode(getRecord(site, id)),
+  );
+}
+
+/** Versions of a section that were set aside: they stand in it, and show nowhere. */
+export const versionsOf = (site: Site, section: Id): SectionRecord[] =>
+  childrenOf(site, section)
+    .map(id => site.kinds.section.get(id))
+    .filter(version => version !== undefined);
 
 /** Sections and widgets that stand in something, in the order in which they stand; pages below a page are left out. */
 export const nodesIn = (site: Site, parent: Id): Id[] =>
-  nodesUnder(site, parent).flatMap(id => subtree({ childrenOf: it => childrenOf(site, it) }, id));
+  nodesUnder(site, parent).flatMap(id => subtree({ childrenOf: it => nodesUnder(site, it) }, id));

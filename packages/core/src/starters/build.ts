@@ -1,6 +1,7 @@
 import { type PropertyRow, propertyOf } from '../properties/index.ts';
 import { must } from '../result/index.ts';
 import {
+  type Area,
   type AssetRecord,
   type At,
   applyChange,
@@ -8,6 +9,7 @@ import {
   type DrawingRecord,
   EMPTY_SITE,
   keyBetween,
+  type PageRecord,
   type Place,
   parseSlot,
   placedId,
@@ -191,9 +193,9 @@ export class SiteBuilder {
     path: string,
     title: string,
     description: string,
-    more: { parent?: string; scheme?: string; rebind?: Readonly<Record<string, Value>> } = {},
+    more: Partial<Pick<PageRecord, 'rebind' | 'areas'>> & { parent?: string; scheme?: string } = {},
   ): void {
-    const { parent = 'settings', scheme = null, rebind = {} } = more;
+    const { parent = 'settings', scheme = null, rebind = {}, areas } = more;
     this.records.push({
       id,
       kind: 'page',
@@ -204,6 +206,7 @@ export class SiteBuilder {
       at: this.next(parent),
       scheme,
       rebind,
+      ...(areas && { areas }),
     });
   }
 
@@ -212,7 +215,7 @@ export class SiteBuilder {
     parent: string,
     name: string,
     more: {
-      area?: 'main' | 'header' | 'footer';
+      area?: Area;
       scheme?: string;
       variants?: Readonly<Record<string, string>>;
       wears?: readonly string[];

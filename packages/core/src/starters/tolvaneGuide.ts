@@ -337,13 +337,13 @@ function styles(b: SiteBuilder): void {
     'box/paddingTop': `{size.section-padding.${id}}`,
     'box/paddingBottom': `{size.section-padding.${id}}`,
   });
-  for (const element of ['section', 'header', 'footer'] as const) {
+  for (const element of ['section', 'header', 'sidebar', 'footer'] as const) {
     b.default(element, {
       'inner/maxWidth': '{size.page.width}',
       'inner/rowGap': '{size.space.three}',
       'box/paddingLeft': '{size.space.three}',
       'box/paddingRight': '{size.space.three}',
-      ...padding(element === 'section' ? 'fair' : 'snug'),
+      ...padding(element === 'section' || element === 'sidebar' ? 'fair' : 'snug'),
       ...(element === 'footer' && {
         'box/backgroundImage': 'pattern(swell, role.line)',
         'box/backgroundRepeat': 'repeat-x',

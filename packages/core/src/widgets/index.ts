@@ -16,7 +16,7 @@ import { page } from './page/index.ts';
 import { picture } from './picture/index.ts';
 import { preformatted } from './preformatted/index.ts';
 import { quote } from './quote/index.ts';
-import { footer, header, section } from './section/index.ts';
+import { footer, header, section, sidebar } from './section/index.ts';
 import { siteTitle } from './siteTitle/index.ts';
 import { table } from './table/index.ts';
 import { text } from './text/index.ts';
@@ -55,7 +55,7 @@ export const WIDGETS: readonly ElementType[] = [
   navigation,
 ];
 /** Everything that has a default. */
-export const ELEMENTS: readonly ElementType[] = [page, ...WIDGETS, section, header, footer];
+export const ELEMENTS: readonly ElementType[] = [page, ...WIDGETS, section, header, sidebar, footer];
 
 const BY_NAME = new Map(ELEMENTS.map(element => [element.name, element]));
 const WIDGET_NAMES = new Set(WIDGETS.map(widget => widget.name));

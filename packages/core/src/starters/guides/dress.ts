@@ -69,13 +69,13 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
   });
 
   b.default('page', { 'box/textStyle': id('text') });
-  for (const element of ['section', 'header', 'footer'] as const) {
+  for (const element of ['section', 'header', 'sidebar', 'footer'] as const) {
     b.default(element, {
       'inner/maxWidth': '{size.page.width}',
       'inner/rowGap': '{size.space.three}',
       'box/paddingLeft': '{size.space.three}',
       'box/paddingRight': '{size.space.three}',
-      ...padding(element === 'section' ? 'fair' : 'snug'),
+      ...padding(element === 'section' || element === 'sidebar' ? 'fair' : 'snug'),
     });
     b.variant(id(`${element}-snug`), element, 'padding', 'Snug', padding('snug'));
     b.variant(id(`${element}-roomy`), element, 'padding', 'Roomy', padding('roomy'));

@@ -42,4 +42,5 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
 
 export const section = make('section', 'Section', 'section', '4rem');
 export const header = make('header', 'Header', 'div', '1rem');
+export const sidebar = make('sidebar', 'Sidebar', 'div', '3rem');
 export const footer = make('footer', 'Footer', 'div', '3rem');
