@@ -3,6 +3,7 @@ import {
   contributionsTo,
   FACETS,
   getRecord,
+  type Id,
   isNode,
   PART_KINDS,
   PROPERTIES,
@@ -34,6 +35,7 @@ import { Lock, useMay } from '../session/rights.tsx';
 import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { AlsoTo } from './alsoTo.ts';
 import { CarryLook } from './CarryLook.tsx';
 import { ContentFields } from './ContentFields.tsx';
 import { FACET_NAMES } from './facetNames.ts';
@@ -52,6 +54,8 @@ import { Unfollowed, unfollowedOf } from './Unfollowed.tsx';
 import { Versions } from './Versions.tsx';
 import { WornPresets } from './WornPresets.tsx';
 
+const NO_OTHERS: readonly Id[] = [];
+
 const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
 const matches = (row: Row, words: readonly string[]): boolean => {
@@ -62,6 +66,8 @@ const matches = (row: Row, words: readonly string[]): boolean => {
 interface Props {
   subject: Subject;
   onSubject(subject: Subject): void;
+  /** Things picked besides: what is set goes to those that have such a part, too. */
+  others?: readonly Id[];
   /** The way down to the subject, which can be climbed. */
   path: readonly { id: string; label: string; onSelect?: () => void }[];
   onBox?(box: Row['box'] | null): void;
@@ -70,21 +76,23 @@ interface Props {
 }
 
 /** The panel where the selected thing's styles are set: what is set here, what its presets say, what the guide says. */
-export function Bench({ subject, onSubject, path, onBox, askedForWords = 0 }: Props) {
+export function Bench({ subject, onSubject, others = NO_OTHERS, path, onBox, askedForWords = 0 }: Props) {
   const site = useSite();
   const resolved = useMemo(() => resolveSubject(site, subject), [site, subject]);
   if (!resolved) return <p className="p-4 text-muted">What was selected is no longer there.</p>;
   return (
-    <Opened
-      key={`${resolved.record}`}
-      site={site}
-      subject={subject}
-      resolved={resolved}
-      onSubject={onSubject}
-      path={path}
-      askedForWords={askedForWords}
-      {...(onBox && { onBox })}
-    />
+    <AlsoTo.Provider value={others}>
+      <Opened
+        key={`${resolved.record}`}
+        site={site}
+        subject={subject}
+        resolved={resolved}
+        onSubject={onSubject}
+        path={path}
+        askedForWords={askedForWords}
+        {...(onBox && { onBox })}
+      />
+    </AlsoTo.Provider>
   );
 }
 

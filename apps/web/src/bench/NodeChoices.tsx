@@ -10,6 +10,7 @@ import {
 import { useCommit } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { Select } from '../ui/Select.tsx';
+import { ofElement, useAlsoTo } from './alsoTo.ts';
 
 const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
@@ -21,6 +22,7 @@ export function NodeChoices({ site, node }: { site: Site; node: NodeRecord }) {
     .map(axis => ({ axis, variants: variantsOf(site, element.name, axis) }))
     .filter(({ variants }) => variants.length > 0);
   const mayStyle = useMay('style');
+  const also = useAlsoTo();
   const hidden = hiddenFrom(site, node.id);
   return (
     <div className="grid grid-cols-2 gap-2">
@@ -36,7 +38,12 @@ export function NodeChoices({ site, node }: { site: Site; node: NodeRecord }) {
           ]}
           onChange={value =>
             commit(
-              [{ op: 'set', id: node.id, path: ['scheme'], value: value === '' ? null : value }],
+              [node.id, ...also.filter(id => site.kinds.section.has(id))].map(id => ({
+                op: 'set',
+                id,
+                path: ['scheme'],
+                value: value === '' ? null : value,
+              })),
               'Choose a scheme',
             )
           }
@@ -53,11 +60,11 @@ export function NodeChoices({ site, node }: { site: Site; node: NodeRecord }) {
           ]}
           onChange={value =>
             commit(
-              [
+              [node.id, ...ofElement(site, also, element.name)].map(id =>
                 value === ''
-                  ? { op: 'unset', id: node.id, path: ['variants', axis] }
-                  : { op: 'set', id: node.id, path: ['variants', axis], value },
-              ],
+                  ? { op: 'unset', id, path: ['variants', axis] }
+                  : { op: 'set', id, path: ['variants', axis], value },
+              ),
               `Choose ${axis}`,
             )
           }
@@ -74,7 +81,9 @@ export function NodeChoices({ site, node }: { site: Site; node: NodeRecord }) {
           ]}
           onChange={value =>
             commit(
-              hideFrom(site, node.id, value === 'narrow' || value === 'medium' ? value : null),
+              [node.id, ...also].flatMap(id =>
+                hideFrom(site, id, value === 'narrow' || value === 'medium' ? value : null),
+              ),
               value === '' ? 'Show at every width' : 'Hide at a width',
             )
           }

@@ -17,6 +17,7 @@ import { useState } from 'react';
 import { useCommit, useSession } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
+import { havingPart, useAlsoTo } from './alsoTo.ts';
 import { ColourControl } from './ColourControl.tsx';
 import { GroundControl } from './GroundControl.tsx';
 import { sidesOf } from './sides.ts';
@@ -76,14 +77,19 @@ export function PropertyRow({
     else LINKED.add(family);
     setLinked(!linked);
   };
+  const also = useAlsoTo();
   const slots = linked ? sides.map(property => printSlot({ ...asked, property })) : [slot];
+  const edits = (next: Value): Edit[] => {
+    const values = Object.fromEntries(slots.map(it => [it, next]));
+    const others = havingPart(session.site, also, asked.part).map(id => ({ type: 'record', id }) as const);
+    return [target, ...others].flatMap(it => setSlots(session.site, it, values));
+  };
   const set = (next: Value, before: readonly Edit[] = []) =>
     commit(
-      [...before, ...setSlots(session.site, target, Object.fromEntries(slots.map(it => [it, next])))],
-      `Set ${label.toLowerCase()}${linked ? ' and the other sides' : ''}`,
+      [...before, ...edits(next)],
+      `Set ${label.toLowerCase()}${linked ? ' and the other sides' : ''}${also.length > 0 ? ` of ${also.length + 1} things` : ''}`,
     );
-  const show = (next: Value | null) =>
-    session.show(next && setSlots(session.site, target, Object.fromEntries(slots.map(it => [it, next]))));
+  const show = (next: Value | null) => session.show(next && edits(next));
   const text = value ? printTyped(value, site.kinds.token) : '';
   const loose = knot && value !== null && isLoose(value);
   return (

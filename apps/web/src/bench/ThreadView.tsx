@@ -22,6 +22,7 @@ import { useLocked, useMay } from '../session/rights.tsx';
 import { useGo } from '../shell/go.ts';
 import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
+import { useAlsoTo } from './alsoTo.ts';
 import { Chip, colourOf } from './ColourControl.tsx';
 import { Promote } from './Promote.tsx';
 
@@ -57,6 +58,7 @@ export function ThreadView({
   const go = useGo();
   const commit = useCommit();
   const locked = useLocked();
+  const also = useAlsoTo();
   const mayGuide = useMay('guide');
   const node = scope.node;
   const thread = threadOf(site, scope, asked);
@@ -169,7 +171,18 @@ export function ThreadView({
       )}
       {own !== null && !locked && (
         <div className="mt-1 flex gap-3">
-          <Button kind="link" onClick={() => commit(setSlot(site, target, own, null), 'Reset one value')}>
+          <Button
+            kind="link"
+            onClick={() =>
+              commit(
+                [
+                  ...setSlot(site, target, own, null),
+                  ...also.flatMap(id => setSlot(site, { type: 'record', id }, own, null)),
+                ],
+                'Reset one value',
+              )
+            }
+          >
             Reset
           </Button>
           {node && mayGuide && <Promote site={site} scope={scope} node={node} slots={[own]} />}

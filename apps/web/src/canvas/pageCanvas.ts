@@ -43,12 +43,12 @@ export class PageCanvas {
     view: Window & typeof globalThis,
     siteId: string,
     private readonly page: Id,
-    extra = '',
+    { extra = '', links = false }: { extra?: string; links?: boolean } = {},
   ) {
     this.engine = new StyleEngine(document, view, 'canvas', siteId, `.skip{display:none}${extra}`);
     this.options = {
       marks: true,
-      links: false,
+      links,
       assetUrl: asset => `/api/sites/${siteId}/assets/${asset.file}`,
     };
   }

@@ -12,7 +12,8 @@ import {
 } from '@cove/core';
 import { useState } from 'react';
 import type { Subject } from '../bench/subject.ts';
-import { Canvas, type Picked } from '../pages/Canvas.tsx';
+import { Canvas } from '../pages/Canvas.tsx';
+import type { Picked } from '../pages/useSelection.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
 
@@ -88,6 +89,7 @@ export function PageInView({ site, onSubject }: { site: Site; onSubject(subject:
         state="rest"
         box={null}
         onPick={pick}
+        onMove={null}
         onAddSection={null}
         onRich={() => {}}
         mayWrite={false}

@@ -3,8 +3,10 @@ import {
   getRecord,
   type Id,
   isNode,
+  outermost,
   type PropertyRow,
   partOf,
+  type Site,
   type State,
   sectionsIn,
 } from '@cove/core';
@@ -14,11 +16,8 @@ import { PageCanvas } from '../canvas/pageCanvas.ts';
 import { useCommit, useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { CropMarks } from '../ui/CropMarks.tsx';
-
-export interface Picked {
-  node: Id;
-  part: string;
-}
+import { type Box, dropOnPage, type PageDrop } from './dropOnPage.ts';
+import type { Picked } from './useSelection.ts';
 
 interface Props {
   page: Id;
@@ -29,10 +28,15 @@ interface Props {
   /** Name of the frame. */
   title?: string;
   picked: Picked | null;
+  /** What is picked besides. */
+  others?: readonly Id[];
   state: State;
   /** The box whose property is being set. */
   box: PropertyRow['box'] | null;
-  onPick(picked: Picked | null): void;
+  /** `more` where it is to be picked beside the others. */
+  onPick(picked: Picked | null, more: boolean): void;
+  /** Null where nothing may be moved. */
+  onMove: ((ids: readonly Id[], parent: Id, index: number) => void) | null;
   /** Null where no section may be added. */
   onAddSection: ((index: number) => void) | null;
   /** Words with emphasis and links were double-clicked; they are edited on the bench. */
@@ -41,19 +45,16 @@ interface Props {
   mayWrite: boolean;
 }
 
-interface Rect {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-}
-
 const ROOM = 26;
+const NO_OTHERS: readonly Id[] = [];
+/** From how many px on a press is a drag, and how near to the window's border it scrolls. */
+const DRAG_FROM = 5;
+const SCROLL_REACH = 40;
 
 /** How near to a border of sections the pointer opens the seam, in px of the page. */
 const SEAM_REACH = 14;
 
-const same = (a: Rect | null, b: Rect | null) =>
+const same = (a: Box | null, b: Box | null) =>
   a === b ||
   (a !== null && b !== null && a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height);
 
@@ -64,9 +65,11 @@ export function Canvas({
   onWidth,
   title = 'Page',
   picked,
+  others = NO_OTHERS,
   state,
   box,
   onPick,
+  onMove,
   onAddSection,
   onRich,
   mayWrite,
@@ -76,15 +79,22 @@ export function Canvas({
   const area = useRef<HTMLDivElement>(null);
   const canvas = useRef<PageCanvas | null>(null);
   const [room, setRoom] = useState({ width: 720, height: 640 });
-  const [marks, setMarks] = useState<{ picked: Rect | null; inner: Rect | null; hover: Rect | null }>({
+  const [marks, setMarks] = useState<{
+    picked: Box | null;
+    inner: Box | null;
+    hover: Box | null;
+    others: readonly Box[];
+  }>({
     picked: null,
     inner: null,
     hover: null,
+    others: [],
   });
+  const [drop, setDrop] = useState<PageDrop | null>(null);
   const [seam, setSeam] = useState<{ y: number; index: number } | null>(null);
   const hovered = useRef<Picked | null>(null);
-  const now = useRef({ picked, state, onPick, onRich, mayWrite });
-  now.current = { picked, state, onPick, onRich, mayWrite };
+  const now = useRef({ picked, others, state, onPick, onMove, onRich, mayWrite });
+  now.current = { picked, others, state, onPick, onMove, onRich, mayWrite };
 
   const scale = Math.min(1, (room.width - ROOM * 2) / width);
   const height = Math.max(200, (room.height - ROOM) / scale);
@@ -102,24 +112,24 @@ export function Canvas({
   const measure = useCallback(() => {
     const it = canvas.current;
     if (!it) return;
-    const rect = (element: Element | null): Rect | null => {
-      if (!element) return null;
-      const { x, y, width: w, height: h } = element.getBoundingClientRect();
-      return { x, y, width: w, height: h };
-    };
     const at = now.current.picked;
     const element = at ? it.findPart(at.node, at.part) : null;
     const over = hovered.current;
     const next = {
-      picked: rect(element),
+      picked: boxOf(element),
       inner: element ? innerOf(element) : null,
       hover:
         over && (over.node !== at?.node || over.part !== at?.part)
-          ? rect(it.findPart(over.node, over.part))
+          ? boxOf(it.findPart(over.node, over.part))
           : null,
+      others: now.current.others.flatMap(id => boxOf(it.find(id)) ?? []),
     };
     setMarks(before =>
-      same(before.picked, next.picked) && same(before.hover, next.hover) && same(before.inner, next.inner)
+      same(before.picked, next.picked) &&
+      same(before.hover, next.hover) &&
+      same(before.inner, next.inner) &&
+      before.others.length === next.others.length &&
+      before.others.every((it, i) => same(it, next.others[i] ?? null))
         ? before
         : next,
     );
@@ -135,6 +145,9 @@ export function Canvas({
     }
     measure();
   }, [picked, state, measure]);
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: measured anew with what is picked besides
+  useEffect(measure, [others, measure]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new size moves everything
   useEffect(() => {
@@ -199,11 +212,61 @@ export function Canvas({
     canvas.current = made;
     made.show(session.site, null);
     const elementAt = (event: Event) => (event.target instanceof view.Element ? event.target : null);
+    /** Set from the first move of a drag until the click that ends it is over. */
+    let dragged = false;
+    document.addEventListener('dragstart', event => event.preventDefault());
+    document.addEventListener('pointerdown', event => {
+      dragged = false;
+      const pressed = elementAt(event);
+      const hit = PageCanvas.hit(pressed);
+      const record = hit && getRecord(session.site, hit.node);
+      const isWritten = pressed instanceof view.HTMLElement && pressed.isContentEditable;
+      if (!now.current.onMove || event.button !== 0 || !isNode(record) || isWritten) return;
+      const { picked: one, others: more } = now.current;
+      const all = one ? [one.node, ...more] : [];
+      // What is pressed within what is picked drags that; else it drags itself.
+      const holder = nearest(session.site, record.id, all);
+      const ids = outermost(session.site, holder === null ? [record.id] : all);
+      const from = { x: event.clientX, y: event.clientY };
+      let to: PageDrop | null = null;
+      const move = (at: PointerEvent) => {
+        if (!dragged && Math.hypot(at.clientX - from.x, at.clientY - from.y) < DRAG_FROM) return;
+        if (!dragged) document.getSelection()?.removeAllRanges();
+        dragged = true;
+        at.preventDefault();
+        if (at.clientY < SCROLL_REACH) view.scrollBy(0, -12);
+        else if (at.clientY > view.innerHeight - SCROLL_REACH) view.scrollBy(0, 12);
+        const under = PageCanvas.hit(document.elementFromPoint(at.clientX, at.clientY))?.node ?? null;
+        to = dropOnPage(session.site, ids, under, { x: at.clientX, y: at.clientY }, id =>
+          boxOf(made.find(id)),
+        );
+        setDrop(to);
+      };
+      const end = (event: Event) => {
+        document.removeEventListener('pointermove', move);
+        document.removeEventListener('pointerup', end);
+        document.removeEventListener('pointercancel', end);
+        document.removeEventListener('keydown', leave, true);
+        setDrop(null);
+        if (to && event.type === 'pointerup') now.current.onMove?.(ids, to.parent, to.index);
+      };
+      const leave = (event: KeyboardEvent) => {
+        if (event.key !== 'Escape') return;
+        event.stopPropagation();
+        to = null;
+        end(event);
+      };
+      document.addEventListener('pointermove', move);
+      document.addEventListener('pointerup', end);
+      document.addEventListener('pointercancel', end);
+      document.addEventListener('keydown', leave, true);
+    });
     document.addEventListener('click', event => {
       event.preventDefault();
       const target = elementAt(event);
       if (target instanceof view.HTMLElement && target.isContentEditable) return;
-      now.current.onPick(PageCanvas.hit(target));
+      if (dragged) return;
+      now.current.onPick(PageCanvas.hit(target), event.shiftKey || event.ctrlKey || event.metaKey);
     });
     document.addEventListener('dblclick', event => {
       const part = elementAt(event)?.closest('[data-part]');
@@ -271,7 +334,7 @@ export function Canvas({
     isNode(record) && picked
       ? `${elementOfNode(record).label}, ${(partOf(elementOfNode(record), picked.part)?.label ?? picked.part).toLowerCase()}`
       : 'Page';
-  const scaled = (rect: Rect): Rect => ({
+  const scaled = (rect: Box): Box => ({
     x: rect.x * scale,
     y: rect.y * scale,
     width: rect.width * scale,
@@ -287,20 +350,25 @@ export function Canvas({
       >
         <div className="absolute inset-0 overflow-hidden border border-hair bg-white">
           <Frame key={page} title={title} width={width} height={height} scale={scale} onReady={onReady} />
-          {marks.hover && <CropMarks {...scaled(marks.hover)} faint />}
+          {marks.others.map(it => (
+            <CropMarks key={`${it.x} ${it.y}`} {...scaled(it)} />
+          ))}
+          {marks.hover && !drop && <CropMarks {...scaled(marks.hover)} faint />}
           {marks.picked && <CropMarks {...scaled(marks.picked)} name={name} />}
+          {drop && (
+            <div
+              data-drop
+              className="pointer-events-none absolute rounded-sm bg-teal/80"
+              style={placed(scaled(drop.line))}
+            />
+          )}
           {marks.inner && box === 'padding' && marks.picked && (
             <Padding outer={scaled(marks.picked)} inner={scaled(marks.inner)} />
           )}
           {marks.picked && (box === 'size' || box === 'margin' || box === 'gap') && (
             <div
               className="pointer-events-none absolute border border-dashed border-teal bg-teal/10"
-              style={{
-                left: marks.picked.x * scale,
-                top: marks.picked.y * scale,
-                width: marks.picked.width * scale,
-                height: marks.picked.height * scale,
-              }}
+              style={placed(scaled(marks.picked))}
             />
           )}
           {seam && onAddSection && seam.index <= sections && (
@@ -336,8 +404,22 @@ export function Canvas({
   );
 }
 
+const boxOf = (element: Element | null): Box | null => {
+  if (!element) return null;
+  const { x, y, width, height } = element.getBoundingClientRect();
+  return { x, y, width, height };
+};
+const placed = ({ x, y, width, height }: Box) => ({ left: x, top: y, width, height });
+
+/** The first of some things that a thing is, or stands in. */
+function nearest(site: Site, id: Id, among: readonly Id[]): Id | null {
+  for (let at = getRecord(site, id); isNode(at); at = getRecord(site, at.at.parent))
+    if (among.includes(at.id)) return at.id;
+  return null;
+}
+
 /** The content box of an element: inside border and padding. */
-function innerOf(element: Element): Rect {
+function innerOf(element: Element): Box {
   const { x, y, width, height } = element.getBoundingClientRect();
   const style = element.ownerDocument.defaultView?.getComputedStyle(element);
   const px = (name: string) => Number.parseFloat(style?.getPropertyValue(name) ?? '0') || 0;
@@ -353,12 +435,12 @@ function innerOf(element: Element): Rect {
 }
 
 /** The room between an element's edge and its content, hatched. */
-function Padding({ outer, inner }: { outer: Rect; inner: Rect }) {
+function Padding({ outer, inner }: { outer: Box; inner: Box }) {
   const hatch =
     'repeating-linear-gradient(135deg, color-mix(in oklch, var(--teal) 45%, transparent) 0 1.5px, transparent 1.5px 6px)';
   const left = inner.x - outer.x;
   const top = inner.y - outer.y;
-  const bands: (Rect & { side: string })[] = [
+  const bands: (Box & { side: string })[] = [
     { side: 'top', x: outer.x, y: outer.y, width: outer.width, height: top },
     {
       side: 'bottom',

@@ -1,52 +1,64 @@
-import {
-  canStandIn,
-  type Edit,
-  getRecord,
-  type Id,
-  isNode,
-  moveNode,
-  nodesUnder,
-  type Site,
-} from '@cove/core';
+import { canStandIn, getRecord, type Id, isNode, nodesUnder, outermost, type Site } from '@cove/core';
 import { useMemo } from 'react';
 import { type Drop, Tree } from '../ui/Tree.tsx';
 import { outlineRows } from './outlineRows.ts';
+import type { Acts } from './useActs.ts';
+import type { Selection } from './useSelection.ts';
 
-interface Props {
-  site: Site;
-  page: Id;
-  picked: Id | null;
-  onPick(id: Id): void;
-  onKey(id: Id, event: React.KeyboardEvent): void;
-  /** Null where nothing may be moved. */
-  onMove: ((edits: Edit[]) => void) | null;
-}
-
-/** Edits that bring a node before, into or after another; null where it cannot stand there. */
-function dropEdits(site: Site, id: Id, { over, where }: Drop): Edit[] | null {
-  const node = getRecord(site, id);
+/** Where things come to stand before, into or after another; null where one of them cannot. */
+export function placeOfDrop(
+  site: Site,
+  ids: readonly Id[],
+  { over, where }: Drop,
+): { parent: Id; index: number } | null {
   const target = getRecord(site, over);
-  if (!isNode(node) || !isNode(target) || id === over) return null;
+  if (!isNode(target) || ids.includes(over)) return null;
   const parent = where === 'inside' ? over : target.at.parent;
-  if (!canStandIn(site, node, parent)) return null;
-  const siblings = nodesUnder(site, parent).filter(it => it !== id);
-  const index = where === 'inside' ? siblings.length : siblings.indexOf(over) + (where === 'after' ? 1 : 0);
-  const moved = moveNode(site, id, parent, index);
-  return moved.ok && moved.value.length > 0 ? moved.value : null;
+  const nodes = ids.map(id => getRecord(site, id));
+  if (!nodes.every(node => isNode(node) && canStandIn(site, node, parent))) return null;
+  const now = nodesUnder(site, parent);
+  const stay = now.filter(id => !ids.includes(id));
+  const index = where === 'inside' ? stay.length : stay.indexOf(over) + (where === 'after' ? 1 : 0);
+  const then = [...stay.slice(0, index), ...ids, ...stay.slice(index)];
+  return then.length === now.length && then.every((id, i) => id === now[i]) ? null : { parent, index };
 }
 
 /** The page as a tree. */
-export function Outline({ site, page, picked, onPick, onKey, onMove }: Props) {
+export function Outline({
+  site,
+  page,
+  selection,
+  acts,
+  fixed,
+}: {
+  site: Site;
+  page: Id;
+  selection: Selection;
+  acts: Acts;
+  /** Nothing may be moved. */
+  fixed: boolean;
+}) {
   const rows = useMemo(() => outlineRows(site, page).map(row => ({ ...row, id: row.node.id })), [site, page]);
+  const { nodes } = selection;
+  /** Whoever drags one of those that are picked drags all of them. */
+  const dragged = (id: Id) => outermost(site, nodes.includes(id) ? nodes : [id]);
   return (
     <Tree
       label="On this page"
+      several
       rows={rows}
-      picked={picked}
-      onPick={onPick}
-      onKey={onKey}
-      dropEdits={(id, drop) => dropEdits(site, id, drop)}
-      onMove={onMove}
+      picked={nodes}
+      onPick={(id, more) => (more ? selection.toggle(id) : selection.pickNode(id))}
+      onKey={(_, event) => acts.onKey(event)}
+      canDrop={(id, drop) => placeOfDrop(site, dragged(id), drop) !== null}
+      onDrop={
+        fixed
+          ? null
+          : (id, drop) => {
+              const to = placeOfDrop(site, dragged(id), drop);
+              if (to) acts.move(dragged(id), to.parent, to.index);
+            }
+      }
     >
       {({ node, label, kind, knots }) => (
         <>

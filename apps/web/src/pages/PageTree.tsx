@@ -84,7 +84,7 @@ export function PageTree({ site, page, onSettings }: { site: Site; page: Id; onS
         <Tree
           label="Pages"
           rows={rows}
-          picked={page}
+          picked={[page]}
           onPick={open}
           onKey={(id, event) => {
             const direction = event.altKey ? DIRECTIONS[event.key] : undefined;
@@ -94,8 +94,8 @@ export function PageTree({ site, page, onSettings }: { site: Site; page: Id; onS
             if (moved.ok) commit(moved.value, 'Move a page');
             else toast.error(moved.problem.message);
           }}
-          dropEdits={(id, drop) => dropEdits(site, id, drop)}
-          onMove={may ? edits => commit(edits, 'Move a page') : null}
+          canDrop={(id, drop) => dropEdits(site, id, drop) !== null}
+          onDrop={may ? (id, drop) => commit(dropEdits(session.site, id, drop) ?? [], 'Move a page') : null}
         >
           {({ title, note }) => (
             <>

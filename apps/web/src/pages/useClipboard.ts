@@ -9,12 +9,12 @@ const isWriting = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select'));
 
 interface Wish {
-  /** The thing that is picked; null for none. */
-  picked: Id | null;
+  /** The things that are picked. */
+  picked: readonly Id[];
   /** Where what is pasted goes: into or after what is picked. */
   place(kind: 'section' | 'widget'): { parent: Id; index: number } | null;
-  remove(id: Id): void;
-  onPasted(id: Id): void;
+  remove(ids: readonly Id[]): void;
+  onPasted(ids: readonly Id[]): void;
   mayPaste: boolean;
 }
 
@@ -27,18 +27,25 @@ export function useClipboard(wish: Wish): void {
   useEffect(() => {
     const write = (event: ClipboardEvent): boolean => {
       const { picked } = now.current;
-      if (picked === null || isWriting(event.target) || getSelection()?.isCollapsed === false) return false;
-      const clip = copyThings(session.site, [picked]);
+      if (picked.length === 0 || isWriting(event.target) || getSelection()?.isCollapsed === false)
+        return false;
+      const clip = copyThings(session.site, picked);
       if (clip.things.length === 0) return false;
       event.clipboardData?.setData('text/plain', JSON.stringify(clip));
       event.preventDefault();
       return true;
     };
     const copy = (event: ClipboardEvent) => {
-      if (write(event)) toast(`${nameOf(session.site, now.current.picked ?? '')} is copied.`);
+      const [first = '', ...others] = now.current.picked;
+      if (write(event))
+        toast(
+          others.length > 0
+            ? `${others.length + 1} things are copied.`
+            : `${nameOf(session.site, first)} is copied.`,
+        );
     };
     const cut = (event: ClipboardEvent) => {
-      if (write(event) && now.current.picked !== null) now.current.remove(now.current.picked);
+      if (write(event)) now.current.remove(now.current.picked);
     };
     const paste = (event: ClipboardEvent) => {
       if (isWriting(event.target) || !now.current.mayPaste) return;
@@ -57,8 +64,7 @@ export function useClipboard(wish: Wish): void {
       }
       const { edits, ids, left } = pasted.value;
       if (!commit(edits, 'Paste')) return;
-      const [first] = ids;
-      if (first !== undefined) now.current.onPasted(first);
+      now.current.onPasted(ids);
       if (left.length > 0) toast(`Not here: ${left.join(', ')}. What named them was left out.`);
     };
     document.addEventListener('copy', copy);

@@ -1,4 +1,4 @@
-import type { Edit, Id } from '@cove/core';
+import type { Id } from '@cove/core';
 import {
   DndContext,
   type DragEndEvent,
@@ -25,13 +25,17 @@ export interface TreeRow {
 interface Props<Row extends TreeRow> {
   label: string;
   rows: readonly Row[];
-  picked: Id | null;
-  onPick(id: Id): void;
+  /** Whether more than one can be picked. */
+  several?: boolean;
+  /** What is picked; the first of several is the one that keys start from. */
+  picked: readonly Id[];
+  /** `more` where it is to be picked beside the others, or no longer. */
+  onPick(id: Id, more: boolean): void;
   onKey(id: Id, event: React.KeyboardEvent): void;
-  /** Edits that bring a row before, into or after another; null where it cannot stand there. */
-  dropEdits(id: Id, drop: Drop): Edit[] | null;
+  /** Whether a row can be brought before, into or after another. */
+  canDrop(id: Id, drop: Drop): boolean;
   /** Null where nothing may be moved. */
-  onMove: ((edits: Edit[]) => void) | null;
+  onDrop: ((id: Id, drop: Drop) => void) | null;
   children(row: Row): ReactNode;
 }
 
@@ -39,11 +43,12 @@ interface Props<Row extends TreeRow> {
 export function Tree<Row extends TreeRow>({
   label,
   rows,
+  several = false,
   picked,
   onPick,
   onKey,
-  dropEdits,
-  onMove,
+  canDrop,
+  onDrop,
   children,
 }: Props<Row>) {
   const list = useRef<HTMLDivElement>(null);
@@ -60,14 +65,14 @@ export function Tree<Row extends TreeRow>({
         : share > 0.7
           ? ['after', 'inside', 'before']
           : ['inside', share < 0.5 ? 'before' : 'after'];
-    const where = order.find(it => dropEdits(String(active.id), { over: id, where: it }) !== null);
+    const where = order.find(it => canDrop(String(active.id), { over: id, where: it }));
     return where ? { over: id, where } : null;
   };
 
-  const focusRow = (index: number) => {
+  const focusRow = (index: number, more: boolean) => {
     const row = rows[index];
     if (!row) return;
-    onPick(row.id);
+    onPick(row.id, more);
     list.current?.querySelectorAll<HTMLElement>('[role=treeitem]')[index]?.focus();
   };
 
@@ -79,24 +84,23 @@ export function Tree<Row extends TreeRow>({
       onDragEnd={event => {
         const at = dropAt(event);
         setDrop(null);
-        const edits = at && dropEdits(String(event.active.id), at);
-        if (edits) onMove?.(edits);
+        if (at) onDrop?.(String(event.active.id), at);
       }}
     >
-      <div ref={list} role="tree" aria-label={label}>
+      <div ref={list} role="tree" aria-label={label} aria-multiselectable={several}>
         {rows.map((row, i) => (
           <Item
             key={row.id}
             row={row}
-            picked={row.id === picked}
-            reachable={row.id === picked || (i === 0 && !rows.some(it => it.id === picked))}
-            fixed={onMove === null}
+            picked={picked.includes(row.id)}
+            reachable={row.id === picked[0] || (i === 0 && !rows.some(it => it.id === picked[0]))}
+            fixed={onDrop === null}
             drop={drop?.over === row.id ? drop.where : null}
-            onPick={() => onPick(row.id)}
+            onPick={more => onPick(row.id, several && more)}
             onKeyDown={event => {
               if (!event.altKey && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
                 event.preventDefault();
-                focusRow(i + (event.key === 'ArrowDown' ? 1 : -1));
+                focusRow(i + (event.key === 'ArrowDown' ? 1 : -1), several && event.shiftKey);
               } else onKey(row.id, event);
             }}
           >
@@ -129,7 +133,7 @@ function Item({
   reachable: boolean;
   drop: Where | null;
   fixed: boolean;
-  onPick(): void;
+  onPick(more: boolean): void;
   onKeyDown(event: React.KeyboardEvent): void;
   children: ReactNode;
 }) {
@@ -146,7 +150,7 @@ function Item({
       aria-level={depth + 1}
       aria-selected={picked}
       tabIndex={reachable ? 0 : -1}
-      onClick={onPick}
+      onClick={event => onPick(event.shiftKey || event.ctrlKey || event.metaKey)}
       onKeyDown={onKeyDown}
       className={`flex h-[25px] cursor-default items-center gap-2 pr-3.5 -outline-offset-2! ${picked ? 'bg-wash font-semibold text-teal' : 'hover:bg-ground'} ${draggable.isDragging ? 'opacity-40' : ''} ${drop ? LINES[drop] : ''}`}
       style={{ paddingLeft: 14 + depth * 12 }}

@@ -16,12 +16,12 @@ import { setSlots } from './styles.ts';
 export type HiddenFrom = 'narrow' | 'medium';
 
 /** Parts that stand in no other: one of them is the outermost, whichever the content calls for. */
-const outermost = (node: NodeRecord): string[] => {
+const outerParts = (node: NodeRecord): string[] => {
   const element = elementOfNode(node);
   return partNames(element).filter(part => partOf(element, part)?.inside === undefined);
 };
 const slotsAt = (node: NodeRecord, width: HiddenFrom) =>
-  outermost(node).map(part => printSlot({ part, state: 'rest', width, property: 'display' }));
+  outerParts(node).map(part => printSlot({ part, state: 'rest', width, property: 'display' }));
 
 /** The width from which a thing is hidden by hand; null where it shows at all of them. */
 export function hiddenFrom(site: Site, id: Id): HiddenFrom | null {

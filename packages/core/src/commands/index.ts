@@ -6,6 +6,7 @@ export * from './pages.ts';
 export * from './presets.ts';
 export * from './promote.ts';
 export * from './schemes.ts';
+export * from './several.ts';
 export * from './structure.ts';
 export * from './styles.ts';
 export * from './tokens.ts';

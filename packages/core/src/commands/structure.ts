@@ -9,7 +9,6 @@ import {
   getRecord,
   type Id,
   isNode,
-  keyBetween,
   keysBetween,
   MAX_PRESETS_WORN,
   type NodeRecord,
@@ -32,9 +31,40 @@ const orderOf = (site: Site, id: Id | undefined): string | null => {
 };
 
 /**
- * Place number `index` among the nodes under a parent, or among the pages, and new keys for those that stand too close
- * together. Pages and sections are children of the same, and do not count among each other.
+ * Places from number `index` on among the nodes under a parent, or among the pages, and new keys for those that stand too
+ * close together. Pages and sections are children of the same, and do not count among each other.
  */
+export function placesAt(
+  site: Site,
+  parent: Id,
+  index: number,
+  without: readonly Id[],
+  count: number,
+  among: 'nodes' | 'pages' = 'nodes',
+): { orders: string[]; rekeyed: Edit[] } {
+  const siblings = (
+    among === 'pages'
+      ? childrenOf(site, parent).filter(id => site.kinds.page.has(id))
+      : nodesUnder(site, parent)
+  ).filter(id => !without.includes(id));
+  const at = Math.max(0, Math.min(index, siblings.length));
+  const low = orderOf(site, siblings[at - 1]);
+  const high = orderOf(site, siblings[at]);
+  if (low === null || high === null || low < high)
+    return { orders: keysBetween(low, high, count), rekeyed: [] };
+  const keys = keysBetween(null, null, siblings.length + count);
+  const rekeyed = siblings.map(
+    (id, i): Edit => ({
+      op: 'set',
+      id,
+      path: ['at'],
+      value: { parent, order: keys[i < at ? i : i + count] ?? 'V' },
+    }),
+  );
+  return { orders: keys.slice(at, at + count), rekeyed };
+}
+
+/** The same for one. */
 export function placeAt(
   site: Site,
   parent: Id,
@@ -42,25 +72,8 @@ export function placeAt(
   without: Id | null,
   among: 'nodes' | 'pages' = 'nodes',
 ): { order: string; rekeyed: Edit[] } {
-  const siblings = (
-    among === 'pages'
-      ? childrenOf(site, parent).filter(id => site.kinds.page.has(id))
-      : nodesUnder(site, parent)
-  ).filter(id => id !== without);
-  const at = Math.max(0, Math.min(index, siblings.length));
-  const low = orderOf(site, siblings[at - 1]);
-  const high = orderOf(site, siblings[at]);
-  if (low === null || high === null || low < high) return { order: keyBetween(low, high), rekeyed: [] };
-  const keys = keysBetween(null, null, siblings.length + 1);
-  const rekeyed = siblings.map(
-    (id, i): Edit => ({
-      op: 'set',
-      id,
-      path: ['at'],
-      value: { parent, order: keys[i < at ? i : i + 1] ?? 'V' },
-    }),
-  );
-  return { order: keys[at] ?? 'V', rekeyed };
+  const { orders, rekeyed } = placesAt(site, parent, index, without === null ? [] : [without], 1, among);
+  return { order: orders[0] ?? 'V', rekeyed };
 }
 
 export interface Made {

@@ -1,0 +1,34 @@
+import { useLayoutEffect, useRef, useState } from 'react';
+import { Frame, type View } from './Frame.tsx';
+
+/** A document as wide as asked for, made small enough for the room there is. */
+export function ScaledFrame({
+  title,
+  width,
+  onReady,
+}: {
+  title: string;
+  /** Width of the viewport in px of the page. */
+  width: number;
+  onReady(document: Document, view: View): (() => void) | undefined;
+}) {
+  const box = useRef<HTMLDivElement>(null);
+  const [room, setRoom] = useState({ width: 500, height: 500 });
+  const scale = Math.min(1, room.width / width);
+  useLayoutEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const observer = new ResizeObserver(() =>
+      setRoom({ width: element.clientWidth, height: element.clientHeight }),
+    );
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return (
+    <div ref={box} className="h-full min-h-0 min-w-0 flex-1 overflow-hidden bg-ground">
+      <div className="mx-auto" style={{ width: width * scale }}>
+        <Frame title={title} width={width} height={room.height / scale} scale={scale} onReady={onReady} />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,139 @@
+import { type Id, type PropertyRow, type Site, settingsOf, viewportOf, WIDTHS, type Width } from '@cove/core';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useMay } from '../session/rights.tsx';
+import { Button } from '../ui/Button.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { Canvas } from './Canvas.tsx';
+import { TryPage } from './TryPage.tsx';
+import type { Acts } from './useActs.ts';
+import type { Selection } from './useSelection.ts';
+
+const NAMES: Record<Width, string> = { wide: 'Wide', medium: 'Medium', narrow: 'Narrow' };
+
+const widthOf = (site: Site, px: number): Width => {
+  const { mediumTo, narrowTo } = settingsOf(site);
+  return px <= narrowTo ? 'narrow' : px <= mediumTo ? 'medium' : 'wide';
+};
+
+/** The open page in a window of one width, in all three, or as visitors use it. */
+export function PageView({
+  site,
+  page,
+  px,
+  onPx,
+  selection,
+  acts,
+  box,
+  onSeam,
+  onRich,
+}: {
+  site: Site;
+  page: Id;
+  px: number;
+  onPx(px: number): void;
+  selection: Selection;
+  acts: Acts;
+  box: PropertyRow['box'] | null;
+  onSeam(index: number): void;
+  onRich(): void;
+}) {
+  const mayChoose = useMay('choice');
+  const mayWrite = useMay('content');
+  const { situation, setSituation } = selection;
+  /** All widths side by side; what is set holds for the one that was clicked. */
+  const [abreast, setAbreast] = useState(false);
+  const [params, setParams] = useSearchParams();
+  /** It stands in the address, so that a link in the page leads on to the next one. */
+  const trying = params.has('try');
+  const chooseWidth = (width: Width) => {
+    onPx(viewportOf(site)[width]);
+    setSituation({ ...situation, width });
+  };
+  const gridTemplateColumns = WIDTHS.map(it => `${viewportOf(site)[it] + 200}fr`).join(' ');
+  /** The page in a window of a width; one of several stands for that width alone. */
+  const canvas = (width: number, title: string, of: Width | null) =>
+    trying ? (
+      <TryPage site={site} page={page} width={width} title={title} />
+    ) : (
+      <Canvas
+        page={page}
+        width={width}
+        onWidth={of === null ? onPx : null}
+        title={title}
+        picked={selection.picked}
+        others={selection.nodes.slice(1)}
+        state={situation.state}
+        box={of === null || of === situation.width ? box : null}
+        onPick={(hit, more) => {
+          if (of !== null && of !== situation.width) setSituation({ ...situation, width: of });
+          if (more && hit) selection.toggle(hit.node);
+          else selection.pickOnPage(hit);
+        }}
+        onMove={mayChoose ? acts.move : null}
+        onAddSection={mayChoose ? onSeam : null}
+        onRich={onRich}
+        mayWrite={mayWrite}
+      />
+    );
+  return (
+    <section aria-label="Page" className="flex min-h-0 min-w-0 flex-col">
+      <div className="flex h-10 items-center gap-4 px-6">
+        <Choice<Width | 'all'>
+          label="Width of the page"
+          value={abreast ? 'all' : widthOf(site, px)}
+          options={[
+            ...WIDTHS.map(it => ({ value: it, label: NAMES[it] })),
+            { value: 'all', label: 'All three' },
+          ]}
+          onChange={it => {
+            setAbreast(it === 'all');
+            if (it !== 'all') chooseWidth(it);
+          }}
+        />
+        <Button
+          className="ml-auto aria-pressed:font-semibold aria-pressed:text-teal"
+          aria-pressed={trying}
+          title="Use the page as visitors do: links, hover and what opens work"
+          onClick={() => setParams(trying ? {} : { try: '' }, { replace: true })}
+        >
+          {trying ? 'Trying it: stop' : 'Try it'}
+        </Button>
+        {!abreast && (
+          <label className="flex items-center gap-1 font-mono text-[12px] text-muted">
+            <span className="sr-only">Width in px</span>
+            <input
+              type="number"
+              min={240}
+              max={2400}
+              value={px}
+              onChange={event =>
+                event.target.valueAsNumber >= 240 &&
+                event.target.valueAsNumber <= 2400 &&
+                onPx(event.target.valueAsNumber)
+              }
+              className="h-6 w-16 rounded-sm border border-transparent bg-transparent px-1 text-right text-ink hover:border-hair"
+            />
+            px
+          </label>
+        )}
+      </div>
+      {abreast ? (
+        <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)]" style={{ gridTemplateColumns }}>
+          {WIDTHS.map(width => (
+            <div key={width} className="flex min-h-0 min-w-0 flex-col">
+              <p
+                className={`pl-[26px] ${width === situation.width ? 'font-semibold text-teal' : 'text-muted'}`}
+              >
+                {NAMES[width]}
+              </p>
+              {canvas(viewportOf(site)[width], `Page, ${width}`, width)}
+            </div>
+          ))}
+        </div>
+      ) : (
+        canvas(px, 'Page', null)
+      )}
+    </section>
+  );
+}

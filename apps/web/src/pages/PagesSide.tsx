@@ -1,0 +1,105 @@
+import { type Id, type Site, sectionsIn, WIDGETS } from '@cove/core';
+import { lazy, Suspense, useState } from 'react';
+import { useMay } from '../session/rights.tsx';
+import { Button } from '../ui/Button.tsx';
+import { Outline } from './Outline.tsx';
+import { PageTree } from './PageTree.tsx';
+import type { Acts } from './useActs.ts';
+import type { Selection } from './useSelection.ts';
+
+const PageSheet = lazy(async () => ({ default: (await import('./PageSheet.tsx')).PageSheet }));
+const Overrides = lazy(async () => ({ default: (await import('./Overrides.tsx')).Overrides }));
+
+/** The pages, what stands on the open one, and what can be done with what is picked of it. */
+export function PagesSide({
+  site,
+  page,
+  selection,
+  acts,
+  onSeam,
+}: {
+  site: Site;
+  page: Id;
+  selection: Selection;
+  acts: Acts;
+  /** Asks for a section at a place among the sections. */
+  onSeam(index: number): void;
+}) {
+  const mayChoose = useMay('choice');
+  const [listed, setListed] = useState(false);
+  const [about, setAbout] = useState(false);
+  const record = site.kinds.page.get(page);
+  const { can } = acts;
+  return (
+    <aside aria-label="Pages and outline" className="flex min-h-0 flex-col border-r border-hair bg-paper">
+      <PageTree site={site} page={page} onSettings={() => setAbout(true)} />
+      <div className="thin-scroll min-h-0 flex-1 overflow-auto py-3">
+        <h2 className="flex items-baseline px-3.5 pb-1">
+          <span className="label-line mr-auto">On this page</span>
+          <Button kind="link" className="h-5! text-small" onClick={() => setListed(true)}>
+            Overrides …
+          </Button>
+        </h2>
+        <Outline site={site} page={page} selection={selection} acts={acts} fixed={!mayChoose} />
+      </div>
+      {mayChoose && (
+        <div className="grid gap-1 border-t border-hair px-3.5 py-2">
+          <div className="flex gap-1">
+            <select
+              aria-label="Add a widget"
+              value=""
+              onChange={event => acts.addWidgetOf(event.target.value)}
+              className="h-7 min-w-0 flex-1 rounded border border-hair bg-paper px-1 text-teal"
+            >
+              <option value="">Add a widget …</option>
+              {WIDGETS.map(widget => (
+                <option key={widget.name} value={widget.name}>
+                  {widget.label}
+                </option>
+              ))}
+            </select>
+            <Button
+              kind="line"
+              className="text-teal!"
+              onClick={() => onSeam(sectionsIn(site, page, 'main').length)}
+            >
+              Section
+            </Button>
+          </div>
+          <div className="-ml-2 flex flex-wrap">
+            <Button disabled={!can.duplicate} title="Ctrl+D" onClick={acts.duplicate}>
+              Duplicate
+            </Button>
+            <Button disabled={!can.remove} title="Delete" onClick={() => acts.remove()}>
+              Delete
+            </Button>
+            {can.ungroup ? (
+              <Button title="Ctrl+Shift+G" onClick={acts.ungroup}>
+                Ungroup
+              </Button>
+            ) : (
+              <Button disabled={!can.group} title="Ctrl+G" onClick={acts.group}>
+                Group
+              </Button>
+            )}
+          </div>
+          <p className="text-small text-muted">
+            {selection.nodes.length > 1
+              ? `${selection.nodes.length} are picked; what is set goes to all of them.`
+              : 'Alt and the arrow keys move what is picked, Shift picks more.'}
+          </p>
+        </div>
+      )}
+      {about && record && (
+        <Suspense>
+          <PageSheet site={site} page={record} onClose={() => setAbout(false)} />
+        </Suspense>
+      )}
+      {listed && (
+        <Suspense>
+          <Overrides site={site} page={page} onClose={() => setListed(false)} />
+        </Suspense>
+      )}
+    </aside>
+  );
+}

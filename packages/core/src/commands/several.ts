@@ -1,0 +1,154 @@
+import { fail, ok, type Result } from '../result/index.ts';
+import {
+  applyChange,
+  childrenOf,
+  type Edit,
+  getRecord,
+  type Id,
+  isNode,
+  newId,
+  nodesUnder,
+  type Site,
+  subtree,
+  type WidgetRecord,
+} from '../site/index.ts';
+import { elementNamed } from '../widgets/index.ts';
+import { canStandIn, duplicateNode, type Made, placesAt } from './structure.ts';
+
+const GONE = { code: 'gone', message: 'That is no longer there.' } as const;
+
+/** Of several things those that stand in none of the others, in the order in which they stand. */
+export function outermost(site: Site, ids: readonly Id[]): Id[] {
+  const there = [...new Set(ids)].filter(id => isNode(getRecord(site, id)));
+  const inside = new Set(
+    there.flatMap(id => subtree({ childrenOf: it => childrenOf(site, it) }, id).slice(1)),
+  );
+  const key = (id: Id): number[] => {
+    const way: number[] = [];
+    for (let at = getRecord(site, id); isNode(at); at = getRecord(site, at.at.parent))
+      way.unshift(nodesUnder(site, at.at.parent).indexOf(at.id));
+    return way;
+  };
+  const keyed = there.filter(id => !inside.has(id)).map(id => ({ id, way: key(id) }));
+  return keyed
+    .sort((a, b) => {
+      const i = a.way.findIndex((it, k) => it !== b.way[k]);
+      return i < 0 ? 0 : (a.way[i] ?? 0) - (b.way[i] ?? -1);
+    })
+    .map(it => it.id);
+}
+
+/** Brings several things to one place, in the order in which they stand; `index` counts without them. */
+export function moveNodes(site: Site, ids: readonly Id[], parent: Id, index: number): Result<Edit[]> {
+  const moved = outermost(site, ids);
+  const nodes = moved.map(id => getRecord(site, id)).filter(isNode);
+  if (nodes.length === 0) return fail(GONE);
+  const wrong = nodes.find(node => !canStandIn(site, node, parent));
+  if (wrong)
+    return fail({
+      code: 'bad-parent',
+      message: 'It cannot stand there.',
+      record: wrong.id,
+      path: 'at.parent',
+      found: parent,
+    });
+  const stay = nodesUnder(site, parent).filter(id => !moved.includes(id));
+  const now = nodesUnder(site, parent);
+  const then = [...stay.slice(0, index), ...moved, ...stay.slice(index)];
+  if (then.length === now.length && then.every((id, i) => id === now[i])) return ok([]);
+  const { orders, rekeyed } = placesAt(site, parent, index, moved, moved.length);
+  return ok([
+    ...rekeyed,
+    ...moved.map(
+      (id, i): Edit => ({ op: 'set', id, path: ['at'], value: { parent, order: orders[i] ?? 'V' } }),
+    ),
+  ]);
+}
+
+export const removeNodes = (site: Site, ids: readonly Id[]): Edit[] =>
+  outermost(site, ids).map((id): Edit => ({ op: 'remove', id }));
+
+/** A copy of each, right after it. */
+export function duplicateNodes(site: Site, ids: readonly Id[]): Result<{ edits: Edit[]; ids: Id[] }> {
+  const edits: Edit[] = [];
+  const made: Id[] = [];
+  let at = site;
+  for (const id of outermost(site, ids)) {
+    const copy = duplicateNode(at, id);
+    if (!copy.ok) return copy;
+    const applied = applyChange(at, { edits: copy.value.edits });
+    if (!applied.ok) return applied;
+    at = applied.value.site;
+    edits.push(...copy.value.edits);
+    made.push(copy.value.id);
+  }
+  return made.length === 0 ? fail(GONE) : ok({ edits, ids: made });
+}
+
+/** Puts widgets into a group of their own, where the first of them stood. */
+export function groupNodes(site: Site, ids: readonly Id[]): Result<Made> {
+  const inner = outermost(site, ids);
+  const first = getRecord(site, inner[0] ?? '');
+  const widgets = inner.filter(id => site.kinds.widget.has(id));
+  if (first?.kind !== 'widget' || widgets.length < inner.length)
+    return fail({
+      code: 'bad-group',
+      message: 'A group holds widgets: pick some that stand in sections.',
+    });
+  const { parent } = first.at;
+  const siblings = nodesUnder(site, parent);
+  const index = siblings.slice(0, siblings.indexOf(first.id)).filter(id => !inner.includes(id)).length;
+  const { orders, rekeyed } = placesAt(site, parent, index, inner, 1);
+  const record: WidgetRecord = {
+    id: newId('w'),
+    kind: 'widget',
+    widget: 'group',
+    at: { parent, order: orders[0] ?? 'V' },
+    content: elementNamed('group').sample,
+    variants: {},
+    wears: {},
+    styles: {},
+  };
+  const { orders: within } = placesAt(site, record.id, 0, [], inner.length);
+  return ok({
+    id: record.id,
+    edits: [
+      ...rekeyed,
+      { op: 'put', record },
+      ...inner.map(
+        (id, i): Edit => ({
+          op: 'set',
+          id,
+          path: ['at'],
+          value: { parent: record.id, order: within[i] ?? 'V' },
+        }),
+      ),
+    ],
+  });
+}
+
+/** Takes away what holds some widgets, and leaves them where it stood. */
+export function ungroup(site: Site, id: Id): Result<{ edits: Edit[]; ids: Id[] }> {
+  const group = site.kinds.widget.get(id);
+  const inner = nodesUnder(site, id);
+  if (!group || elementNamed(group.widget).holds === null)
+    return fail({ code: 'no-group', message: 'It is no group: it holds nothing.', record: id });
+  const { parent } = group.at;
+  const { orders, rekeyed } = placesAt(
+    site,
+    parent,
+    nodesUnder(site, parent).indexOf(id),
+    [id],
+    inner.length,
+  );
+  return ok({
+    ids: inner,
+    edits: [
+      ...rekeyed,
+      ...inner.map(
+        (it, i): Edit => ({ op: 'set', id: it, path: ['at'], value: { parent, order: orders[i] ?? 'V' } }),
+      ),
+      { op: 'remove', id },
+    ],
+  });
+}
