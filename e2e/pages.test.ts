@@ -1,21 +1,14 @@
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
-import { launchBrowser } from '../scripts/lib/browser.mjs';
-import { PROGRAM, SITES, until, Walker } from './support/program.ts';
+import { beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { PROGRAM, SITES, until, type Walker, walkDemo } from './support/program.ts';
 
 jest.setTimeout(60_000);
 
-let browser: Browser;
+const demo = walkDemo();
+const { errors } = demo;
 let walker: Walker;
-const errors: string[] = [];
-beforeAll(async () => {
-  browser = await launchBrowser();
-  const page = await browser.newPage();
-  page.on('pageerror', error => errors.push(String(error)));
-  walker = new Walker(page);
-  await walker.enterDemo();
+beforeAll(() => {
+  walker = demo.walker;
 });
-afterAll(() => browser.close());
 
 /** Rows of the tree of pages, each with how deep it stands. */
 const rows = () =>
@@ -189,7 +182,7 @@ describe('the pages of a site', () => {
   });
 
   it('hold things that are copied with the system’s keys, pasted, and taken back', async () => {
-    await browser.defaultBrowserContext().overridePermissions(PROGRAM, ['clipboard-read', 'clipboard-write']);
+    await walker.page.browserContext().overridePermissions(PROGRAM, ['clipboard-read', 'clipboard-write']);
     await walker.open('pages/home?node=feature-dogs');
     const canvas = await walker.frame('Page');
     const texts = () =>

@@ -1,6 +1,7 @@
-import { afterAll } from '@jest/globals';
+import { afterAll, beforeAll } from '@jest/globals';
 import axe from 'axe-core';
-import type { ElementHandle, Frame, Page } from 'puppeteer-core';
+import type { Browser, ElementHandle, Frame, KeyInput, Page } from 'puppeteer-core';
+import { launchBrowser } from '../../scripts/lib/browser.mjs';
 import { type ScratchServer, startScratch } from '../../scripts/lib/scratch.mjs';
 
 // Each file of tests has a program and demo of its own, so that none meets what another left.
@@ -140,6 +141,36 @@ export class Walker {
     await this.page.mouse.click(x, y, { count });
   }
 
+  /** Where the middle of something in the canvas is on the screen, once it is in view and stands still. */
+  async place(selector: string): Promise<{ x: number; y: number }> {
+    const frame = await this.frame('Page');
+    const middle = () =>
+      frame.$eval(selector, element => {
+        const { x, y, width, height } = element.getBoundingClientRect();
+        return { x: x + width / 2, y: y + height / 2 };
+      });
+    const { x, y } = await middle();
+    return this.onCanvas(x, y);
+  }
+
+  /** Drags from one point of the screen to another, as a hand does. */
+  async drag(from: { x: number; y: number }, to: { x: number; y: number }): Promise<void> {
+    await this.page.mouse.move(from.x, from.y);
+    await this.page.mouse.down();
+    await this.page.mouse.move(from.x + 4, from.y + 8, { steps: 3 });
+    await this.page.mouse.move(to.x, to.y, { steps: 8 });
+    await this.page.mouse.up();
+  }
+
+  /** Presses keys together, such as `Control`, `Shift` and `g`. */
+  async press(...keys: KeyInput[]): Promise<void> {
+    const held = keys.slice(0, -1);
+    const last = keys.at(-1);
+    for (const key of held) await this.page.keyboard.down(key);
+    if (last) await this.page.keyboard.press(last);
+    for (const key of held) await this.page.keyboard.up(key);
+  }
+
   /** Searches the bench for a property. */
   async find(words: string): Promise<void> {
     await this.locator('Find a property', 'searchbox').click({ count: 3 });
@@ -198,4 +229,26 @@ export class Walker {
       return violations.map(it => `${it.id}: ${it.nodes.map(node => node.target.join(' ')).join(', ')}`);
     });
   }
+}
+
+/** A browser of a file's own with the demo open in it; what its pages throw is kept. */
+export function walkDemo(): { readonly walker: Walker; readonly errors: readonly string[] } {
+  const errors: string[] = [];
+  let browser: Browser | null = null;
+  let walker: Walker | null = null;
+  beforeAll(async () => {
+    browser = await launchBrowser();
+    const page = await browser.newPage();
+    page.on('pageerror', error => errors.push(String(error)));
+    walker = new Walker(page);
+    await walker.enterDemo();
+  });
+  afterAll(() => browser?.close());
+  return {
+    errors,
+    get walker() {
+      if (!walker) throw new Error('the demo is not open yet');
+      return walker;
+    },
+  };
 }

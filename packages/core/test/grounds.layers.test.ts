@@ -3,7 +3,7 @@ import { promote } from '../src/commands/index.ts';
 import { printEdgeShape } from '../src/properties/shapes.ts';
 import { publishSite, sectionBeside, sectionsIn } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
-import { applyChange, type Edit, type Site } from '../src/site/index.ts';
+import { applyChange, type Edit, type Site, settingsOf } from '../src/site/index.ts';
 import { keyword, role, type Value } from '../src/values/index.ts';
 import { demoSite } from './support/demo.ts';
 
@@ -38,6 +38,12 @@ describe('an edge', () => {
     expect(inEdge(home(changed), 'topEdge').split(' ')).toEqual(
       expect.arrayContaining(['section-box', `s-${other}`]),
     );
+  });
+  it('shows the neighbour’s ground also where that wears no scheme of its own, and the section does', () => {
+    const onThird = after(demo, set(third, 'topEdge/edgeShape', keyword('slope')));
+    expect(demo.kinds.section.get(second)?.scheme).toBeNull();
+    expect(demo.kinds.section.get(third)?.scheme).not.toBeNull();
+    expect(inEdge(home(onThird), 'topEdge').split(' ')).toContain(`s-${settingsOf(demo).defaultScheme}`);
   });
   it('follows when sections change places', () => {
     const tinted = after(

@@ -25,7 +25,7 @@ export function ScaledFrame({
     return () => observer.disconnect();
   }, []);
   return (
-    <div ref={box} className="h-full min-h-0 min-w-0 flex-1 overflow-hidden bg-ground">
+    <div ref={box} className="h-full min-h-0 min-w-0 flex-1 overflow-clip bg-ground">
       <div className="mx-auto" style={{ width: width * scale }}>
         <Frame title={title} width={width} height={room.height / scale} scale={scale} onReady={onReady} />
       </div>

@@ -343,12 +343,12 @@ export function Canvas({
   const sections = sectionsIn(session.site, page, 'main').length;
 
   return (
-    <div ref={area} className="relative min-h-0 flex-1 overflow-hidden">
+    <div ref={area} className="relative min-h-0 flex-1 overflow-clip">
       <div
         className="relative mx-auto"
         style={{ width: width * scale, height: height * scale, marginTop: 4 }}
       >
-        <div className="absolute inset-0 overflow-hidden border border-hair bg-white">
+        <div className="absolute inset-0 overflow-clip border border-hair bg-white">
           <Frame key={page} title={title} width={width} height={height} scale={scale} onReady={onReady} />
           {marks.others.map(it => (
             <CropMarks key={`${it.x} ${it.y}`} {...scaled(it)} />
@@ -358,7 +358,7 @@ export function Canvas({
           {drop && (
             <div
               data-drop
-              className="pointer-events-none absolute rounded-sm bg-teal/80"
+              className="pointer-events-none absolute rounded-sm bg-teal shadow-[0_0_0_1px_var(--paper)]"
               style={placed(scaled(drop.line))}
             />
           )}

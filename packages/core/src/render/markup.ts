@@ -141,11 +141,9 @@ function neighbourGround(site: Site, scope: Scope, side: 'above' | 'below'): Htm
   while (outer.parent) outer = outer.parent.scope;
   const beside = page && node ? sectionBeside(site, page.id, node.id, side) : undefined;
   const its = beside && page ? childScope(pageScope(site, page), beside) : outer;
-  const binding = beside
-    ? bindingClasses(beside, its.scheme)
-    : page
-      ? bindingClasses({ ...page, scheme: its.scheme }, its.scheme)
-      : [];
+  const bearer = beside ?? page;
+  // It stands in a section with a scheme of its own, so what is in effect at the neighbour is said in any case.
+  const binding = bearer ? bindingClasses({ ...bearer, scheme: its.scheme }, its.scheme) : [];
   return {
     tag: 'div',
     attrs: { class: [...classesOf(site, its, 'box'), ...binding].join(' ') },

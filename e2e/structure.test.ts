@@ -1,0 +1,233 @@
+import { describe, expect, it, jest } from '@jest/globals';
+import { until, walkDemo } from './support/program.ts';
+
+jest.setTimeout(60_000);
+
+const demo = walkDemo();
+const card = (name: string) => `[data-node=feature-${name}][data-part=box]`;
+
+/** Labels of the rows of the outline, each with how deep it stands. */
+const outline = () =>
+  demo.walker.page.$$eval('[role=tree][aria-label="On this page"] [role=treeitem]', all =>
+    all.map(it => `${it.getAttribute('aria-level')} ${(it.textContent ?? '').split(',')[0]}`),
+  );
+const outlined = (holds: (rows: string[]) => boolean, what: string) => until(outline, holds, what);
+const picked = () =>
+  demo.walker.page.$$eval('[role=tree][aria-label="On this page"] [aria-selected=true]', all =>
+    all.map(it => (it.textContent ?? '').split(',')[0]),
+  );
+/** Whether some rows stand right after each other, in this order. */
+const inTurn = (rows: string[], ...wanted: string[]) => rows.join('|').includes(wanted.join('|'));
+
+describe('several things', () => {
+  it('are picked on the page, set together, grouped and parted again', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home');
+    const canvas = await walker.frame('Page');
+    await walker.clickOnCanvas(card('cars'));
+    await walker.page.keyboard.down('Shift');
+    await walker.clickOnCanvas(card('bikes'));
+    await walker.page.keyboard.up('Shift');
+    await walker.says('2 are picked');
+    expect(await picked()).toEqual(['Cars', 'Bikes']);
+    await walker.find('opacity');
+    await walker.type('Opacity', '0.5');
+    await walker.styleIs(canvas, card('cars'), 'opacity', '0.5');
+    await walker.styleIs(canvas, card('bikes'), 'opacity', '0.5');
+    expect(await walker.style(canvas, card('dogs'), 'opacity')).toBe('1');
+    await walker.click('Undo');
+    await walker.styleIs(canvas, card('bikes'), 'opacity', '1');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Group', 'button');
+    await outlined(rows => inTurn(rows, '3 Group', '4 Cars', '4 Bikes', '3 Dogs'), 'the two in a group');
+    await walker.click('Ungroup', 'button');
+    await outlined(rows => inTurn(rows, '3 Cars', '3 Bikes', '3 Dogs'), 'the group taken apart');
+    await walker.click('Undo');
+    await walker.click('Undo');
+    await outlined(rows => inTurn(rows, '3 Cars', '3 Dogs', '3 Bikes'), 'as it was');
+    await walker.kept();
+  });
+
+  it('are walked, picked, grouped, moved, copied and deleted by keys alone', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home');
+    await walker.frame('Page');
+    await (await walker.row('Cars')).focus();
+    await walker.press('ArrowDown');
+    await walker.row('Dogs', true);
+    await walker.press('ArrowUp');
+    await walker.row('Cars', true);
+    await walker.press('Shift', 'ArrowDown');
+    await until(picked, all => all.join() === 'Cars,Dogs', 'both are picked');
+    await walker.press('Control', 'g');
+    await outlined(rows => inTurn(rows, '3 Group', '4 Cars', '4 Dogs', '3 Bikes'), 'a group');
+    await (await walker.row('Group', true)).focus();
+    await walker.press('Alt', 'ArrowDown');
+    await outlined(rows => inTurn(rows, '3 Bikes', '3 Group', '4 Cars', '4 Dogs'), 'the group moved down');
+    await walker.press('Control', 'd');
+    await outlined(rows => rows.filter(it => it === '4 Dogs').length === 2, 'a copy');
+    await (await walker.row('Group', true)).focus();
+    await walker.press('Delete');
+    await outlined(rows => rows.filter(it => it === '4 Dogs').length === 1, 'the copy is gone');
+    await walker.page.$$eval('[role=treeitem]', all =>
+      all.find(it => it.nextElementSibling?.textContent?.startsWith('Cars'))?.setAttribute('data-found', ''),
+    );
+    await (await walker.page.$('[data-found]'))?.focus();
+    await walker.press('ArrowUp');
+    await walker.press('ArrowDown');
+    await walker.press('Control', 'Shift', 'g');
+    await outlined(rows => inTurn(rows, '3 Bikes', '3 Cars', '3 Dogs'), 'the group taken apart');
+    for (let i = 0; i < 5; i++) await walker.press('Control', 'z');
+    await outlined(rows => inTurn(rows, '3 Cars', '3 Dogs', '3 Bikes'), 'as it was');
+    await walker.kept();
+  });
+
+  it('are dragged on the page, and into what all pages share with word of it', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home');
+    const canvas = await walker.frame('Page');
+    await walker.clickOnCanvas(card('cars'));
+    await walker.drag(await walker.place(card('cars')), await walker.place('[data-node=crossing-title]'));
+    await outlined(rows => inTurn(rows, '2 Dogs') || rows.includes('2 Cars'), 'the card in the next section');
+    await walker.click('Undo');
+    await outlined(rows => inTurn(rows, '3 Cars', '3 Dogs', '3 Bikes'), 'as it was');
+    // The section before the footer, and the footer, are in view together at the end of the page.
+    await canvas.evaluate(() => scrollTo(0, document.body.scrollHeight));
+    await walker.clickOnCanvas('[data-node=crossing-title]');
+    const end = await walker.place('[data-node=crossing-title]');
+    await walker.drag(end, await walker.place('[data-area=footer] [class*=text-paragraph]'));
+    await walker.says('it shows on every page that has it');
+    await walker.open('pages/fares');
+    const other = await walker.frame('Page');
+    await until(
+      () => other.$eval('[data-area=footer]', it => it.textContent),
+      text => text?.includes('Forty minutes of open water') === true,
+      'the heading in the footer of another page',
+    );
+    await walker.click('Undo');
+    await walker.kept();
+  });
+});
+
+describe('a section', () => {
+  it('gets an edge in the ground of its neighbour, which follows when that takes another scheme', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home');
+    const canvas = await walker.frame('Page');
+    await (await walker.row('The crossing')).click();
+    await walker.click('Edges and layers behind it');
+    await walker.choose('Top edge', 'wave');
+    const edge = '[data-part=topEdge]';
+    await walker.styleIs(canvas, edge, 'clip-path', it => it.startsWith('polygon('));
+    const ground = () => walker.style(canvas, `${edge} > *`, 'background-color');
+    const above = await ground();
+    expect(above).toBe(await walker.style(canvas, '[data-area=main] > :nth-child(2)', 'background-color'));
+    await (await walker.row('Before you sail')).click();
+    await walker.choose('Scheme', 'Night run');
+    await until(ground, it => it !== above, 'the edge in the new ground');
+    expect(await ground()).toBe(
+      await walker.style(canvas, '[data-area=main] > :nth-child(2)', 'background-color'),
+    );
+    await (await walker.row('The crossing')).click();
+    await walker.choose('Top edge', 'slope');
+    await walker.click('More of top edge');
+    await walker.says('The crossing');
+    await walker.find('height');
+    await walker.type('Height', '5rem');
+    await walker.styleIs(canvas, edge, 'height', '80px');
+    expect(await walker.violations()).toEqual([]);
+    for (let i = 0; i < 4; i++) await walker.click('Undo');
+    await until(
+      () => canvas.$(edge),
+      it => it === null,
+      'no edge',
+    );
+    await walker.kept();
+  });
+
+  it('is set aside, compared, and shown again', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home');
+    const canvas = await walker.frame('Page');
+    await (await walker.row('Before you sail')).click();
+    await walker.click('Versions set aside');
+    await walker.click('Set this version aside');
+    await walker.says('Versions set aside: 1');
+    await walker.choose('Scheme', 'Night run');
+    const ground = () => walker.style(canvas, '[data-area=main] > :nth-child(2)', 'background-color');
+    const night = await until(ground, it => it !== 'rgba(0, 0, 0, 0)', 'a ground');
+    await walker.click('Compare with Version 1');
+    const aside = await walker.frame('Set aside: Home');
+    const shown = await walker.frame('Shown now: Home');
+    const second = '[data-area=main] > :nth-child(2)';
+    expect(await walker.style(shown, second, 'background-color')).toBe(night);
+    expect(await walker.style(aside, second, 'background-color')).not.toBe(night);
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Close');
+    await walker.click('Show Version 1');
+    await until(ground, it => it !== night, 'the other version');
+    await walker.click('Keep only what shows');
+    await walker.says('Set this version aside');
+    await until(
+      () => walker.text(),
+      it => !it.includes('Versions set aside: 1'),
+      'nothing set aside',
+    );
+    for (let i = 0; i < 4; i++) await walker.click('Undo');
+    await walker.kept();
+  });
+});
+
+describe('the page', () => {
+  it('shows a sidebar where it is asked for, and goes without a header', async () => {
+    const { walker } = demo;
+    await walker.open('pages/fares');
+    const canvas = await walker.frame('Page');
+    await walker.click('About …', 'button');
+    await walker.click('sidebar', 'checkbox');
+    await canvas.waitForSelector('[data-area=sidebar]');
+    await walker.click('header', 'checkbox');
+    await until(
+      () => canvas.$('[data-area=header]'),
+      it => it === null,
+      'no header',
+    );
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Close');
+    await outlined(rows => rows.includes('1 Sidebar') && !rows.includes('1 Header'), 'the outline');
+    await walker.open('pages/home');
+    const home = await walker.frame('Page');
+    expect(await home.$('[data-area=sidebar]')).toBeNull();
+    expect(await home.$('[data-area=header]')).not.toBeNull();
+    await walker.click('Undo');
+    await walker.click('Undo');
+    await walker.kept();
+  });
+
+  it('is tried out: hover, links to other pages, and what leads away is told', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home');
+    await walker.frame('Page');
+    await walker.click('Try it', 'button');
+    const tried = await walker.frame('Page');
+    await walker.clickOnCanvas('[data-area=header] [class*=navigation-link][href^=fares]');
+    await until(
+      async () => walker.page.url(),
+      url => url.includes('/pages/fares?try'),
+      'the page of fares',
+    );
+    const fares = await walker.frame('Page');
+    expect(fares).not.toBe(tried);
+    expect(await fares.$eval('h1', it => it.textContent)).toBe('Fares');
+    await walker.clickOnCanvas('a[href^="mailto:"]');
+    await walker.says('On the published site it leads to mailto:');
+    await walker.click('Trying it: stop', 'button');
+    await walker.frame('Page');
+    await walker.clickOnCanvas('[data-area=main] h1');
+    await walker.says('Heading');
+  });
+
+  it('no error was thrown in the browser', () => {
+    expect(demo.errors).toEqual([]);
+  });
+});
