@@ -109,6 +109,41 @@ describe('several things', () => {
   });
 });
 
+describe('the looks of a thing', () => {
+  it('are seen with its own words before one is chosen; a ready look becomes a variant of the guide', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=book');
+    const canvas = await walker.frame('Page');
+    await walker.click('See the looks it can take …');
+    const looks = await (await walker.page.waitForSelector('iframe[title=Looks]'))?.contentFrame();
+    if (!looks) throw new Error('no looks');
+    const option = (label: string) => `[role=button][aria-label^="${label}"]`;
+    await looks.waitForSelector(option('Underlined, ready'));
+    expect(await looks.$eval(option('Underlined'), it => it.textContent)).toContain('Book a crossing');
+    expect(await walker.violations()).toEqual([]);
+    await looks.focus(option('Underlined'));
+    await walker.press('Enter');
+    const box = '[data-node=book][data-part=box]';
+    await walker.styleIs(canvas, box, 'border-bottom-style', 'solid');
+    await walker.styleIs(canvas, box, 'border-top-style', 'none');
+    await until(
+      () => looks.$eval(option('Underlined'), it => it.getAttribute('aria-pressed')),
+      it => it === 'true',
+      'the look that is worn',
+    );
+    // A preset is tried, and worn: it can be seen before.
+    await looks.focus(option('Low tide'));
+    await walker.press('Enter');
+    await walker.click('Close');
+    await walker.says('Low tide');
+    // The guide has it now, so it is offered to every button.
+    await (await walker.row('Today’s sailings')).click();
+    await walker.choose('Kind', 'Underlined');
+    for (let i = 0; i < 3; i++) await walker.click('Undo');
+    await walker.kept();
+  });
+});
+
 describe('a section', () => {
   it('gets an edge in the ground of its neighbour, which follows when that takes another scheme', async () => {
     const { walker } = demo;

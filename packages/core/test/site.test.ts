@@ -5,8 +5,8 @@ import {
   duplicateNode,
   makePreset,
   moveNode,
-  moveWear,
   nudge,
+  placeWear,
   removePreset,
   switchPreset,
   wearPreset,
@@ -264,7 +264,7 @@ describe('presets', () => {
         a.order < b.order ? -1 : 1,
       );
     expect(order().map(([, wear]) => wear.preset)).toEqual(['ticket', 'low-tide']);
-    site = must(applyChange(site, { edits: moveWear(site, 'feature-dogs', order()[1]?.[0] ?? '', -1) })).site;
+    site = must(applyChange(site, { edits: placeWear(site, 'feature-dogs', order()[1]?.[0] ?? '', 0) })).site;
     expect(order().map(([, wear]) => wear.preset)).toEqual(['low-tide', 'ticket']);
     site = must(applyChange(site, { edits: switchPreset(site, 'feature-dogs', order()[0]?.[0] ?? '') })).site;
     expect(order().map(([, wear]) => wear.on)).toEqual([false, true]);

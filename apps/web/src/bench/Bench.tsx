@@ -253,7 +253,7 @@ function Opened({
         {subject.type === 'node' && isNode(node) && (
           <section className="grid gap-3 border-b border-hair px-3.5 py-3">
             <Lock unless="choice">
-              <NodeChoices site={site} node={node} />
+              <NodeChoices site={site} node={node} page={subject.page} />
             </Lock>
             {node.kind === 'section' && (
               <details open={Object.keys(node.rebind).length > 0}>

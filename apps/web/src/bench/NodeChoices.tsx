@@ -3,25 +3,32 @@ import {
   elementOfNode,
   hiddenFrom,
   hideFrom,
+  type Id,
   type NodeRecord,
   type Site,
   variantsOf,
 } from '@cove/core';
+import { lazy, Suspense, useState } from 'react';
 import { useCommit } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
+import { Button } from '../ui/Button.tsx';
 import { Select } from '../ui/Select.tsx';
 import { ofElement, useAlsoTo } from './alsoTo.ts';
+
+const LookSheet = lazy(async () => ({ default: (await import('./LookSheet.tsx')).LookSheet }));
 
 const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
 /** What is chosen from the guide for a section or widget: its scheme and its variants. */
-export function NodeChoices({ site, node }: { site: Site; node: NodeRecord }) {
+export function NodeChoices({ site, node, page }: { site: Site; node: NodeRecord; page: Id }) {
+  const [seen, setSeen] = useState(false);
   const commit = useCommit();
   const element = elementOfNode(node);
   const axes = element.axes
     .map(axis => ({ axis, variants: variantsOf(site, element.name, axis) }))
     .filter(({ variants }) => variants.length > 0);
   const mayStyle = useMay('style');
+  const mayChoose = useMay('choice');
   const also = useAlsoTo();
   const hidden = hiddenFrom(site, node.id);
   return (
@@ -70,6 +77,16 @@ export function NodeChoices({ site, node }: { site: Site; node: NodeRecord }) {
           }
         />
       ))}
+      {mayChoose && (
+        <Button kind="link" className="col-span-2 justify-self-start" onClick={() => setSeen(true)}>
+          See the looks it can take …
+        </Button>
+      )}
+      {seen && (
+        <Suspense>
+          <LookSheet site={site} page={page} node={node} onClose={() => setSeen(false)} />
+        </Suspense>
+      )}
       {mayStyle && (
         <Select
           label="Shown"

@@ -1,21 +1,41 @@
 import {
   byOrder,
+  fittingPresets,
   type Id,
   makePreset,
-  moveWear,
   type NodeRecord,
+  placeWear,
   type Site,
   switchPreset,
   takeOff,
   wearPreset,
 } from '@cove/core';
+import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
 import { useCommit } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { useGo } from '../shell/go.ts';
 import { Button } from '../ui/Button.tsx';
+import { useAlsoTo } from './alsoTo.ts';
+
+/** One of the presets worn, which can be dragged to another place among them. */
+function WornRow({ id, children }: { id: Id; children: ReactNode }) {
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id });
+  return (
+    <li
+      ref={setNodeRef}
+      {...listeners}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      className={`group flex h-7 items-center gap-1 bg-paper ${isDragging ? 'relative z-10 shadow-sm' : ''}`}
+    >
+      {children}
+    </li>
+  );
+}
 
 /** The presets a thing wears, in order: switched, opened, moved, taken off; and a new one from what is set here. */
 export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
@@ -23,13 +43,13 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
   const go = useGo();
   const mayChoose = useMay('choice');
   const mayMake = useMay('guide');
+  const also = useAlsoTo();
   const [naming, setNaming] = useState<string | null>(null);
   const worn = Object.entries(node.wears)
     .map(([id, wear]) => ({ id, ...wear }))
     .sort(byOrder);
-  const others = [...site.kinds.preset.values()]
-    .sort(byOrder)
-    .filter(preset => !worn.some(wear => wear.preset === preset.id));
+  const others = fittingPresets(site, node).filter(preset => !worn.some(wear => wear.preset === preset.id));
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const nameOf = (id: Id) => site.kinds.preset.get(id)?.name ?? id;
   const make = (name: string) => {
     const made = makePreset(site, node.id, name);
@@ -39,71 +59,84 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
   return (
     <div className="grid gap-1">
       {worn.length === 0 && <p className="text-muted">None worn.</p>}
-      <ul aria-label="Presets worn">
-        {worn.map(({ id, preset, on }, i) => (
-          <li key={id} className="group flex h-7 items-center gap-1">
-            <button
-              type="button"
-              className={`mr-auto truncate text-left font-semibold hover:text-teal hover:underline ${on ? '' : 'text-muted line-through'}`}
-              onClick={() => go(preset)}
-            >
-              {nameOf(preset)}
-            </button>
-            {mayChoose && (
-              <>
-                <Button
-                  aria-label={`Move ${nameOf(preset)} earlier`}
-                  disabled={i === 0}
-                  className="w-6 justify-center px-0!"
-                  onClick={() => commit(moveWear(site, node.id, id, -1), 'Move a preset')}
+      <DndContext
+        sensors={sensors}
+        onDragEnd={({ active, over }) => {
+          const index = worn.findIndex(it => it.id === over?.id);
+          if (index >= 0) commit(placeWear(site, node.id, String(active.id), index), 'Move a preset');
+        }}
+      >
+        <SortableContext items={worn} strategy={verticalListSortingStrategy} disabled={!mayChoose}>
+          <ul aria-label="Presets worn">
+            {worn.map(({ id, preset, on }, i) => (
+              <WornRow key={id} id={id}>
+                <button
+                  type="button"
+                  className={`mr-auto truncate text-left font-semibold hover:text-teal hover:underline ${on ? '' : 'text-muted line-through'}`}
+                  onClick={() => go(preset)}
                 >
-                  <ArrowUp size={13} />
-                </Button>
-                <Button
-                  aria-label={`Move ${nameOf(preset)} later`}
-                  disabled={i === worn.length - 1}
-                  className="w-6 justify-center px-0!"
-                  onClick={() => commit(moveWear(site, node.id, id, 1), 'Move a preset')}
-                >
-                  <ArrowDown size={13} />
-                </Button>
-                <Button
-                  aria-label={`Take off ${nameOf(preset)}`}
-                  className="w-6 justify-center px-0!"
-                  onClick={() => commit(takeOff(node.id, id), `Take off ${nameOf(preset)}`)}
-                >
-                  <X size={13} />
-                </Button>
-                <Button
-                  kind="link"
-                  role="switch"
-                  aria-checked={on}
-                  aria-label={`${nameOf(preset)} is worn`}
-                  className="w-7 justify-end"
-                  onClick={() =>
-                    commit(
-                      switchPreset(site, node.id, id),
-                      on ? `Switch off ${nameOf(preset)}` : `Switch on ${nameOf(preset)}`,
-                    )
-                  }
-                >
-                  {on ? 'on' : 'off'}
-                </Button>
-              </>
-            )}
-            {!mayChoose && !on && <span className="text-muted">off</span>}
-          </li>
-        ))}
-      </ul>
+                  {nameOf(preset)}
+                </button>
+                {mayChoose && (
+                  <>
+                    <Button
+                      aria-label={`Move ${nameOf(preset)} earlier`}
+                      disabled={i === 0}
+                      className="w-6 justify-center px-0!"
+                      onClick={() => commit(placeWear(site, node.id, id, i - 1), 'Move a preset')}
+                    >
+                      <ArrowUp size={13} />
+                    </Button>
+                    <Button
+                      aria-label={`Move ${nameOf(preset)} later`}
+                      disabled={i === worn.length - 1}
+                      className="w-6 justify-center px-0!"
+                      onClick={() => commit(placeWear(site, node.id, id, i + 1), 'Move a preset')}
+                    >
+                      <ArrowDown size={13} />
+                    </Button>
+                    <Button
+                      aria-label={`Take off ${nameOf(preset)}`}
+                      className="w-6 justify-center px-0!"
+                      onClick={() => commit(takeOff(node.id, id), `Take off ${nameOf(preset)}`)}
+                    >
+                      <X size={13} />
+                    </Button>
+                    <Button
+                      kind="link"
+                      role="switch"
+                      aria-checked={on}
+                      aria-label={`${nameOf(preset)} is worn`}
+                      className="w-7 justify-end"
+                      onClick={() =>
+                        commit(
+                          switchPreset(site, node.id, id),
+                          on ? `Switch off ${nameOf(preset)}` : `Switch on ${nameOf(preset)}`,
+                        )
+                      }
+                    >
+                      {on ? 'on' : 'off'}
+                    </Button>
+                  </>
+                )}
+                {!mayChoose && !on && <span className="text-muted">off</span>}
+              </WornRow>
+            ))}
+          </ul>
+        </SortableContext>
+      </DndContext>
       {mayChoose && others.length > 0 && (
         <select
           aria-label="Wear a preset"
           value=""
           className="h-7 rounded border border-hair bg-paper px-1 text-teal"
           onChange={event => {
-            const result = wearPreset(site, node.id, event.target.value);
-            if (result.ok) commit(result.value, `Wear ${nameOf(event.target.value)}`);
-            else toast.error(result.problem.message);
+            const preset = event.target.value;
+            const results = [node.id, ...also].map(id => wearPreset(site, id, preset));
+            const edits = results.flatMap(it => (it.ok ? it.value : []));
+            const [first] = results;
+            if (first && !first.ok && edits.length === 0) toast.error(first.problem.message);
+            else commit(edits, `Wear ${nameOf(preset)}`);
           }}
         >
           <option value="">Wear {worn.length > 0 ? 'another' : 'a preset'} …</option>

@@ -1,6 +1,4 @@
-import { distance } from '../color/index.ts';
 import { isIconName } from '../icons/index.ts';
-import { propertyOf, tokenTypesOf } from '../properties/index.ts';
 import { elementOfNode } from '../render/sources.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { isObject } from '../site/fields.ts';
@@ -26,6 +24,7 @@ import {
 import { literalOf, NO_REBINDS, tokenAt, tokenPath } from '../tokens/index.ts';
 import { readValue, tokensIn, type Value, withTokens } from '../values/index.ts';
 import { elementNamed } from '../widgets/index.ts';
+import { nearestToken } from './nearestToken.ts';
 import { canHold, placeAt } from './structure.ts';
 
 /** What is on the clipboard: things with all they hold, and what the site they left calls what they name. */
@@ -153,16 +152,7 @@ class Paster {
 
   private nearest(value: Value, slot: Slot): Id | null {
     const property = parseSlot(slot)?.property;
-    if (!property || property === 'textStyle') return null;
-    const types = tokenTypesOf(propertyOf(property));
-    const all = [...this.site.kinds.token.values()]
-      .filter(it => types.includes(it.type))
-      .flatMap(it => {
-        const end = literalOf(this.site.kinds.token, NO_REBINDS, it.value);
-        const far = end && apart(value, end);
-        return far == null ? [] : [{ id: it.id, far }];
-      });
-    return all.sort((a, b) => a.far - b.far)[0]?.id ?? null;
+    return !property || property === 'textStyle' ? null : nearestToken(this.site, property, value);
   }
 
   private value(value: Value, slot: Slot): Value | null {
@@ -254,16 +244,6 @@ class Paster {
         : (this.named(scheme.values(), node.scheme, () => true) ?? this.missing('scheme', node.scheme));
     return { ...node, ...look, area: 'main', scheme: worn, rebind: {} };
   }
-}
-
-/** How far two literals of a kind are from each other; null where they cannot be compared. */
-function apart(a: Value, b: Value): number | null {
-  if (a.type === 'color' && b.type === 'color') return distance(a.value, b.value);
-  if (a.type === 'dimension' && b.type === 'dimension' && a.value.unit === b.value.unit)
-    return Math.abs(a.value.value - b.value.value);
-  if ((a.type === 'number' && b.type === 'number') || (a.type === 'duration' && b.type === 'duration'))
-    return Math.abs(a.value - b.value);
-  return null;
 }
 
 /**

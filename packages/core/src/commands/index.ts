@@ -2,6 +2,7 @@ export * from './carry.ts';
 export * from './clip.ts';
 export * from './hide.ts';
 export * from './motion.ts';
+export * from './nearestToken.ts';
 export * from './pages.ts';
 export * from './presets.ts';
 export * from './promote.ts';

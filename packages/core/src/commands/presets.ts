@@ -12,6 +12,7 @@ import {
   keyBetween,
   keysBetween,
   MAX_PRESETS_WORN,
+  type NodeRecord,
   newId,
   type PresetRecord,
   parseSlot,
@@ -140,6 +141,17 @@ export function wearPreset(site: Site, nodeId: Id, preset: Id): Result<Edit[]> {
   return ok([...off, { op: 'set', id: nodeId, path: ['wears', newId('w')], value }]);
 }
 
+/** Presets that would reach some part of a thing, in the order of the guide: those of a kind of part that it has. */
+export function fittingPresets(site: Site, node: NodeRecord): PresetRecord[] {
+  const element = elementOfNode(node);
+  const kinds = new Set<string>(partNames(element).map(part => partOf(element, part)?.kind ?? ''));
+  return [...site.kinds.preset.values()].sort(byOrder).filter(({ id }) => {
+    const parts = Object.keys(presetStyles(site, id).styles).map(slot => parseSlot(slot)?.part ?? '');
+    // One that says nothing yet fits everywhere.
+    return parts.length === 0 || parts.some(kind => kinds.has(kind));
+  });
+}
+
 export const takeOff = (node: Id, wear: Id): Edit[] => [{ op: 'unset', id: node, path: ['wears', wear] }];
 
 export function switchPreset(site: Site, nodeId: Id, wear: Id): Edit[] {
@@ -149,15 +161,15 @@ export function switchPreset(site: Site, nodeId: Id, wear: Id): Edit[] {
 }
 
 /** Moves a worn preset one place: -1 earlier (weaker), 1 later (stronger). */
-export function moveWear(site: Site, nodeId: Id, wear: Id, by: -1 | 1): Edit[] {
+/** Brings a preset that is worn to place number `index` among those worn. */
+export function placeWear(site: Site, nodeId: Id, wear: Id, index: number): Edit[] {
   const node = getRecord(site, nodeId);
   if (!isNode(node)) return [];
   const list = wornBy(node.wears);
   const from = list.findIndex(it => it.id === wear);
-  const moving = list[from];
-  if (!moving || !list[from + by]) return [];
-  list.splice(from, 1);
-  list.splice(from + by, 0, moving);
+  const [moving] = from < 0 ? [] : list.splice(from, 1);
+  if (!moving || from === index || index < 0 || index > list.length) return [];
+  list.splice(index, 0, moving);
   const keys = keysBetween(null, null, list.length);
   return list.flatMap((it, i): Edit[] => {
     const order = keys[i] ?? it.order;

@@ -2,6 +2,7 @@ export { SiteBuilder } from './build.ts';
 export { DRAWING_HEIGHT, DRAWING_WIDTH, drawings } from './drawings.ts';
 export { type GuideSpec, READY_GUIDES, readyGuide } from './guides/index.ts';
 export { largePage } from './large.ts';
+export { looksOf, READY_LOOKS, type ReadyLook, takeLook } from './looks/index.ts';
 export { layPage, PAGE_STARTERS, type PageStarter } from './pages/index.ts';
 export {
   laySection,

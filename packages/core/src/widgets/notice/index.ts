@@ -14,7 +14,7 @@ export const notice = element({
     paragraph: { label: 'Paragraph', kind: 'text', inside: 'box' },
     ...runParts('paragraph'),
   },
-  axes: ['status'],
+  axes: ['status', 'look'],
   holds: null,
   program: programStyles({
     'box/display': 'block',

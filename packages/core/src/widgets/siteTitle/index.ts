@@ -7,7 +7,7 @@ export const siteTitle = element({
   label: 'Site title',
   family: 'navigation',
   parts: { link: { label: 'Title', kind: 'heading', states: ['hover', 'focus', 'selected'] } },
-  axes: [],
+  axes: ['look'],
   holds: null,
   program: programStyles({
     'link/color': 'role.heading',

@@ -1,0 +1,12 @@
+import { below, readyLooks } from './look.ts';
+
+export const listLooks = readyLooks('list', 'look', {
+  Ruled: {
+    ...below('item', 'role.line'),
+    'item/paddingBottom': '0.5rem',
+    ...below('numbered', 'role.line'),
+    'numbered/paddingBottom': '0.5rem',
+  },
+  Squares: { 'box/listStyleType': 'square' },
+  Bare: { 'box/listStyleType': 'none', 'box/paddingLeft': '0rem' },
+});
