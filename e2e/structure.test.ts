@@ -134,10 +134,15 @@ describe('the looks of a thing', () => {
     // A preset is tried, and worn: it can be seen before.
     await looks.focus(option('Low tide'));
     await walker.press('Enter');
+    await until(
+      () => looks.$eval(option('Low tide'), it => it.getAttribute('aria-pressed')),
+      it => it === 'true',
+      'the preset that is worn',
+    );
     await walker.click('Close');
-    await walker.says('Low tide');
     // The guide has it now, so it is offered to every button.
     await (await walker.row('Today’s sailings')).click();
+    await walker.row('Today’s sailings', true);
     await walker.choose('Kind', 'Underlined');
     for (let i = 0; i < 3; i++) await walker.click('Undo');
     await walker.kept();
