@@ -1,4 +1,6 @@
+import { contrast, parseColor } from '@cove/core';
 import { describe, expect, it, jest } from '@jest/globals';
+import sharp from 'sharp';
 import { until, walkDemo } from './support/program.ts';
 
 jest.setTimeout(60_000);
@@ -214,6 +216,68 @@ describe('a section', () => {
       'nothing set aside',
     );
     for (let i = 0; i < 4; i++) await walker.click('Undo');
+    await walker.kept();
+  });
+});
+
+describe('text over a picture', () => {
+  it('is measured as the picture is cropped at each width, and one click lays the least tint over it', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home');
+    const canvas = await walker.frame('Page');
+    await (await walker.row('The crossing')).click();
+    await walker.row('The crossing', true);
+    await walker.find('ground');
+    await walker.type('Ground', 'picture(pic-early-boat)');
+    await walker.says('Text over the picture');
+    const told = () =>
+      walker.page.$$eval('[aria-label="Text over the picture"] dd', all =>
+        all.map(it => Number.parseFloat(it.textContent ?? '')),
+      );
+    const before = await until(told, all => all.length === 3, 'three widths are told');
+    expect(Math.min(...before)).toBeLessThan(4.5);
+    expect(await walker.violations()).toEqual([]);
+    const [button] = await walker.page.$$('[aria-label="Text over the picture"] button');
+    const share = Number(/\d+/.exec((await button?.evaluate(it => it.textContent)) ?? '')?.[0]);
+    await button?.click();
+    await until(told, all => all.length === 3 && Math.min(...all) >= 4.4, 'it can be read');
+    await walker.styleIs(canvas, '[data-area=main] > :nth-child(3)', 'background-image', it =>
+      it.includes('linear-gradient'),
+    );
+    // Chromium’s own pixels: with the words away, what is under the heading has at least the contrast that is told.
+    const heading = '[data-node=crossing-title]';
+    const { words, clip } = await canvas.$eval(heading, it => {
+      it.scrollIntoView({ block: 'center' });
+      const range = document.createRange();
+      range.selectNodeContents(it);
+      const { x, y, width, height } = range.getBoundingClientRect();
+      const words = getComputedStyle(it).color;
+      if (it instanceof HTMLElement) it.style.visibility = 'hidden';
+      return { words, clip: { x, y, width, height } };
+    });
+    const from = await walker.onCanvas(clip.x, clip.y);
+    const to = await walker.onCanvas(clip.x + clip.width, clip.y + clip.height);
+    await new Promise(resolve => setTimeout(resolve, 200));
+    const png = await walker.page.screenshot({
+      clip: { x: from.x, y: from.y, width: to.x - from.x, height: to.y - from.y },
+    });
+    const { data, info } = await sharp(png).raw().toBuffer({ resolveWithObject: true });
+    const text = parseColor(words);
+    if (!text) throw new Error(words);
+    let worst = 21;
+    for (let i = 0; i < data.length; i += info.channels)
+      worst = Math.min(
+        worst,
+        contrast(text, {
+          space: 'srgb',
+          coords: [(data[i] ?? 0) / 255, (data[i + 1] ?? 0) / 255, (data[i + 2] ?? 0) / 255],
+          alpha: 1,
+        }),
+      );
+    expect(worst).toBeGreaterThanOrEqual(4.4);
+    expect(share).toBeGreaterThan(0);
+    await walker.click('Undo');
+    await walker.click('Undo');
     await walker.kept();
   });
 });

@@ -11,6 +11,7 @@ import {
   parseSlot,
   partNames,
   partOf,
+  pictureBehind,
   printSlot,
   propertyOf,
   type PropertyRow as Row,
@@ -48,6 +49,7 @@ import { PropertyRow } from './PropertyRow.tsx';
 import { Rebinds } from './Rebinds.tsx';
 import { ResetMenu } from './ResetMenu.tsx';
 import { type Resolved, resolveSubject, type Subject } from './subject.ts';
+import { TextOverPicture } from './TextOverPicture.tsx';
 import { TextStyleChoice } from './TextStyleChoice.tsx';
 import { TypedCss } from './TypedCss.tsx';
 import { Unfollowed, unfollowedOf } from './Unfollowed.tsx';
@@ -135,6 +137,10 @@ function Opened({
       return it !== null && test(it);
     });
 
+  const behind = useMemo(
+    () => (scope && subject.type === 'node' ? pictureBehind(site, scope) : null),
+    [site, scope, subject.type],
+  );
   const contributions = useMemo(
     () => (scope ? contributionsTo(site, scope, part) : presetContributions(site, record, part)),
     [site, scope, part, record],
@@ -275,6 +281,17 @@ function Opened({
               </details>
             )}
           </section>
+        )}
+        {subject.type === 'node' && isNode(node) && behind && (
+          <Lock unless="style">
+            <TextOverPicture
+              key={`${behind.node} ${behind.part} ${node.id}`}
+              site={site}
+              page={subject.page}
+              node={node.id}
+              behind={behind}
+            />
+          </Lock>
         )}
         {scope && element && partNames(element).some(name => isGround(element, name)) && (
           <Lock unless={right}>

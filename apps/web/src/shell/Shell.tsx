@@ -62,7 +62,7 @@ export function Shell() {
   }, [session, name]);
 
   return (
-    <div className="grid h-full grid-rows-[48px_1fr]">
+    <div className="relative grid h-full grid-rows-[48px_minmax(0,1fr)] overflow-clip">
       <header className="grid grid-cols-[1fr_auto_1fr] items-center border-b border-hair bg-paper px-4">
         <h1 className="flex items-baseline gap-2 truncate text-base font-normal">
           <NavLink to="/" className="truncate text-[14px] font-semibold hover:underline" title="All sites">

@@ -12,5 +12,16 @@ export {
 } from './contrast.ts';
 export { type FontBill, fontBill, type MissingCut, MOST_FAMILIES, missingCuts } from './fonts.ts';
 export { leastShift } from './leastShift.ts';
+export {
+  type Area2D,
+  type Cropping,
+  isLargeText,
+  leastTint,
+  type Patches,
+  pictureUnder,
+  wantedFor,
+  worstContrast,
+} from './overPicture.ts';
 export { type Override, overridesOf, resetOverrides } from './overrides.ts';
+export { type Picture, type PictureBehind, pictureAt, pictureBehind } from './pictureBehind.ts';
 export { type RasterIcon, rasterIcons } from './rasterIcons.ts';

@@ -1,6 +1,7 @@
 export * from './carry.ts';
 export * from './clip.ts';
 export * from './hide.ts';
+export * from './layTint.ts';
 export * from './motion.ts';
 export * from './nearestToken.ts';
 export * from './pages.ts';

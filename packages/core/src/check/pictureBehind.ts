@@ -1,0 +1,37 @@
+import { contributionsTo, type Scope, winner } from '../cascade/index.ts';
+
+import type { Id, Site, Width } from '../site/index.ts';
+import type { Value } from '../values/index.ts';
+import { partNames, partOf } from '../widgets/index.ts';
+
+export type Picture = Value & { type: 'picture' };
+
+/** A picture that lies behind a thing: what has it, and on which part. */
+export interface PictureBehind {
+  node: Id;
+  part: string;
+  scope: Scope;
+}
+
+/** The picture that a part shows as its ground at a width, whoever says so. */
+export function pictureAt(site: Site, { scope, part }: PictureBehind, width: Width): Picture | null {
+  const value = winner(contributionsTo(site, scope, part).get('backgroundImage'), 'rest', width)?.value;
+  return value?.type === 'picture' ? value : null;
+}
+
+const WIDTHS_DOWN: readonly Width[] = ['wide', 'medium', 'narrow'];
+
+/** The nearest picture behind a thing, at any width: its own ground or that of what holds it. */
+export function pictureBehind(site: Site, scope: Scope): PictureBehind | null {
+  for (let at: Scope | null = scope; at; at = at.parent?.scope ?? null) {
+    const { node, element } = at;
+    if (!node) continue;
+    for (const part of [...partNames(element)].reverse()) {
+      const kind = partOf(element, part)?.kind;
+      if (kind !== 'box' && kind !== 'ground') continue;
+      const behind: PictureBehind = { node: node.id, part, scope: at };
+      if (WIDTHS_DOWN.some(width => pictureAt(site, behind, width))) return behind;
+    }
+  }
+  return null;
+}
