@@ -12,10 +12,12 @@ import { DemoController } from './demo/demo.controller';
 import { DemoService } from './demo/demo.service';
 import { GuidesModule } from './guides/guides.module';
 import { HealthController } from './health/health.controller';
+import { NewSitesModule } from './newSites/newSites.module';
 import { OutboxModule } from './outbox/outbox.module';
 import { PeopleModule } from './people/people.module';
 import { PicturesModule } from './pictures/pictures.module';
 import { ReleasesModule } from './releases/releases.module';
+import { SectionsModule } from './sections/sections.module';
 import { SitesModule } from './sites/sites.module';
 import { SnapshotsModule } from './snapshots/snapshots.module';
 import { DiskStorage } from './storage/diskStorage';
@@ -61,6 +63,8 @@ export class AppModule {
         ReleasesModule,
         SnapshotsModule,
         GuidesModule,
+        NewSitesModule,
+        SectionsModule,
         ViewsModule,
       ],
       providers: [

@@ -96,6 +96,10 @@ const EXPECTED: Record<string, Record<Who, number>> = {
     keeper: 403,
     designer: 200,
   },
+  'post /api/sites': { nobody: 401, stranger: 400, reviewer: 400, keeper: 400, designer: 400 },
+  'get /api/sections': { nobody: 401, stranger: 200, reviewer: 200, keeper: 200, designer: 200 },
+  'post /api/sections': { nobody: 401, stranger: 400, reviewer: 400, keeper: 400, designer: 400 },
+  'delete /api/sections/{section}': { nobody: 401, stranger: 200, reviewer: 200, keeper: 200, designer: 200 },
   'get /api/guides': { nobody: 401, stranger: 200, reviewer: 200, keeper: 200, designer: 200 },
   'post /api/guides': { nobody: 401, stranger: 400, reviewer: 400, keeper: 400, designer: 400 },
   'get /api/guides/{guide}': { nobody: 401, stranger: 404, reviewer: 404, keeper: 404, designer: 404 },
@@ -213,6 +217,8 @@ describe('every route', () => {
   );
 
   it.each([
+    ['post', '/api/sites', { name: '  ', starter: 'bare' }],
+    ['post', '/api/sections', { site: 'tolvane', section: 'welcome' }],
     ['post', '/api/session', {}],
     ['post', '/api/session', { email: 'x', password: 3 }],
     ['post', '/api/sites/tolvane/changes', { id: 'x', edits: [] }],

@@ -7,13 +7,14 @@ import { SiteEntity } from '../sites/entities/site.entity';
 import { Foundation1700000000000 } from './migrations/1700000000000-Foundation';
 import { People1700000001000 } from './migrations/1700000001000-People';
 import { Keeping1700000002000 } from './migrations/1700000002000-Keeping';
+import { KeptSections1700000003000 } from './migrations/1700000003000-KeptSections';
 import { PatientClient } from './patientClient';
 
 export const dataSourceOptions = (url: string): DataSourceOptions => ({
   type: 'postgres',
   url,
   entities: [Account, Session, SiteEntity, Member, Release],
-  migrations: [Foundation1700000000000, People1700000001000, Keeping1700000002000],
+  migrations: [Foundation1700000000000, People1700000001000, Keeping1700000002000, KeptSections1700000003000],
   migrationsRun: true,
   synchronize: false,
   poolSize: 12,

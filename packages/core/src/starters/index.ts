@@ -11,5 +11,6 @@ export {
   SECTION_STARTERS,
   type SectionStarter,
 } from './sections/index.ts';
+export { laySite, SITE_STARTERS, type SiteStarter } from './sites/index.ts';
 export { tolvane } from './tolvane.ts';
 export { tolvaneLarge } from './tolvaneLarge.ts';

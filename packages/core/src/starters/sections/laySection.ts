@@ -1,8 +1,10 @@
 import { placeAt } from '../../commands/structure.ts';
 import {
+  type Area,
   byOrder,
   type Content,
   type Edit,
+  elementOfArea,
   type Id,
   keysBetween,
   newId,
@@ -33,13 +35,8 @@ function variantsNamed(site: Site, element: string, look: Sketch['look'] = {}): 
   );
 }
 
-/** Lays a ready section on a page, in the looks of the site's guide and with its pictures; `index` is its place among the sections. */
-export function laySection(
-  site: Site,
-  page: Id,
-  index: number,
-  starter: SectionStarter,
-): { edits: Edit[]; id: Id } {
+/** Lays widgets into something, each with all it holds, in the looks of the site's guide and with its pictures. */
+export function laySketches(site: Site, sketches: readonly Sketch[], parent: Id): Edit[] {
   const { home } = settingsOf(site);
   const pictures = [...site.kinds.asset.keys()];
   let shown = 0;
@@ -48,9 +45,9 @@ export function laySection(
     return value === HOME ? { type: 'page', page: home } : value;
   };
   const puts: Edit[] = [];
-  const lay = (sketches: readonly Sketch[], parent: Id) => {
-    const orders = keysBetween(null, null, sketches.length);
-    for (const [i, { widget, look, content, holds = [] }] of sketches.entries()) {
+  const lay = (some: readonly Sketch[], into: Id) => {
+    const orders = keysBetween(null, null, some.length);
+    for (const [i, { widget, look, content, holds = [] }] of some.entries()) {
       const id = newId('w');
       const words = content ?? elementNamed(widget).sample;
       puts.push({
@@ -59,7 +56,7 @@ export function laySection(
           id,
           kind: 'widget',
           widget,
-          at: { parent, order: orders[i] ?? 'V' },
+          at: { parent: into, order: orders[i] ?? 'V' },
           content: Object.fromEntries(Object.entries(words).map(([field, value]) => [field, filled(value)])),
           variants: variantsNamed(site, widget, look),
           wears: {},
@@ -69,9 +66,20 @@ export function laySection(
       lay(holds, id);
     }
   };
+  lay(sketches, parent);
+  return puts;
+}
+
+/** Lays a ready section on a page, or into an area that pages share; `index` is its place among the sections. */
+export function laySection(
+  site: Site,
+  parent: Id,
+  index: number,
+  starter: Pick<SectionStarter, 'label' | 'tone' | 'look' | 'holds'>,
+  area: Area = 'main',
+): { edits: Edit[]; id: Id } {
   const id = newId('s');
-  const { order, rekeyed } = placeAt(site, page, index, null);
-  lay(starter.holds, id);
+  const { order, rekeyed } = placeAt(site, parent, index, null);
   return {
     id,
     edits: [
@@ -81,17 +89,17 @@ export function laySection(
         record: {
           id,
           kind: 'section',
-          area: 'main',
+          area,
           name: starter.label,
-          at: { parent: page, order },
+          at: { parent, order },
           scheme: schemeFor(site, starter.tone),
           rebind: {},
-          variants: variantsNamed(site, 'section', starter.look),
+          variants: variantsNamed(site, elementOfArea(area).name, starter.look),
           wears: {},
           styles: {},
         },
       },
-      ...puts,
+      ...laySketches(site, starter.holds, id),
     ],
   };
 }

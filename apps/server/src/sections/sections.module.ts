@@ -1,0 +1,12 @@
+import { Module } from '@nestjs/common';
+import { AccountsModule } from '../accounts/accounts.module';
+import { SitesModule } from '../sites/sites.module';
+import { KeptSectionsController } from './keptSections.controller';
+import { KeptSections } from './keptSections.service';
+
+@Module({
+  imports: [SitesModule, AccountsModule],
+  providers: [KeptSections],
+  controllers: [KeptSectionsController],
+})
+export class SectionsModule {}

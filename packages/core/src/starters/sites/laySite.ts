@@ -1,0 +1,90 @@
+import { must } from '../../result/index.ts';
+import { applyChange, type Edit, SETTINGS, type Site, type SiteRecord, siteOf } from '../../site/index.ts';
+import { DRAWING_HEIGHT, DRAWING_WIDTH, drawings } from '../drawings.ts';
+import { readyGuide } from '../guides/index.ts';
+import { layPage, laySections } from '../pages/layPage.ts';
+import { laySection } from '../sections/laySection.ts';
+import { small } from '../sections/sketch.ts';
+import type { SiteStarter } from './siteStarter.ts';
+
+const HOME = 'home';
+
+/** Pictures to begin with, drawn by the program; `file` says where each of them lies. */
+const pictures = (file: (name: string) => string): SiteRecord[] =>
+  drawings().map(({ name, alt }) => ({
+    id: `pic-${name.toLowerCase().replace(/\s+/g, '-')}`,
+    kind: 'asset',
+    name,
+    alt,
+    file: file(name),
+    mime: 'image/webp',
+    width: DRAWING_WIDTH,
+    height: DRAWING_HEIGHT,
+  }));
+
+/** A whole new site of a ready one. */
+export function laySite(starter: SiteStarter, name: string, file: (drawing: string) => string): Site {
+  const guide = readyGuide(starter.guide);
+  const worn = guide.records.filter(it => it.kind === 'scheme').find(it => it.face === starter.face);
+  const [home, ...others] = starter.pages;
+  let site = siteOf([
+    ...guide.records,
+    ...pictures(file),
+    {
+      id: SETTINGS,
+      kind: 'settings',
+      name,
+      language: 'en',
+      home: HOME,
+      ...guide.settings,
+      ...(worn && { defaultScheme: worn.id }),
+    },
+    {
+      id: HOME,
+      kind: 'page',
+      pageKind: 'page',
+      title: home?.title ?? 'Home',
+      path: '',
+      description: '',
+      at: { parent: SETTINGS, order: 'V' },
+      scheme: null,
+      rebind: {},
+    },
+  ]);
+  const lay = (edits: readonly Edit[]) => {
+    site = must(applyChange(site, { edits })).site;
+  };
+  const row = { widget: 'group', look: { arrangement: 'To both ends' } };
+  lay(
+    laySection(
+      site,
+      SETTINGS,
+      0,
+      {
+        label: 'Header',
+        tone: 'plain',
+        holds: [
+          { ...row, holds: [{ widget: 'siteTitle' }, { widget: 'navigation', content: { label: 'Main' } }] },
+        ],
+      },
+      'header',
+    ).edits,
+  );
+  const closing = starter.closing === '' ? [] : [small(starter.closing)];
+  lay(
+    laySection(
+      site,
+      SETTINGS,
+      1,
+      {
+        label: 'Footer',
+        tone: 'strong',
+        holds: [{ ...row, holds: [...closing, { widget: 'navigation', content: { label: 'Footer' } }] }],
+      },
+      'footer',
+    ).edits,
+  );
+  if (home) lay(laySections(site, HOME, home));
+  for (const page of others) lay(layPage(site, page).edits);
+  return site;
+}
