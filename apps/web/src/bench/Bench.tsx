@@ -41,6 +41,7 @@ import { CarryLook } from './CarryLook.tsx';
 import { ContentFields } from './ContentFields.tsx';
 import { FACET_NAMES } from './facetNames.ts';
 import { GroundRows, isGround } from './GroundRows.tsx';
+import { KeepSection } from './KeepSection.tsx';
 import { NodeChoices } from './NodeChoices.tsx';
 import { noEffect } from './noEffect.ts';
 import { PlaceChoice } from './PlaceChoice.tsx';
@@ -272,6 +273,7 @@ function Opened({
             {node.kind === 'section' && mayChoose && (
               <Versions site={site} section={node} page={subject.page} />
             )}
+            {node.kind === 'section' && mayGuide && <KeepSection section={node} />}
             {node.kind === 'widget' && element && Object.keys(element.content).length > 0 && (
               <details open={!may || Object.keys(element.content).length <= 2}>
                 <summary className="label-line mb-1 cursor-pointer">Words and links</summary>

@@ -19,7 +19,7 @@ import {
   type Styles,
   sectionBeside,
 } from '@cove/core';
-import { StyleEngine } from './styleEngine.ts';
+import { assetUrlOf, StyleEngine } from './styleEngine.ts';
 
 /** The parts that a record says something of. */
 const partsOf = (record: SiteRecord & { styles: Styles }): string => {
@@ -49,7 +49,7 @@ export class PageCanvas {
     this.options = {
       marks: true,
       links,
-      assetUrl: asset => `/api/sites/${siteId}/assets/${asset.file}`,
+      assetUrl: assetUrlOf(siteId),
     };
   }
 

@@ -49,6 +49,12 @@ export const FACES = faces(FAMILIES, ({ file }) => `/fonts/${file}`);
 export const ownFaces = (site: Site, siteId: string): string =>
   faces(ownFamilies(site), ({ file }) => `/api/sites/${siteId}/fonts/${file}`);
 
+/** Where the pictures of a site lie. */
+export const assetUrlOf =
+  (siteId: string): Printing['assetUrl'] =>
+  ({ file }) =>
+    file.startsWith('data:') ? file : `/api/sites/${siteId}/assets/${file}`;
+
 /** The sheets of one document, kept equal to a site by doing the least for each edit. */
 export class StyleEngine {
   private readonly layers: LayerOrder;
@@ -66,7 +72,7 @@ export class StyleEngine {
     private readonly siteId: string,
     extra = '',
   ) {
-    this.printing = { mode, assetUrl: ({ file }) => `/api/sites/${siteId}/assets/${file}` };
+    this.printing = { mode, assetUrl: assetUrlOf(siteId) };
     this.layers = new LayerOrder(view);
     this.blocks = new BlockSheet(view);
     this.guide = new RuleSheet(view, mode, this.layers);

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { problemText } from '../api/problemText.ts';
 import { RequestProblem, request, type SiteSummary } from '../api/request.ts';
@@ -8,6 +8,8 @@ import { Button } from '../ui/Button.tsx';
 import { EMAIL, Field, Form } from '../ui/Form.tsx';
 import { Front } from './Front.tsx';
 import { SIGN_OUT } from './signOut.ts';
+
+const NewSite = lazy(async () => ({ default: (await import('./NewSite.tsx')).NewSite }));
 
 /** The way in: sites where one is signed in, else the door. */
 export function Welcome() {
@@ -36,6 +38,7 @@ export function Welcome() {
 
 function Sites({ sites }: { sites: readonly SiteSummary[] }) {
   const queries = useQueryClient();
+  const [starting, setStarting] = useState(false);
   const signOut = async () => {
     await request(...SIGN_OUT);
     await queries.resetQueries();
@@ -44,7 +47,8 @@ function Sites({ sites }: { sites: readonly SiteSummary[] }) {
     <>
       {sites.length === 0 ? (
         <p>
-          You are a member of no site yet. Open an invitation, or read <Link to="/outbox">your mail</Link>.
+          You are a member of no site yet. Begin one, open an invitation, or read{' '}
+          <Link to="/outbox">your mail</Link>.
         </p>
       ) : (
         <ul className="border-t border-hair">
@@ -60,7 +64,15 @@ function Sites({ sites }: { sites: readonly SiteSummary[] }) {
           ))}
         </ul>
       )}
+      {starting && (
+        <Suspense>
+          <NewSite onClose={() => setStarting(false)} />
+        </Suspense>
+      )}
       <p className="mt-4 flex items-center gap-4 text-teal">
+        <Button kind="link" onClick={() => setStarting(true)}>
+          New site
+        </Button>
         <Link to="/account" className="hover:underline">
           Your account
         </Link>

@@ -49,9 +49,9 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
   const [seam, setSeam] = useState<number | null>(null);
   const [box, setBox] = useState<PropertyRow['box'] | null>(null);
 
-  const takeSection = (made: ReturnType<typeof addSection>) => {
+  const takeSection = (made: ReturnType<typeof addSection> | null) => {
     setSeam(null);
-    if (commit(made.edits, 'Add a section')) pickNode(made.id);
+    if (made && commit(made.edits, 'Add a section')) pickNode(made.id);
   };
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: bound anew with what is picked

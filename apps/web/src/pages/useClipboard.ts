@@ -1,8 +1,12 @@
-import { copyThings, type Id, pasteThings, readClip } from '@cove/core';
+import { copyThings, type Edit, type Id, pasteThings, readClip } from '@cove/core';
 import { useEffect, useRef } from 'react';
 import { toast } from 'sonner';
 import { useCommit, useSession } from '../session/context.tsx';
 import { nameOf } from '../shell/names.ts';
+
+/** All values in some edits, to tell two ways of pasting apart. */
+const looksOf = (edits: readonly Edit[]): string =>
+  JSON.stringify(edits.map(it => (it.op === 'put' && 'styles' in it.record ? it.record.styles : null)));
 
 /** Where words are being written, the clipboard is theirs. */
 const isWriting = (target: EventTarget | null): boolean =>
@@ -66,6 +70,21 @@ export function useClipboard(wish: Wish): void {
       if (!commit(edits, 'Paste')) return;
       now.current.onPasted(ids);
       if (left.length > 0) toast(`Not here: ${left.join(', ')}. What named them was left out.`);
+      const asWas = pasteThings(session.site, clip, place.parent, place.index, 'keep');
+      if (!asWas.ok || looksOf(asWas.value.edits) === looksOf(edits)) return;
+      toast('Values this guide does not have were tied to the nearest it has.', {
+        action: {
+          label: 'Keep them as they were',
+          onClick: () => {
+            // What was tied goes, and comes again with the values it had.
+            const kept = pasteThings(session.site, clip, place.parent, place.index, 'keep');
+            if (!kept.ok) return;
+            const gone = ids.map((id): Edit => ({ op: 'remove', id }));
+            if (commit([...gone, ...kept.value.edits], 'Keep pasted values as they were'))
+              now.current.onPasted(kept.value.ids);
+          },
+        },
+      });
     };
     document.addEventListener('copy', copy);
     document.addEventListener('cut', cut);

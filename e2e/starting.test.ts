@@ -1,0 +1,100 @@
+import { describe, expect, it, jest } from '@jest/globals';
+import { PROGRAM, until, walkDemo } from './support/program.ts';
+
+jest.setTimeout(60_000);
+
+const demo = walkDemo();
+
+describe('a new site', () => {
+  it('is seen before it is begun, and begins with a guide and pages of its own', async () => {
+    const { walker } = demo;
+    await walker.page.goto(PROGRAM);
+    await walker.click('New site');
+    const ready = await walker.frame('Ready site: A line with a timetable');
+    expect(await ready.$$eval('[class*=navigation-link]', all => all.map(it => it.textContent))).toContain(
+      'Timetable',
+    );
+    // Its pictures are there before it has any files.
+    await until(
+      () =>
+        ready.$eval('img', it => (it instanceof HTMLImageElement ? it.naturalWidth : 0)).catch(() => 1200),
+      width => width > 0,
+      'a picture',
+    );
+    await walker.page.$$eval('[role=radiogroup] input', all => {
+      const second = all[1];
+      if (second instanceof HTMLElement) second.click();
+    });
+    await walker.frame('Ready site: A small guide to a place');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Begin');
+    await walker.says('Give it a name.');
+    await walker.type('What the site is called', 'Sant Bree by foot', null);
+    await walker.click('Begin');
+    await walker.frame('Specimen');
+    expect(walker.page.url()).toBe(`${PROGRAM}/sites/sant-bree-by-foot/guide`);
+    await walker.page.goto(`${PROGRAM}/sites/sant-bree-by-foot/pages`);
+    const page = await walker.frame('Page');
+    expect(await page.$$eval('main > *', all => all.length)).toBe(6);
+  });
+
+  it('takes a section kept from another one, which comes with its words and wears the new guide', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=crossing');
+    const there = await walker.frame('Page');
+    await walker.click('Keep as your own …');
+    await walker.type('Name', 'Open water');
+    await walker.says('Open water is kept.');
+    const face = await walker.style(there, '[data-node=crossing-title]', 'font-family');
+    await walker.page.goto(`${PROGRAM}/sites/sant-bree-by-foot/pages`);
+    const page = await walker.frame('Page');
+    await walker.click('Section', 'button');
+    await walker.click('Your own', 'radio');
+    await walker.frame('Sections: Your own');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Open water', 'button');
+    const title = 'main > :last-child h2';
+    await until(
+      () => page.$eval(title, it => it.textContent).catch(() => null),
+      text => text === 'Forty minutes of open water',
+      'the section at the end of the page',
+    );
+    expect(await walker.style(page, title, 'font-family')).not.toBe(face);
+    await walker.kept();
+    await walker.click('Section', 'button');
+    await walker.click('Your own', 'radio');
+    await walker.click('Forget Open water');
+    await walker.says('None kept yet.');
+    await walker.click('Close');
+  });
+
+  it('gets a landing page of six sections by three clicks each, none of which brings a value of its own', async () => {
+    const { walker } = demo;
+    await walker.page.goto(`${PROGRAM}/sites/sant-bree-by-foot/pages`);
+    await walker.frame('Page');
+    await walker.click('New page');
+    await walker.click('Empty page');
+    await walker.row('New page', true);
+    for (const purpose of ['Opening', 'Features', 'Proof', 'Content', 'Call to action', 'Contact']) {
+      await walker.click('Section', 'button');
+      await walker.click(purpose, 'radio');
+      await walker.frame(`Sections: ${purpose}`);
+      const first = await walker.page.waitForSelector('ul[aria-label="Ready sections"] li button');
+      await first?.click();
+    }
+    const page = await walker.frame('Page');
+    await until(
+      () => page.$$eval('main > *', all => all.length),
+      count => count === 6,
+      'six sections',
+    );
+    await walker.click('Overrides …');
+    await walker.says('Nothing');
+    await walker.click('Close');
+    await walker.kept();
+  });
+
+  it('no error was thrown in the browser', () => {
+    expect(demo.errors).toEqual([]);
+  });
+});
