@@ -7,7 +7,6 @@ import {
   isRichText,
   type LinkTarget,
   ok,
-  pagesInOrder,
   parseLink,
   readLink,
   type Site,
@@ -19,6 +18,7 @@ import { useCommit } from '../session/context.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
 import { Select } from '../ui/Select.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
+import { linkChoices, optionOf, targetOf } from './linkChoices.ts';
 
 /** The editor is the heaviest part of the bench, so it comes when words are there to be edited. */
 const RichField = lazy(async () => ({ default: (await import('./RichField.tsx')).RichField }));
@@ -47,7 +47,7 @@ function LinkField({
   link: LinkTarget | null;
   onChange(link: LinkTarget | null): void;
 }) {
-  const page = link?.type === 'page' || link?.type === 'section' ? link.page : '';
+  const page = optionOf(link);
   return (
     <div className="grid gap-1">
       <Select
@@ -55,7 +55,7 @@ function LinkField({
         value={page || (link ? 'away' : '')}
         options={[
           { value: '', label: 'Nowhere' },
-          ...pagesInOrder(site).map(it => ({ value: it.id, label: it.title })),
+          ...linkChoices(site),
           { value: 'away', label: 'Somewhere else …' },
         ]}
         onChange={value =>
@@ -64,7 +64,7 @@ function LinkField({
               ? null
               : value === 'away'
                 ? { type: 'url', href: 'https://tolvane.example/' }
-                : { type: 'page', page: value },
+                : targetOf(value),
           )
         }
       />

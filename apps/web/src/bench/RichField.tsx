@@ -4,6 +4,7 @@ import StarterKit from '@tiptap/starter-kit';
 import { useEffect, useRef } from 'react';
 import { useSession, useSite } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
+import { Marked } from './marked.ts';
 import { RichToolbar } from './RichToolbar.tsx';
 
 /** A link as the editor keeps it: our own target, written as JSON in its address. */
@@ -17,7 +18,7 @@ function linkOf(href: unknown): LinkTarget | null {
   return target;
 }
 
-const MARKS = { bold: 'strong', italic: 'emphasis', code: 'code' } as const;
+const MARKS = { bold: 'strong', italic: 'emphasis', code: 'code', marked: 'marked' } as const;
 
 export function toEditor(text: RichText): JSONContent {
   const node = (run: TextRun): JSONContent => ({
@@ -49,6 +50,7 @@ export function fromEditor(doc: JSONContent): RichText {
           ...(has('bold') && { strong: true }),
           ...(has('italic') && { emphasis: true }),
           ...(has('code') && { code: true }),
+          ...(has('marked') && { marked: true }),
           ...(link && { link }),
         },
       ];
@@ -56,7 +58,9 @@ export function fromEditor(doc: JSONContent): RichText {
   );
 }
 
-const EXTENSIONS = [
+/** What is pasted keeps what this schema knows, and loses the rest: styles, sizes, colours, pictures. */
+export const EXTENSIONS = [
+  Marked,
   StarterKit.configure({
     heading: false,
     blockquote: false,
@@ -122,7 +126,7 @@ export function RichField({
         role: 'textbox',
         'aria-multiline': 'true',
         class:
-          'min-h-16 rounded border border-hair bg-paper px-2 py-1 [&_a]:text-teal [&_a]:underline [&_p]:mb-1',
+          'min-h-16 rounded border border-hair bg-paper px-2 py-1 [&_a]:text-teal [&_a]:underline [&_mark]:bg-wash [&_mark]:text-ink [&_p]:mb-1',
       },
     },
     onUpdate: ({ editor: it }) => {

@@ -1,9 +1,10 @@
-import { type LinkTarget, pagesInOrder, parseLink, type Site } from '@cove/core';
+import { type LinkTarget, parseLink, type Site } from '@cove/core';
 import type { Editor } from '@tiptap/react';
 import { useEditorState } from '@tiptap/react';
-import { Bold, Code, Italic } from 'lucide-react';
+import { Bold, Code, Highlighter, Italic } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '../ui/Button.tsx';
+import { linkChoices, targetOf } from './linkChoices.ts';
 
 interface Props {
   site: Site;
@@ -21,6 +22,7 @@ export function RichToolbar({ site, editor, hrefOf }: Props) {
       bold: it.isActive('bold'),
       italic: it.isActive('italic'),
       code: it.isActive('code'),
+      marked: it.isActive('marked'),
       link: it.isActive('link'),
     }),
   });
@@ -34,7 +36,7 @@ export function RichToolbar({ site, editor, hrefOf }: Props) {
   const choose = (value: string) => {
     if (value === 'none') editor.chain().focus().extendMarkRange('link').unsetLink().run();
     else if (value === 'away') setTyped('');
-    else link({ type: 'page', page: value });
+    else link(targetOf(value));
   };
   const finish = () => {
     const target = parseLink(typed ?? '');
@@ -62,6 +64,9 @@ export function RichToolbar({ site, editor, hrefOf }: Props) {
           editor.chain().focus().toggleItalic().run(),
         )}
         {mark('Code', active.code, <Code size={13} />, () => editor.chain().focus().toggleCode().run())}
+        {mark('Marked', active.marked, <Highlighter size={13} />, () =>
+          editor.chain().focus().toggleMark('marked').run(),
+        )}
         <select
           aria-label="Link the selected words"
           value=""
@@ -69,9 +74,9 @@ export function RichToolbar({ site, editor, hrefOf }: Props) {
           className="ml-1 h-6 min-w-0 flex-1 rounded-sm border border-hair bg-paper px-1"
         >
           <option value="">{active.link ? 'Change the link …' : 'Link to …'}</option>
-          {pagesInOrder(site).map(page => (
-            <option key={page.id} value={page.id}>
-              {page.title}
+          {linkChoices(site).map(({ value, label }) => (
+            <option key={value} value={value}>
+              {label}
             </option>
           ))}
           <option value="away">Somewhere else …</option>

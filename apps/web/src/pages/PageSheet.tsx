@@ -230,6 +230,24 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
                 )
               }
             />
+            <label className="flex items-center gap-2">
+              <input
+                type="checkbox"
+                className="accent-teal"
+                checked={settings.awayInNewTab === true}
+                onChange={event =>
+                  commit(
+                    [
+                      event.target.checked
+                        ? { op: 'set', id: SETTINGS, path: ['awayInNewTab'], value: true }
+                        : { op: 'unset', id: SETTINGS, path: ['awayInNewTab'] },
+                    ],
+                    'Say how links lead away',
+                  )
+                }
+              />
+              Links that lead away open a new window
+            </label>
             <TypedField
               label="Where the site is found"
               text={settings.address ?? ''}

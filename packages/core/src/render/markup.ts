@@ -80,6 +80,7 @@ export function markupContext(site: Site, scope: Scope, options: MarkupOptions):
         source => source.on && source.origin !== 'program' && !source.byKind && speaksOf(site, source, part),
       ),
     siteName: settingsOf(site).name,
+    awayInNewTab: settingsOf(site).awayInNewTab === true,
     homeHref: page && home && options.links ? pageHref(site, page, home) : '#',
     pages: () =>
       topPages(site).map(it => ({

@@ -148,6 +148,7 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
       ),
     ),
     ...f.maybe('tabIcon', (it, name) => it.id(name)),
+    ...set(f, 'awayInNewTab'),
     ...f.maybe('address', (it, name) =>
       it.read(name, 'an address such as https://ferries.example', value =>
         typeof value === 'string' && SITE_ADDRESS.test(value) ? value : null,

@@ -80,6 +80,8 @@ export interface SettingsRecord {
   iconSet?: IconSetName;
   /** The picture in a tab of the browser. */
   tabIcon?: Id;
+  /** Links that lead away open a window of their own. */
+  awayInNewTab?: true;
   /** Where the published site is found, as `https://…` without a slash at its end; what has to be said in full needs it. */
   address?: string;
 }

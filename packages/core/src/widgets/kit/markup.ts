@@ -79,6 +79,8 @@ export interface MarkupContext {
   speaks(part: string): boolean;
   siteName: string;
   homeHref: string;
+  /** Links that lead away open a window of their own. */
+  awayInNewTab: boolean;
   pages(): readonly { title: string; href: string; current: boolean }[];
 }
 
@@ -87,6 +89,8 @@ export function linkAttrs(link: LinkTarget, context: MarkupContext): VElement['a
   return {
     href: context.href(link),
     rel: link.type === 'url' ? 'noopener' : null,
+    // Whoever cannot see the new window appear is told of it before.
+    ...(link.type === 'url' && context.awayInNewTab && { target: '_blank', title: 'Opens in a new window' }),
     'aria-current': context.isCurrent(link) ? 'page' : null,
   };
 }
