@@ -187,6 +187,46 @@ describe('a section', () => {
     await walker.kept();
   });
 
+  it('has columns whose border is dragged, and moved by keys; the row keeps its width', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home');
+    const canvas = await walker.frame('Page');
+    await walker.click('Section', 'button');
+    await walker.click('Opening', 'radio');
+    await walker.frame('Sections: Opening');
+    await (await walker.page.waitForSelector('ul[aria-label="Ready sections"] li button'))?.click();
+    // A column of words, and a picture beside it, in two of a grid.
+    const widths = () =>
+      canvas.$$eval('main > :last-child [class*=arrangement] > *', all =>
+        all.map(it => it.getBoundingClientRect().width),
+      );
+    await until(widths, all => all.length === 2, 'a pair');
+    await canvas.$eval('[class*=column-box]', it => {
+      it.scrollIntoView({ block: 'center' });
+      if (it instanceof HTMLElement) it.click();
+    });
+    const [before = 0, second = 0] = await widths();
+    expect(Math.abs(before - second)).toBeLessThan(1);
+    const handle = await walker.page.waitForSelector('[role=separator]');
+    const box = await handle?.boundingBox();
+    if (!box) throw new Error('no border');
+    const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    await walker.drag(from, { x: from.x + 50, y: from.y });
+    const [wider = 0, other = 0] = await until(widths, ([it = 0]) => it > before + 40, 'a wider column');
+    expect(Math.abs(wider + other - before - second)).toBeLessThan(2);
+    await (await walker.page.waitForSelector('[role=separator]'))?.focus();
+    await walker.press('ArrowLeft');
+    await until(widths, ([it = 0]) => it < wider - 8, 'a narrower column');
+    expect(await walker.violations()).toEqual([]);
+    for (let i = 0; i < 3; i++) await walker.click('Undo');
+    await until(
+      () => canvas.$('[class*=column-box]'),
+      it => it === null,
+      'no columns',
+    );
+    await walker.kept();
+  });
+
   it('is set aside, compared, and shown again', async () => {
     const { walker } = demo;
     await walker.open('pages/home');

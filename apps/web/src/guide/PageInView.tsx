@@ -85,6 +85,7 @@ export function PageInView({ site, onSubject }: { site: Site; onSubject(subject:
         page={shown}
         width={px}
         onWidth={setPx}
+        at="wide"
         picked={picked}
         state="rest"
         box={null}

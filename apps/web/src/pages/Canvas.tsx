@@ -9,6 +9,7 @@ import {
   type Site,
   type State,
   sectionsIn,
+  type Width,
 } from '@cove/core';
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { Frame, type View } from '../canvas/Frame.tsx';
@@ -16,6 +17,7 @@ import { PageCanvas } from '../canvas/pageCanvas.ts';
 import { useCommit, useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { CropMarks } from '../ui/CropMarks.tsx';
+import { ColumnBorders } from './ColumnBorders.tsx';
 import { type Box, dropOnPage, type PageDrop } from './dropOnPage.ts';
 import type { Picked } from './useSelection.ts';
 
@@ -25,6 +27,8 @@ interface Props {
   width: number;
   /** Null where the width cannot be dragged. */
   onWidth: ((width: number) => void) | null;
+  /** The width that is set when something is moved here. */
+  at: Width;
   /** Name of the frame. */
   title?: string;
   picked: Picked | null;
@@ -63,6 +67,7 @@ export function Canvas({
   page,
   width,
   onWidth,
+  at,
   title = 'Page',
   picked,
   others = NO_OTHERS,
@@ -355,6 +360,15 @@ export function Canvas({
           ))}
           {marks.hover && !drop && <CropMarks {...scaled(marks.hover)} faint />}
           {marks.picked && <CropMarks {...scaled(marks.picked)} name={name} />}
+          {canvas.current && picked && onMove && (
+            <ColumnBorders
+              canvas={canvas.current}
+              picked={picked.node}
+              width={at}
+              scale={scale}
+              measured={marks}
+            />
+          )}
           {drop && (
             <div
               data-drop

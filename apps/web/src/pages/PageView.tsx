@@ -60,6 +60,7 @@ export function PageView({
         page={page}
         width={width}
         onWidth={of === null ? onPx : null}
+        at={of ?? situation.width}
         title={title}
         picked={selection.picked}
         others={selection.nodes.slice(1)}

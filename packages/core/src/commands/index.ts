@@ -1,5 +1,6 @@
 export * from './carry.ts';
 export * from './clip.ts';
+export * from './columns.ts';
 export * from './hide.ts';
 export * from './layTint.ts';
 export * from './motion.ts';

@@ -157,10 +157,12 @@ export function tokensIn(value: Value): readonly string[] {
 
 export const isLoose = (value: Value): boolean =>
   value.type === 'color' ||
-  value.type === 'dimension' ||
+  // Nothing at all is no step of a scale.
+  (value.type === 'dimension' && value.value.value !== 0) ||
   value.type === 'fluid' ||
   value.type === 'shadow' ||
-  value.type === 'gradient' ||
+  // Of colours that all come from the guide, it holds nothing that could be another.
+  (value.type === 'gradient' && value.stops.some(stop => isLoose(stop.color))) ||
   value.type === 'fontFamily';
 
 /** The same value with other tokens in the place of those it names; the very object where none differs. */
