@@ -1,5 +1,6 @@
 import {
   type Contribution,
+  type Contributions,
   contributionsTo,
   FACETS,
   getRecord,
@@ -185,6 +186,7 @@ function Opened({
       target={target}
       value={value}
       knot={knot}
+      differs={differing(contributions, row, state, width)}
       noEffect={
         knot || found
           ? noEffect(row, element ? partOf(element, part) : undefined, contributions, state, width)
@@ -443,6 +445,17 @@ function Opened({
         </Lock>
       </div>
     </div>
+  );
+}
+
+/** Other widths at which a property comes out otherwise. */
+function differing(contributions: Contributions, row: Row, state: State, width: Width): Width[] {
+  const list = contributions.get(row.name);
+  if (!list || list.every(it => it.width === 'wide')) return [];
+  const at = (some: Width) => winner(list, state, some);
+  const here = at(width);
+  return WIDTHS.filter(
+    it => it !== width && JSON.stringify(at(it)?.value ?? null) !== JSON.stringify(here?.value ?? null),
   );
 }
 

@@ -11,6 +11,7 @@ import {
   type StyleTarget,
   setSlots,
   type Value,
+  type Width,
 } from '@cove/core';
 import { Link2, Unlink2 } from 'lucide-react';
 import { useState } from 'react';
@@ -37,6 +38,8 @@ interface Props {
   /** True where it is set on the very subject, in this state and width. */
   knot: boolean;
   noEffect: string | null;
+  /** Other widths at which it is something else. */
+  differs?: readonly Width[];
   onBox?(box: Row['box'] | null): void;
 }
 
@@ -46,6 +49,8 @@ function short(site: Site, value: Value | null, text: string): string {
   if (value?.type === 'pattern') return site.kinds.drawing.get(value.drawing)?.name ?? text;
   return text.replace(/^\{\w+\.(.*)\}$/, '$1');
 }
+
+const NOWHERE: readonly Width[] = [];
 
 /** Families of sides that are linked, by their first: a row that comes to stand elsewhere on the bench keeps it. */
 const LINKED = new Set<string>();
@@ -61,6 +66,7 @@ export function PropertyRow({
   value,
   knot,
   noEffect,
+  differs = NOWHERE,
   onBox,
 }: Props) {
   const [open, setOpen] = useState(false);
@@ -144,6 +150,15 @@ export function PropertyRow({
           )}
         </div>
         <span className="flex items-center gap-1">
+          {differs.length > 0 && (
+            <span
+              className="font-mono text-[10px] text-muted"
+              title={`Something else when ${differs.join(' and ')}`}
+            >
+              <span aria-hidden>≠ {differs.map(it => it.charAt(0)).join(' ')}</span>
+              <span className="sr-only">, something else when {differs.join(' and ')}</span>
+            </span>
+          )}
           {loose && (
             <span className="text-small text-madder" title="This value comes from no token of the guide">
               loose
