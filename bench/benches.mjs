@@ -7,6 +7,7 @@ export const BENCHES = [
   'records',
   'accept',
   'publish',
+  'pages',
   'opening',
   'crowd',
 ];

@@ -2,7 +2,9 @@ import './style.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { createBrowserRouter, Navigate } from 'react-router';
+// Only this one can show a navigation at once (flushSync).
+import { RouterProvider } from 'react-router/dom';
 import { Toaster } from 'sonner';
 import { Welcome } from './front/Welcome.tsx';
 

@@ -142,17 +142,24 @@ export function Canvas({
 
   useEffect(() => {
     canvas.current?.force(picked ? { ...picked, state } : null);
-    const element = picked && canvas.current?.findPart(picked.node, picked.part);
-    if (element) {
-      const { top, bottom } = element.getBoundingClientRect();
-      const view = element.ownerDocument.defaultView?.innerHeight ?? 0;
-      if (bottom < 0 || top > view) element.scrollIntoView({ block: 'center' });
-    }
-    measure();
+    // The bench shows first: laying out what the page is scrolled to takes longer than all else.
+    const frame = requestAnimationFrame(() => {
+      const element = picked && canvas.current?.findPart(picked.node, picked.part);
+      if (element) {
+        const { top, bottom } = element.getBoundingClientRect();
+        const view = element.ownerDocument.defaultView?.innerHeight ?? 0;
+        if (bottom < 0 || top > view) element.scrollIntoView({ block: 'center' });
+      }
+      measure();
+    });
+    return () => cancelAnimationFrame(frame);
   }, [picked, state, measure]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: measured anew with what is picked besides
-  useEffect(measure, [others, measure]);
+  useEffect(() => {
+    const frame = requestAnimationFrame(measure);
+    return () => cancelAnimationFrame(frame);
+  }, [others, measure]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new size moves everything
   useEffect(() => {

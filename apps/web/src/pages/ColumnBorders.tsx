@@ -93,7 +93,12 @@ export function ColumnBorders({
   const [borders, setBorders] = useState<readonly Border[]>([]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: looked for again whenever the page was measured
   useEffect(() => {
-    setBorders(rowsAround(session.site, picked).flatMap(ids => bordersOf(canvas, session.site, ids)));
+    const rows = rowsAround(session.site, picked);
+    // Where they are is asked for once the page has been laid out for all else.
+    const frame = requestAnimationFrame(() =>
+      setBorders(rows.flatMap(ids => bordersOf(canvas, session.site, ids))),
+    );
+    return () => cancelAnimationFrame(frame);
   }, [session, canvas, picked, measured, scale]);
 
   const edits = ({ ids, row, left, inGrid }: Border, by: number): Edit[] | null => {

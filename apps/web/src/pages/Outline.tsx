@@ -1,7 +1,7 @@
 import { canStandIn, getRecord, type Id, isNode, nodesUnder, outermost, type Site } from '@cove/core';
 import { useMemo } from 'react';
-import { type Drop, Tree } from '../ui/Tree.tsx';
-import { outlineRows } from './outlineRows.ts';
+import { type Drop, Tree, type TreeRow } from '../ui/Tree.tsx';
+import { type OutlineRow, outlineRows } from './outlineRows.ts';
 import type { Acts } from './useActs.ts';
 import type { Selection } from './useSelection.ts';
 
@@ -22,6 +22,29 @@ export function placeOfDrop(
   const then = [...stay.slice(0, index), ...ids, ...stay.slice(index)];
   return then.length === now.length && then.every((id, i) => id === now[i]) ? null : { parent, index };
 }
+
+const drawRow = ({ node, label, kind, knots }: OutlineRow & TreeRow) => (
+  <>
+    <span className="truncate">{label}</span>
+    <span className="sr-only">, </span>
+    <span
+      className={
+        label === kind || (node.kind === 'section' && node.area === 'main')
+          ? 'sr-only'
+          : 'shrink-0 text-small font-normal text-muted lowercase'
+      }
+    >
+      {kind}
+    </span>
+    {knots > 0 && (
+      <>
+        <span className="sr-only">, </span>
+        <span className="ml-auto text-small font-normal text-madder">{knots}</span>
+        <span className="sr-only">{knots === 1 ? ' knot' : ' knots'}</span>
+      </>
+    )}
+  </>
+);
 
 /** The page as a tree. */
 export function Outline({
@@ -60,28 +83,7 @@ export function Outline({
             }
       }
     >
-      {({ node, label, kind, knots }) => (
-        <>
-          <span className="truncate">{label}</span>
-          <span className="sr-only">, </span>
-          <span
-            className={
-              label === kind || (node.kind === 'section' && node.area === 'main')
-                ? 'sr-only'
-                : 'shrink-0 text-small font-normal text-muted lowercase'
-            }
-          >
-            {kind}
-          </span>
-          {knots > 0 && (
-            <>
-              <span className="sr-only">, </span>
-              <span className="ml-auto text-small font-normal text-madder">{knots}</span>
-              <span className="sr-only">{knots === 1 ? ' knot' : ' knots'}</span>
-            </>
-          )}
-        </>
-      )}
+      {drawRow}
     </Tree>
   );
 }

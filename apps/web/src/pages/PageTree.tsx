@@ -58,6 +58,18 @@ const DIRECTIONS: Readonly<Record<string, 'up' | 'down' | 'in' | 'out'>> = {
   ArrowLeft: 'out',
 };
 
+const drawRow = ({ title, note }: PageRow) => (
+  <>
+    <span className="truncate">{title}</span>
+    {note !== '' && (
+      <>
+        <span className="sr-only">, </span>
+        <span className="ml-auto shrink-0 text-small font-normal text-muted">{note}</span>
+      </>
+    )}
+  </>
+);
+
 /** The pages of the site, one below another: opened, moved by drag and by keys, added. */
 export function PageTree({ site, page, onSettings }: { site: Site; page: Id; onSettings(): void }) {
   const session = useSession();
@@ -97,17 +109,7 @@ export function PageTree({ site, page, onSettings }: { site: Site; page: Id; onS
           canDrop={(id, drop) => dropEdits(site, id, drop) !== null}
           onDrop={may ? (id, drop) => commit(dropEdits(session.site, id, drop) ?? [], 'Move a page') : null}
         >
-          {({ title, note }) => (
-            <>
-              <span className="truncate">{title}</span>
-              {note !== '' && (
-                <>
-                  <span className="sr-only">, </span>
-                  <span className="ml-auto shrink-0 text-small font-normal text-muted">{note}</span>
-                </>
-              )}
-            </>
-          )}
+          {drawRow}
         </Tree>
       </div>
       {adding && (

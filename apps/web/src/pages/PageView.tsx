@@ -1,5 +1,5 @@
 import { type Id, type PropertyRow, type Site, settingsOf, viewportOf, WIDTHS, type Width } from '@cove/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
@@ -41,6 +41,7 @@ export function PageView({
   const mayChoose = useMay('choice');
   const mayWrite = useMay('content');
   const { situation, setSituation } = selection;
+  const others = useMemo(() => selection.nodes.slice(1), [selection.nodes]);
   /** All widths side by side; what is set holds for the one that was clicked. */
   const [abreast, setAbreast] = useState(false);
   const [params, setParams] = useSearchParams();
@@ -63,7 +64,7 @@ export function PageView({
         at={of ?? situation.width}
         title={title}
         picked={selection.picked}
-        others={selection.nodes.slice(1)}
+        others={others}
         state={situation.state}
         box={of === null || of === situation.width ? box : null}
         onPick={(hit, more) => {

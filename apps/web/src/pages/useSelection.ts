@@ -19,6 +19,8 @@ export interface Picked {
 }
 
 const NONE: readonly Id[] = [];
+/** What is picked shows at once: the next key may already mean it. */
+const AT_ONCE = { replace: true, flushSync: true } as const;
 
 /** What is picked on a page: one thing and a part of it, and others beside it; with the state and width it is shown in. */
 export function useSelection(site: Site, page: Id) {
@@ -53,7 +55,7 @@ export function useSelection(site: Site, page: Id) {
   const pick = useCallback(
     (next: Picked | null) => {
       setOthers(NONE);
-      setParams(next ? { node: next.node, part: next.part } : {}, { replace: true });
+      setParams(next ? { node: next.node, part: next.part } : {}, AT_ONCE);
       const target = next && getRecord(session.site, next.node);
       if (next && isNode(target))
         setSituation(now =>
@@ -109,7 +111,7 @@ export function useSelection(site: Site, page: Id) {
   );
   /** Another part of what is picked. */
   const openPart = useCallback(
-    (name: string) => picked && setParams({ node: picked.node, part: name }, { replace: true }),
+    (name: string) => picked && setParams({ node: picked.node, part: name }, AT_ONCE),
     [picked, setParams],
   );
   return { picked, openPart, nodes, situation, setSituation, pick, pickNode, pickAll, pickOnPage, toggle };

@@ -9,7 +9,8 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
-import { type ReactNode, useRef, useState } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { memo, type ReactNode, useCallback, useLayoutEffect, useRef, useState } from 'react';
 
 export type Where = 'before' | 'inside' | 'after';
 export interface Drop {
@@ -53,7 +54,7 @@ export function Tree<Row extends TreeRow>({
 }: Props<Row>) {
   const list = useRef<HTMLDivElement>(null);
   const [drop, setDrop] = useState<Drop | null>(null);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
+  const sensors = useSensors(useSensor(PointerSensor, PRESSED));
 
   const dropAt = ({ active, over, activatorEvent, delta }: DragMoveEvent | DragEndEvent): Drop | null => {
     if (!over || !(activatorEvent instanceof PointerEvent)) return null;
@@ -69,12 +70,57 @@ export function Tree<Row extends TreeRow>({
     return where ? { over: id, where } : null;
   };
 
+  const [margin, setMargin] = useState(0);
+  useLayoutEffect(() => {
+    const scroller = scrollerOf(list.current);
+    if (!scroller || !list.current) return;
+    setMargin(
+      list.current.getBoundingClientRect().top - scroller.getBoundingClientRect().top + scroller.scrollTop,
+    );
+  }, []);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => scrollerOf(list.current),
+    estimateSize: () => ROW,
+    overscan: OVERSCAN,
+    useFlushSync: false,
+    scrollMargin: margin,
+    getItemKey: index => rows[index]?.id ?? index,
+  });
+  const rowAt = (id: Id) => list.current?.querySelector<HTMLElement>(`[data-row="${CSS.escape(id)}"]`);
+  const first = picked[0];
+  // What is picked elsewhere is brought into view here.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only where another one is picked
+  useLayoutEffect(() => {
+    const index = first === undefined ? -1 : rows.findIndex(it => it.id === first);
+    const { startIndex = 0, endIndex = -1 } = virtual.range ?? {};
+    // Asking for what is in view already would have the whole window laid out for nothing.
+    if (index >= 0 && (index < startIndex || index > endIndex))
+      virtual.scrollToIndex(index, { align: 'auto' });
+  }, [first]);
+
   const focusRow = (index: number, more: boolean) => {
     const row = rows[index];
     if (!row) return;
     onPick(row.id, more);
-    list.current?.querySelectorAll<HTMLElement>('[role=treeitem]')[index]?.focus();
+    virtual.scrollToIndex(index, { align: 'auto' });
+    rowAt(row.id)?.focus();
   };
+  // The rows that stay as they were are not drawn again because what they would call is made anew.
+  const now = useRef({ rows, onPick, onKey, focusRow });
+  now.current = { rows, onPick, onKey, focusRow };
+  const pickRow = useCallback((id: Id, more: boolean) => now.current.onPick(id, several && more), [several]);
+  const pressed = useCallback(
+    (id: Id, event: React.KeyboardEvent) => {
+      const at = now.current.rows.findIndex(it => it.id === id);
+      if (!event.altKey && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
+        event.preventDefault();
+        now.current.focusRow(at + (event.key === 'ArrowDown' ? 1 : -1), several && event.shiftKey);
+      } else now.current.onKey(id, event);
+    },
+    [several],
+  );
+  const anyPicked = first !== undefined && rows.some(it => it.id === first);
 
   return (
     <DndContext
@@ -87,30 +133,49 @@ export function Tree<Row extends TreeRow>({
         if (at) onDrop?.(String(event.active.id), at);
       }}
     >
-      <div ref={list} role="tree" aria-label={label} aria-multiselectable={several}>
-        {rows.map((row, i) => (
-          <Item
-            key={row.id}
-            row={row}
-            picked={picked.includes(row.id)}
-            reachable={row.id === picked[0] || (i === 0 && !rows.some(it => it.id === picked[0]))}
-            fixed={onDrop === null}
-            drop={drop?.over === row.id ? drop.where : null}
-            onPick={more => onPick(row.id, several && more)}
-            onKeyDown={event => {
-              if (!event.altKey && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
-                event.preventDefault();
-                focusRow(i + (event.key === 'ArrowDown' ? 1 : -1), several && event.shiftKey);
-              } else onKey(row.id, event);
-            }}
-          >
-            {children(row)}
-          </Item>
-        ))}
+      <div
+        ref={list}
+        role="tree"
+        aria-label={label}
+        aria-multiselectable={several}
+        className="relative"
+        style={{ height: virtual.getTotalSize() }}
+      >
+        {virtual.getVirtualItems().map(({ index, start, key }) => {
+          const row = rows[index];
+          return (
+            row && (
+              <Item
+                key={key}
+                row={row}
+                draw={children}
+                top={start - margin}
+                place={index + 1}
+                among={rows.length}
+                picked={picked.includes(row.id)}
+                reachable={row.id === first || (index === 0 && !anyPicked)}
+                fixed={onDrop === null}
+                drop={drop?.over === row.id ? drop.where : null}
+                onPick={pickRow}
+                onKeyDown={pressed}
+              />
+            )
+          );
+        })}
       </div>
     </DndContext>
   );
 }
+
+/** Height of a row in px, and how many are kept ready beyond what is in view. */
+const ROW = 25;
+const OVERSCAN = 24;
+
+const scrollerOf = (element: Element | null): HTMLElement | null =>
+  element?.closest<HTMLElement>('.thin-scroll') ?? null;
+
+/** A press that moves on is a drag; what dnd-kit is told stays the very same, or every row would be drawn anew. */
+const PRESSED = { activationConstraint: { distance: 5 } };
 
 const LINES: Record<Where, string> = {
   before: 'shadow-[inset_0_2px_0_var(--teal)]',
@@ -118,25 +183,37 @@ const LINES: Record<Where, string> = {
   inside: 'outline-2 outline-teal -outline-offset-2',
 };
 
-function Item({
-  row: { id, depth },
+interface ItemProps<Row extends TreeRow> {
+  row: Row;
+  /** What a row says; the very same function each time. */
+  draw(row: Row): ReactNode;
+  /** In px, within the tree. */
+  top: number;
+  /** Its number among all, from one. */
+  place: number;
+  among: number;
+  picked: boolean;
+  reachable: boolean;
+  drop: Where | null;
+  fixed: boolean;
+  onPick(id: Id, more: boolean): void;
+  onKeyDown(id: Id, event: React.KeyboardEvent): void;
+}
+
+function DrawnItem<Row extends TreeRow>({
+  row,
+  draw,
+  top,
+  place,
+  among,
   picked,
   reachable,
   drop,
   fixed,
   onPick,
   onKeyDown,
-  children,
-}: {
-  row: TreeRow;
-  picked: boolean;
-  reachable: boolean;
-  drop: Where | null;
-  fixed: boolean;
-  onPick(more: boolean): void;
-  onKeyDown(event: React.KeyboardEvent): void;
-  children: ReactNode;
-}) {
+}: ItemProps<Row>) {
+  const { id, depth } = row;
   const draggable = useDraggable({ id, disabled: fixed });
   const droppable = useDroppable({ id });
   return (
@@ -147,15 +224,20 @@ function Item({
       }}
       {...draggable.listeners}
       role="treeitem"
+      data-row={id}
       aria-level={depth + 1}
+      aria-posinset={place}
+      aria-setsize={among}
       aria-selected={picked}
       tabIndex={reachable ? 0 : -1}
-      onClick={event => onPick(event.shiftKey || event.ctrlKey || event.metaKey)}
-      onKeyDown={onKeyDown}
-      className={`flex h-[25px] cursor-default items-center gap-2 pr-3.5 -outline-offset-2! ${picked ? 'bg-wash font-semibold text-teal' : 'hover:bg-ground'} ${draggable.isDragging ? 'opacity-40' : ''} ${drop ? LINES[drop] : ''}`}
-      style={{ paddingLeft: 14 + depth * 12 }}
+      onClick={event => onPick(id, event.shiftKey || event.ctrlKey || event.metaKey)}
+      onKeyDown={event => onKeyDown(id, event)}
+      className={`absolute inset-x-0 flex h-[25px] cursor-default items-center gap-2 pr-3.5 -outline-offset-2! ${picked ? 'bg-wash font-semibold text-teal' : 'hover:bg-ground'} ${draggable.isDragging ? 'opacity-40' : ''} ${drop ? LINES[drop] : ''}`}
+      style={{ top, paddingLeft: 14 + depth * 12 }}
     >
-      {children}
+      {draw(row)}
     </div>
   );
 }
+/** Drawn anew only where something of it is another; `memo` forgets that the component is generic. */
+const Item = memo(DrawnItem) as typeof DrawnItem;
