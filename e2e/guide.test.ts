@@ -669,6 +669,27 @@ describe('before and after', () => {
       it => it === here,
       `at ${here}`,
     );
+    const boxes = async () => {
+      const places = await Promise.all(
+        ['Specimen beside', 'Specimen'].map(title =>
+          walker.page.$eval(`iframe[title="${title}"]`, it => {
+            const { x, y } = it.getBoundingClientRect();
+            return { x, y };
+          }),
+        ),
+      );
+      return places;
+    };
+    const [over, under] = await boxes();
+    expect(over?.x).toBe(under?.x);
+    await walker.click('View');
+    await walker.choose('It stands', 'At the left');
+    await pressEscape();
+    await until(
+      boxes,
+      ([left, right]) => left !== undefined && right !== undefined && left.x < right.x && left.y >= right.y,
+      'one at the left of the other',
+    );
   });
 });
 

@@ -300,6 +300,27 @@ describe('the pages of a site', () => {
     await walker.page.keyboard.press('Enter');
     await walker.frame('Page');
     await walker.says('The crossing›Heading');
+    // What can be done with what is picked is found, too, and a property is set on it.
+    await find('duplicate what');
+    await until(
+      first,
+      text => text?.startsWith('Duplicate what is picked') === true,
+      'an act of the station',
+    );
+    await walker.page.keyboard.press('Enter');
+    const page = await walker.frame('Page');
+    const headings = () =>
+      page.$$eval('main h2', all => all.filter(it => it.textContent?.startsWith('Forty')).length);
+    await until(headings, count => count === 2, 'a copy');
+    await walker.click('Undo');
+    await until(headings, count => count === 1, 'no copy');
+    await walker.page.goto(`${PROGRAM}/sites/tolvane/pages/home?node=crossing-title`);
+    await walker.frame('Page');
+    await find('opacity');
+    await until(first, text => text?.startsWith('Opacity') === true, 'a property');
+    await walker.page.keyboard.press('Enter');
+    await walker.page.waitForSelector('[aria-label=Found] [data-property=opacity]');
+    expect(walker.page.url()).toContain('/pages/home?node=crossing-title');
     await walker.page.evaluate(() => document.body.focus());
     await walker.page.keyboard.press('?');
     await walker.says('Paste, also from another site');

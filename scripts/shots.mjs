@@ -66,17 +66,12 @@ async function overtake(theirs, first, second) {
 
 try {
   await page.goto(program);
-  await named('Enter the demo').wait();
-  await shot('welcome');
   await named('Enter the demo').click();
   const sheet = await frame('Specimen');
   await (await sheet.waitForSelector('[data-row=button][data-column=night-run]')).focus();
   await page.keyboard.press('Enter');
   await named('Thread of Fill: where its value comes from').click();
   await shot('guide');
-  await named('States', 'radio').click();
-  await shot('guide-states');
-  await named('Schemes', 'radio').click();
   await named('Swatch Rope deep').click();
   await shot('guide-swatch');
   await page.goto(`${program}/sites/tolvane/guide?scheme=heather-moor`);
@@ -128,15 +123,32 @@ try {
   await named('Features', 'radio').click();
   await frame('Sections: Features');
   await shot('library');
-  await page.goto(`${program}/sites/tolvane/guide?preset=ticket`);
-  await frame('Specimen');
-  await shot('preset');
+  await page.goto(`${program}/sites/tolvane/pages/home?node=book`);
+  await frame('Page');
+  await named('See the looks it can take …').click();
+  await frame('Looks');
+  await shot('looks');
+  await page.goto(`${program}/sites/tolvane/pages/home?node=crossing&find=background-image`);
+  await frame('Page');
+  await named('Edges and layers behind it').click();
+  await (await page.waitForSelector('select[aria-label="Top edge"]')).select('wave');
+  await named('Ground', 'textbox').click({ count: 3 });
+  await page.keyboard.type('picture(pic-early-boat)');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('::-p-text(Lay a tint)');
+  await shot('section');
+  for (let i = 0; i < 2; i++) await named('Undo').click();
+  await page.waitForSelector('::-p-text(All kept)');
   await page.goto(`${program}/sites/tolvane/release`);
   await named('Publish').click();
   await page.waitForSelector('iframe[title="Release 1"]', { timeout: 15_000 });
   await shot('release');
   await page.goto(`${sites}/tolvane/`);
   await shot('published');
+  await page.goto(program);
+  await named('New site').click();
+  await frame('Ready site: A line with a timetable');
+  await shot('new-site');
 
   const ines = await invited('ines@tolvane.example', 'Ines');
   await ines.goto(`${program}/sites/tolvane/pages/home?node=welcome-title`);

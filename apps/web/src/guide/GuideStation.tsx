@@ -182,9 +182,13 @@ export function GuideStation() {
             />
           </Suspense>
         ) : (
-          <div className="grid min-h-0 flex-1 auto-rows-[minmax(0,1fr)] grid-cols-[minmax(0,1fr)]">
+          <div
+            className={`grid min-h-0 flex-1 ${view.stands === 'left' ? 'auto-cols-[minmax(0,1fr)] grid-flow-col grid-rows-[minmax(0,1fr)]' : 'auto-rows-[minmax(0,1fr)] grid-cols-[minmax(0,1fr)]'}`}
+          >
             {view.beside !== '' && (
-              <div className="flex min-h-0 flex-col border-b-2 border-hair">
+              <div
+                className={`flex min-h-0 flex-col border-hair ${view.stands === 'left' ? 'border-r-2' : 'border-b-2'}`}
+              >
                 <p role="status" className="px-3 py-1 text-muted">
                   {view.beside === 'before'
                     ? 'As it was when you came here'

@@ -17,11 +17,19 @@ export interface View {
   words: 'sample' | 'own';
   /** What is seen beside the sheet of now; empty for nothing. */
   beside: Beside;
+  /** Whether that stands above the sheet, or at its left with half the room. */
+  stands: 'above' | 'left';
   /** Columns left out, by id. */
   without: ReadonlySet<string>;
 }
 
-export const FIRST_VIEW: View = { zoom: '0.6', words: 'sample', beside: '', without: new Set() };
+export const FIRST_VIEW: View = {
+  zoom: '0.6',
+  words: 'sample',
+  beside: '',
+  stands: 'above',
+  without: new Set(),
+};
 
 export function ViewMenu({
   view,
@@ -97,6 +105,17 @@ export function ViewMenu({
               if (beside) onChange({ ...view, beside: beside.value });
             }}
           />
+          {view.beside !== '' && (
+            <Select
+              label="It stands"
+              value={view.stands}
+              options={[
+                { value: 'above', label: 'Above' },
+                { value: 'left', label: 'At the left' },
+              ]}
+              onChange={value => onChange({ ...view, stands: value === 'left' ? 'left' : 'above' })}
+            />
+          )}
         </div>
       </Floating>
     </Popover.Root>

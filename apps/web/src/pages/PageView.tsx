@@ -1,6 +1,7 @@
 import { type Id, type PropertyRow, type Site, settingsOf, viewportOf, WIDTHS, type Width } from '@cove/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { useStationActs } from '../palette/stationActs.ts';
 import { useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
@@ -51,6 +52,19 @@ export function PageView({
     onPx(viewportOf(site)[width]);
     setSituation({ ...situation, width });
   };
+  useStationActs(
+    useMemo(
+      () => [
+        {
+          label: trying ? 'Stop trying the page' : 'Try the page as visitors do',
+          words: 'preview hover links',
+          run: () => setParams(trying ? {} : { try: '' }, { replace: true }),
+        },
+        { label: 'Show all widths side by side', words: 'wide medium narrow', run: () => setAbreast(true) },
+      ],
+      [trying, setParams],
+    ),
+  );
   const gridTemplateColumns = WIDTHS.map(it => `${viewportOf(site)[it] + 200}fr`).join(' ');
   /** The page in a window of a width; one of several stands for that width alone. */
   const canvas = (width: number, title: string, of: Width | null) =>

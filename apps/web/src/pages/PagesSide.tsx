@@ -1,5 +1,6 @@
 import { type Id, type Site, sectionsIn, WIDGETS } from '@cove/core';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { useStationActs } from '../palette/stationActs.ts';
 import { useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Outline } from './Outline.tsx';
@@ -30,6 +31,43 @@ export function PagesSide({
   const [about, setAbout] = useState(false);
   const record = site.kinds.page.get(page);
   const { can } = acts;
+  useStationActs(
+    useMemo(
+      () => [
+        {
+          label: 'List the overrides of this page and of the site',
+          words: 'knots reset',
+          run: () => setListed(true),
+        },
+        {
+          label: 'About this page',
+          words: 'title address description settings header sidebar footer',
+          run: () => setAbout(true),
+        },
+        ...(mayChoose
+          ? [
+              {
+                label: 'Add a section at the end',
+                words: 'library ready',
+                run: () => onSeam(sectionsIn(site, page, 'main').length),
+              },
+              ...WIDGETS.map(widget => ({
+                label: `Add a ${widget.label.toLowerCase()}`,
+                words: `widget ${widget.family}`,
+                run: () => acts.addWidgetOf(widget.name),
+              })),
+            ]
+          : []),
+        ...(can.duplicate
+          ? [{ label: 'Duplicate what is picked', keys: 'Ctrl+D', run: acts.duplicate }]
+          : []),
+        ...(can.remove ? [{ label: 'Delete what is picked', keys: 'Delete', run: () => acts.remove() }] : []),
+        ...(can.group ? [{ label: 'Group what is picked', keys: 'Ctrl+G', run: acts.group }] : []),
+        ...(can.ungroup ? [{ label: 'Ungroup it', keys: 'Ctrl+Shift+G', run: acts.ungroup }] : []),
+      ],
+      [site, page, mayChoose, onSeam, acts, can],
+    ),
+  );
   return (
     <aside aria-label="Pages and outline" className="flex min-h-0 flex-col border-r border-hair bg-paper">
       <PageTree site={site} page={page} onSettings={() => setAbout(true)} />

@@ -1,10 +1,10 @@
-import { groupBy } from '@cove/core';
+import { groupBy, WIDGETS } from '@cove/core';
 import { Command } from 'cmdk';
 import { useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { useSession, useSite } from '../session/context.tsx';
 import { useGo } from '../shell/go.ts';
-import { type Entry, GROUPS, guideEntries, thingEntries } from './entries.ts';
+import { type Entry, GROUPS, guideEntries, stationEntries, thingEntries } from './entries.ts';
 
 /** How well an entry fits: all words must be in it, and its own name counts most. */
 function fit(_: string, search: string, keywords: string[] = []): number {
@@ -21,11 +21,13 @@ export function Palette({ onClose, onKeys }: { onClose(): void; onKeys(): void }
   const site = useSite();
   const session = useSession();
   const navigate = useNavigate();
+  const location = useLocation();
   const go = useGo();
   const [search, setSearch] = useState('');
   const guide = useMemo(() => guideEntries(site), [site]);
   const things = useMemo(() => thingEntries(site, search), [site, search]);
-  const groups = groupBy([...guide, ...things], it => it.group);
+  const [here] = useState(stationEntries);
+  const groups = groupBy([...here, ...guide, ...things], it => it.group);
   const choose = ({ act }: Entry) => {
     onClose();
     switch (act.type) {
@@ -35,6 +37,17 @@ export function Palette({ onClose, onKeys }: { onClose(): void; onKeys(): void }
       case 'open':
         void navigate(`/sites/${session.id}/${act.path}`);
         break;
+      case 'run':
+        act.run();
+        break;
+      case 'find': {
+        const picked = new URLSearchParams(location.search);
+        const onBench = ['node', 'element', 'preset'].some(it => picked.has(it));
+        if (!onBench) picked.set('element', WIDGETS[0]?.name ?? '');
+        picked.set('find', act.css);
+        void navigate(`${onBench ? location.pathname : `/sites/${session.id}/guide`}?${picked}`);
+        break;
+      }
       case 'keys':
         onKeys();
         break;

@@ -7,9 +7,9 @@ import {
   pagesInOrder,
   type Site,
   tokenPath,
-  WIDGETS,
 } from '@cove/core';
 import { nameOf } from '../shell/names.ts';
+import { stationActs } from './stationActs.ts';
 
 export const GROUPS = [
   'Acts',
@@ -37,6 +37,9 @@ export interface Entry {
 export type Act =
   | { type: 'go'; id: Id }
   | { type: 'open'; path: string }
+  /** On the bench of what is picked, else of an element of the guide. */
+  | { type: 'find'; css: string }
+  | { type: 'run'; run(): void }
   | { type: 'keys' }
   | { type: 'undo' }
   | { type: 'redo' };
@@ -54,6 +57,12 @@ const entry = (group: Group, key: string, label: string, note: string, act: Act,
   words,
   act,
 });
+
+/** What can be done with what is open and picked. */
+export const stationEntries = (): Entry[] =>
+  stationActs().map(({ label, keys = '', words = '', run }) =>
+    entry('Acts', `here ${label}`, label, keys, { type: 'run', run }, words),
+  );
 
 const ACTS: readonly Entry[] = [
   entry('Acts', 'guide', 'Open the guide', '', open('guide'), 'station specimen'),
@@ -104,14 +113,7 @@ export function guideEntries(site: Site): Entry[] {
       entry('Schemes, styles and presets', it.id, it.name, 'preset', go(it.id)),
     ),
     ...PROPERTIES.map(it =>
-      entry(
-        'Properties',
-        it.name,
-        it.label,
-        it.css,
-        open(`guide?element=${WIDGETS[0]?.name ?? ''}&find=${encodeURIComponent(it.css)}`),
-        it.words,
-      ),
+      entry('Properties', it.name, it.label, it.css, { type: 'find', css: it.css }, it.words),
     ),
   ];
 }

@@ -34,6 +34,9 @@ const KEYS: readonly { where: string; keys: readonly (readonly [keys: string, ac
     where: 'Pages',
     keys: [
       ['↑ ↓', 'Walk the pages, or the outline'],
+      ['Shift ↑ ↓', 'Pick more; so does Shift and a click'],
+      ['Ctrl G', 'Group what is picked'],
+      ['Ctrl Shift G', 'Ungroup it'],
       ['Alt ↑ ↓', 'Move it up or down'],
       ['Alt ← →', 'Move it out, or into the one before'],
       ['Ctrl C', 'Copy what is picked'],
@@ -41,6 +44,7 @@ const KEYS: readonly { where: string; keys: readonly (readonly [keys: string, ac
       ['Ctrl V', 'Paste, also from another site'],
       ['Ctrl D', 'Duplicate it'],
       ['Delete', 'Delete it'],
+      ['← →', 'Move the border between columns, where it has the focus'],
       ['Escape', 'Pick nothing'],
     ],
   },
