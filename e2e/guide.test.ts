@@ -2,27 +2,21 @@ import { writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
-import type { Browser, ElementHandle, Frame } from 'puppeteer-core';
-import { launchBrowser } from '../scripts/lib/browser.mjs';
-import { SITES, until, Walker } from './support/program.ts';
+import { beforeAll, describe, expect, it, jest } from '@jest/globals';
+import type { ElementHandle, Frame } from 'puppeteer-core';
+import { SITES, until, type Walker, walkDemo } from './support/program.ts';
 
 jest.setTimeout(60_000);
 
-let browser: Browser;
+const demo = walkDemo();
+const { errors } = demo;
 let walker: Walker;
 let sheet: Frame;
-const errors: string[] = [];
 beforeAll(async () => {
-  browser = await launchBrowser();
-  const page = await browser.newPage();
-  page.on('pageerror', error => errors.push(String(error)));
-  walker = new Walker(page);
-  await walker.enterDemo();
+  walker = demo.walker;
   await walker.page.evaluate(() => localStorage.clear());
   sheet = await walker.frame('Specimen');
 });
-afterAll(() => browser.close());
 
 const swatches = (group: string) =>
   walker.page.$$eval(
@@ -588,7 +582,7 @@ describe('motion', () => {
     await walker.open('release');
     await walker.click('Publish');
     await walker.says('Release 1');
-    const visitor = await browser.newPage();
+    const visitor = await walker.page.browser().newPage();
     await visitor.setViewport({ width: 1280, height: 700 });
     const opacities = () =>
       visitor.$$eval('main .section-inner', all => all.map(it => Number(getComputedStyle(it).opacity)));

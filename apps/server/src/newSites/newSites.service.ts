@@ -1,4 +1,4 @@
-import { allRecords, type Edit, type Site } from '@cove/core';
+import { addressOf, allRecords, type Edit, type Site } from '@cove/core';
 import { drawings, laySite, SITE_STARTERS } from '@cove/core/starters';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -11,15 +11,8 @@ import { AcceptService } from '../sites/accept.service';
 /** How many sites one person may have made: more are somebody's mistake. */
 const MOST_SITES = 60;
 
-/** First step of an address: small letters, digits and hyphens. */
-const slugOf = (name: string): string =>
-  name
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .slice(0, 40)
-    .replace(/^-+|-+$/g, '') || 'site';
+/** First step of its address; a short one, since it is the site's id as well. */
+const slugOf = (name: string): string => addressOf(name.slice(0, 40)) || 'site';
 
 /** Makes sites: of a ready one, or of records. */
 @Injectable()

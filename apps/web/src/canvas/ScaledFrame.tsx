@@ -1,5 +1,5 @@
-import { useLayoutEffect, useRef, useState } from 'react';
 import { Frame, type View } from './Frame.tsx';
+import { useRoom } from './useRoom.ts';
 
 /** A document as wide as asked for, made small enough for the room there is. */
 export function ScaledFrame({
@@ -12,18 +12,8 @@ export function ScaledFrame({
   width: number;
   onReady(document: Document, view: View): (() => void) | undefined;
 }) {
-  const box = useRef<HTMLDivElement>(null);
-  const [room, setRoom] = useState({ width: 500, height: 500 });
+  const [box, room] = useRoom<HTMLDivElement>({ width: 500, height: 500 });
   const scale = Math.min(1, room.width / width);
-  useLayoutEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const observer = new ResizeObserver(() =>
-      setRoom({ width: element.clientWidth, height: element.clientHeight }),
-    );
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
   return (
     <div ref={box} className="h-full min-h-0 min-w-0 flex-1 overflow-clip bg-ground">
       <div className="mx-auto" style={{ width: width * scale }}>

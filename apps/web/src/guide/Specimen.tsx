@@ -9,9 +9,10 @@ import {
   specimenRows,
   WIDTHS,
 } from '@cove/core';
-import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { Frame } from '../canvas/Frame.tsx';
 import type { ScrollTogether } from '../canvas/scrollTogether.ts';
+import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
 import { type Hit, type Layout, SpecimenDocument } from './specimenDocument.ts';
 import { usesOfRow } from './uses.ts';
@@ -93,8 +94,7 @@ export function Specimen({
   onHit,
 }: Props) {
   const session = useSession();
-  const box = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState({ width: 700, height: 600 });
+  const [box, size] = useRoom<HTMLDivElement>({ width: 700, height: 600 });
   const sheet = useRef<SpecimenDocument | null>(null);
   const hit = useRef(onHit);
   hit.current = onHit;
@@ -160,16 +160,6 @@ export function Specimen({
   useEffect(() => {
     sheet.current?.choose(chosen?.row ?? null, chosen?.column ?? null);
   }, [chosen]);
-
-  useLayoutEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const observer = new ResizeObserver(() =>
-      setSize({ width: element.clientWidth, height: element.clientHeight }),
-    );
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
 
   return (
     <div ref={box} className="h-full min-h-0 flex-1 overflow-hidden">

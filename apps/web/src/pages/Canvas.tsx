@@ -11,9 +11,10 @@ import {
   sectionsIn,
   type Width,
 } from '@cove/core';
-import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { Frame, type View } from '../canvas/Frame.tsx';
 import { PageCanvas } from '../canvas/pageCanvas.ts';
+import { useRoom } from '../canvas/useRoom.ts';
 import { useCommit, useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { CropMarks } from '../ui/CropMarks.tsx';
@@ -81,9 +82,8 @@ export function Canvas({
 }: Props) {
   const session = useSession();
   const commit = useCommit();
-  const area = useRef<HTMLDivElement>(null);
   const canvas = useRef<PageCanvas | null>(null);
-  const [room, setRoom] = useState({ width: 720, height: 640 });
+  const [area, room] = useRoom<HTMLDivElement>({ width: 720, height: 640 });
   const [marks, setMarks] = useState<{
     picked: Box | null;
     inner: Box | null;
@@ -103,16 +103,6 @@ export function Canvas({
 
   const scale = Math.min(1, (room.width - ROOM * 2) / width);
   const height = Math.max(200, (room.height - ROOM) / scale);
-
-  useLayoutEffect(() => {
-    const element = area.current;
-    if (!element) return;
-    const observer = new ResizeObserver(() =>
-      setRoom({ width: element.clientWidth, height: element.clientHeight }),
-    );
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
 
   const measure = useCallback(() => {
     const it = canvas.current;
