@@ -1,3 +1,6 @@
+import { rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { beforeAll, describe, expect, it, jest } from '@jest/globals';
 import { PROGRAM, SITES, until, type Walker, walkDemo } from './support/program.ts';
 
@@ -273,6 +276,28 @@ describe('the pages of a site', () => {
     expect(await walker.violations()).toEqual([]);
     await walker.click('Undo');
     await walker.styleIs(narrow, dogs, 'opacity', '1');
+    await walker.kept();
+  });
+
+  it('have links to places in them, and to files of one’s own', async () => {
+    await walker.open('pages/home?node=book');
+    await walker.frame('Page');
+    await walker.choose('Leads to', 'Fares › Prices');
+    const sheet = join(tmpdir(), `cove-fares-${process.pid}.pdf`);
+    writeFileSync(sheet, '%PDF-1.7\n% Six shells a crossing\n');
+    const input = await walker.page.waitForSelector('input[aria-label="File to link to"]');
+    if (!input) throw new Error('no field');
+    await (await input.toElement('input')).uploadFile(sheet);
+    const chosen = () =>
+      walker.page.$$eval('select', all =>
+        all.flatMap(it => it.selectedOptions[0]?.textContent ?? []).filter(it => it.startsWith('File: ')),
+      );
+    await until(chosen, all => all.length === 1, 'the file is chosen');
+    rmSync(sheet);
+    expect(await walker.violations()).toEqual([]);
+    // One step for the link to the place, one for the file, one for the link to it.
+    for (let i = 0; i < 3; i++) await walker.click('Undo');
+    await until(chosen, all => all.length === 0, 'no file');
     await walker.kept();
   });
 

@@ -54,6 +54,13 @@ const EXPECTED: Record<string, Record<Who, number>> = {
     designer: 200,
   },
   'post /api/sites/{site}/assets': { nobody: 401, stranger: 404, reviewer: 403, keeper: 400, designer: 400 },
+  'post /api/sites/{site}/assets/files': {
+    nobody: 401,
+    stranger: 404,
+    reviewer: 403,
+    keeper: 400,
+    designer: 400,
+  },
   'get /api/sites/{site}/assets/{file}': {
     nobody: 401,
     stranger: 404,

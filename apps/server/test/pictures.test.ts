@@ -110,3 +110,34 @@ describe('a kept guide', () => {
     await world.get(`/api/guides/${kept.body.id}`).expect(404);
   });
 });
+
+describe('a file to be linked to', () => {
+  const give = (data: Buffer, name: string) =>
+    world.send('post', '/api/sites/tolvane/assets/files', { data: data.toString('base64'), name });
+
+  it.each([
+    ['Fares.pdf', Buffer.from('%PDF-1.7\n'), 'application/pdf', 'pdf'],
+    ['Plans.zip', Buffer.from([0x50, 0x4b, 3, 4, 0]), 'application/zip', 'zip'],
+    ['Times.csv', Buffer.from('Hesk,06:10\n'), 'text/csv', 'csv'],
+    ['Crossing.ics', Buffer.from('BEGIN:VCALENDAR\n'), 'text/calendar', 'ics'],
+  ])('%s is kept as it is, and given to be taken home', async (name, data, mime, ending) => {
+    const { body } = await give(data, name).expect(200);
+    expect(body).toMatchObject({ mime, width: 0, height: 0, file: expect.stringMatching(`\\.${ending}$`) });
+    const id = `file-${ending}`;
+    await world.change([{ op: 'put', record: { id, kind: 'asset', name, alt: '', ...body } }]).expect(200);
+    const answer = await world.get(`/api/sites/tolvane/assets/${body.file}`).expect(200);
+    expect(answer.headers['content-disposition']).toBe('attachment');
+    expect(answer.headers['content-type']).toContain(mime);
+  });
+  it.each([
+    ['page.html', Buffer.from('<script>alert(1)</script>')],
+    ['page.pdf', Buffer.from('<script>alert(1)</script>')],
+    ['drawing.svg', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>')],
+    ['broken.txt', Buffer.from([0xff, 0xfe, 0x00, 0x41])],
+    ['empty.csv', Buffer.alloc(0)],
+  ])('%s is refused with the reason', async (name, data) => {
+    const { status, body } = await give(data, name);
+    expect([400, 422]).toContain(status);
+    expect(body.message).toEqual(expect.any(String));
+  });
+});

@@ -105,6 +105,18 @@ describe('layers behind a section', () => {
     expect(sheets(layered)).toContain('rotate:calc(12 * 1deg)');
     expect(sheets(layered)).toMatch(/width<=\d+px\)\{[^}]*thirdLayer[^}]*opacity:0\.4/);
   });
+  it('may keep a speed of their own, which runs with the view and for nobody who asks for less motion', () => {
+    const lagging = after(
+      layered,
+      set(second, 'firstLayer/animationName', keyword('lag')),
+      set(second, 'firstLayer/animationTimeline', keyword('view')),
+    );
+    expect(sheets(lagging)).toContain('@keyframes lag{');
+    expect(sheets(lagging)).toContain('animation-timeline:view()');
+    expect(sheets(lagging)).toContain(
+      '@media (prefers-reduced-motion:reduce){*{transition-duration:0s!important;animation-name:none!important}}',
+    );
+  });
   it('go into a rule for all sections, but into no preset', () => {
     const slots = ['firstLayer/backgroundImage'];
     expect(promote(layered, second, slots, { type: 'default', place: null }).ok).toBe(true);

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
-import { type AssetRecord, ok, type Result } from '@cove/core';
+import { type AssetRecord, FILE_TYPES, ok, type Result } from '@cove/core';
 import { Injectable } from '@nestjs/common';
 import { assetPath, Storage } from '../storage/storage';
+import { readFile } from './readFile';
 import { readPicture } from './readPicture';
 
 export type PictureFacts = Pick<AssetRecord, 'file' | 'mime' | 'width' | 'height'>;
@@ -23,9 +24,17 @@ export class PictureStore {
     return ok({ file: await this.write(site, data), mime: 'image/webp', width, height });
   }
 
-  /** Writes a WebP down as it is; answers its file name. */
-  async write(site: string, data: Buffer): Promise<string> {
-    const file = `${createHash('sha256').update(data).digest('hex').slice(0, 32)}.webp`;
+  /** Keeps an uploaded file as it is, to be linked to. */
+  async keepFile(site: string, upload: Buffer, name: string): Promise<Result<PictureFacts>> {
+    const read = readFile(upload, name);
+    if (!read.ok) return read;
+    const mime = read.value;
+    return ok({ file: await this.write(site, upload, FILE_TYPES[mime]), mime, width: 0, height: 0 });
+  }
+
+  /** Writes a file down as it is; answers its name, which is made of what it holds. */
+  async write(site: string, data: Buffer, ending = 'webp'): Promise<string> {
+    const file = `${createHash('sha256').update(data).digest('hex').slice(0, 32)}.${ending}`;
     await this.storage.write(assetPath(site, file), data);
     return file;
   }

@@ -1,10 +1,11 @@
+import { isFileType } from '@cove/core';
 import { Body, Controller, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { Allow, MEMBERS } from '../common/access';
 import { notFound, ProblemException } from '../common/problem';
 import { SiteCache } from '../sites/siteCache';
-import { PictureDto } from './dto/picture.dto';
+import { FileDto, PictureDto } from './dto/picture.dto';
 import { PictureStore } from './pictureStore.service';
 
 @ApiTags('pictures')
@@ -25,9 +26,19 @@ export class SitePicturesController {
     return kept.value;
   }
 
+  @Post('files')
+  @Allow(['designer', 'keeper'])
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Keep a file to be linked to as it is; answers its facts, to be put as a record' })
+  async uploadFile(@Param('site') site: string, @Body() { data, name }: FileDto) {
+    const kept = await this.pictures.keepFile(site, Buffer.from(data, 'base64'), name);
+    if (!kept.ok) throw new ProblemException(kept.problem);
+    return kept.value;
+  }
+
   @Get(':file')
   @Allow(MEMBERS)
-  @ApiOperation({ summary: 'A stored picture' })
+  @ApiOperation({ summary: 'A stored picture, or a file' })
   async picture(
     @Param('site') id: string,
     @Param('file') file: string,
@@ -39,6 +50,7 @@ export class SitePicturesController {
     if (!asset || !data) throw notFound('picture');
     response.writeHead(200, {
       'content-type': asset.mime,
+      ...(isFileType(asset.mime) && { 'content-disposition': 'attachment' }),
       'cache-control': 'private, max-age=31536000, immutable',
       'x-content-type-options': 'nosniff',
       'content-security-policy': "default-src 'none'; sandbox",

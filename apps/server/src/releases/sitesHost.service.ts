@@ -20,7 +20,14 @@ const TYPES: Record<string, string> = {
   '.jpg': 'image/jpeg',
   '.avif': 'image/avif',
   '.svg': 'image/svg+xml',
+  '.pdf': 'application/pdf',
+  '.zip': 'application/zip',
+  '.csv': 'text/csv; charset=utf-8',
+  '.ics': 'text/calendar; charset=utf-8',
 };
+
+/** What visitors are given to take home; robots.txt lies beside the pages and is read in place. */
+const TAKEN_HOME = /^assets\/[^/]+\.(pdf|zip|csv|ics|txt)$/;
 
 /** A plain step of an address, as releases are written with; anything else is not looked for. */
 const STEP = /^[a-zA-Z0-9][a-zA-Z0-9._-]*$/;
@@ -92,6 +99,7 @@ export class SitesHost implements OnApplicationBootstrap, OnModuleDestroy {
     response.writeHead(200, {
       'content-type': TYPES[extname(path)] ?? 'application/octet-stream',
       'content-length': data.length,
+      ...(TAKEN_HOME.test(path) && { 'content-disposition': 'attachment' }),
       'cache-control': html ? 'no-cache' : 'public, max-age=31536000, immutable',
       'x-content-type-options': 'nosniff',
       'content-security-policy': `default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self' ${this.config.COVE_ORIGIN}`,

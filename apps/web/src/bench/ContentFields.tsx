@@ -8,16 +8,18 @@ import {
   type LinkTarget,
   ok,
   parseLink,
+  picturesOf,
   readLink,
   type Site,
   type WidgetRecord,
 } from '@cove/core';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useRef } from 'react';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
 import { useCommit } from '../session/context.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
 import { Select } from '../ui/Select.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
+import { FileLink } from './FileLink.tsx';
 import { linkChoices, optionOf, targetOf } from './linkChoices.ts';
 
 /** The editor is the heaviest part of the bench, so it comes when words are there to be edited. */
@@ -48,6 +50,7 @@ function LinkField({
   onChange(link: LinkTarget | null): void;
 }) {
   const page = optionOf(link);
+  const asked = useRef<{ ask(): void }>(null);
   return (
     <div className="grid gap-1">
       <Select
@@ -56,18 +59,22 @@ function LinkField({
         options={[
           { value: '', label: 'Nowhere' },
           ...linkChoices(site),
+          { value: 'file', label: 'A file …' },
           { value: 'away', label: 'Somewhere else …' },
         ]}
-        onChange={value =>
-          onChange(
-            value === ''
-              ? null
-              : value === 'away'
-                ? { type: 'url', href: 'https://tolvane.example/' }
-                : targetOf(value),
-          )
-        }
+        onChange={value => {
+          if (value === 'file') asked.current?.ask();
+          else
+            onChange(
+              value === ''
+                ? null
+                : value === 'away'
+                  ? { type: 'url', href: 'https://tolvane.example/' }
+                  : targetOf(value),
+            );
+        }}
       />
+      <FileLink ref={asked} onFile={asset => onChange({ type: 'file', asset })} />
       {link && page === '' && (
         <TypedField
           label="Address"
@@ -181,7 +188,7 @@ export function ContentFields({
                       .sort(byOrder)
                       .map(it => ({ value: it.id, label: `${it.name} (own)` })),
                     ...ICON_NAMES.map(it => ({ value: it, label: it })),
-                    ...[...site.kinds.asset.values()].map(it => ({
+                    ...picturesOf(site).map(it => ({
                       value: it.id,
                       label: `${it.name} (picture)`,
                     })),

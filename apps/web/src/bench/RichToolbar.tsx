@@ -2,8 +2,9 @@ import { type LinkTarget, parseLink, type Site } from '@cove/core';
 import type { Editor } from '@tiptap/react';
 import { useEditorState } from '@tiptap/react';
 import { Bold, Code, Highlighter, Italic } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Button } from '../ui/Button.tsx';
+import { FileLink } from './FileLink.tsx';
 import { linkChoices, targetOf } from './linkChoices.ts';
 
 interface Props {
@@ -16,6 +17,7 @@ interface Props {
 export function RichToolbar({ site, editor, hrefOf }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState(false);
+  const asked = useRef<{ ask(): void }>(null);
   const active = useEditorState({
     editor,
     selector: ({ editor: it }) => ({
@@ -36,6 +38,7 @@ export function RichToolbar({ site, editor, hrefOf }: Props) {
   const choose = (value: string) => {
     if (value === 'none') editor.chain().focus().extendMarkRange('link').unsetLink().run();
     else if (value === 'away') setTyped('');
+    else if (value === 'file') asked.current?.ask();
     else link(targetOf(value));
   };
   const finish = () => {
@@ -79,10 +82,12 @@ export function RichToolbar({ site, editor, hrefOf }: Props) {
               {label}
             </option>
           ))}
+          <option value="file">A file …</option>
           <option value="away">Somewhere else …</option>
           {active.link && <option value="none">No link</option>}
         </select>
       </div>
+      <FileLink ref={asked} onFile={asset => link({ type: 'file', asset })} />
       {typed !== null && (
         <div className="pb-1">
           <input

@@ -1,6 +1,7 @@
 import {
   byOrder,
   type Content,
+  picturesOf,
   type Site,
   type SpecimenColumn,
   type SpecimenRow,
@@ -59,7 +60,7 @@ function sampleContent(
     const own = ownContent(site, row);
     if (own) return own;
   }
-  const [picture] = site.kinds.asset.values();
+  const [picture] = picturesOf(site);
   return 'asset' in row.element.sample && picture && row.element.family === 'picture'
     ? { ...row.element.sample, asset: picture.id }
     : row.element.sample;

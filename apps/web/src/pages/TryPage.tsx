@@ -61,7 +61,8 @@ export function TryPage({
           const link = event.target instanceof view.Element ? event.target.closest('a[href]') : null;
           if (!link) return;
           event.preventDefault();
-          follow(document, link.getAttribute('href') ?? '');
+          if (link.hasAttribute('download')) toast('On the published site the file would be downloaded.');
+          else follow(document, link.getAttribute('href') ?? '');
         });
         document.addEventListener('submit', event => {
           event.preventDefault();

@@ -1,4 +1,4 @@
-import type { Id, Site } from '@cove/core';
+import { type Id, picturesOf, type Site } from '@cove/core';
 import { useRef } from 'react';
 import { useSession } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
@@ -33,7 +33,7 @@ export function PictureChoice({
         value={chosen ?? ''}
         options={[
           { value: '', label: none },
-          ...[...site.kinds.asset.values()].map(it => ({ value: it.id, label: it.name })),
+          ...picturesOf(site).map(it => ({ value: it.id, label: it.name })),
         ]}
         onChange={id => onChoose(id === '' ? null : id)}
       />

@@ -4,6 +4,7 @@ import { type PropertyName, printDeclaration, propertyOf } from '../properties/i
 import {
   type AssetRecord,
   type Id,
+  isFileType,
   type Site,
   type Slot,
   type State,
@@ -114,7 +115,7 @@ export interface Surroundings {
 /** CSS text of a picture; its file name is ours, and the address of where it lies too. */
 export function printPicture(site: Site, id: Id, assetUrl: (asset: AssetRecord) => string): string {
   const asset = site.kinds.asset.get(id);
-  return asset ? `url("${assetUrl(asset)}")` : 'none';
+  return asset && !isFileType(asset.mime) ? `url("${assetUrl(asset)}")` : 'none';
 }
 
 /** Contexts in which references print as what they end in. */

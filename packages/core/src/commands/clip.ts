@@ -177,6 +177,10 @@ class Paster {
     const { page } = this.site.kinds;
     const home: LinkTarget = { type: 'page', page: settingsOf(this.site).home };
     if (link.type === 'page') return page.has(link.page) ? link : home;
+    if (link.type === 'file' && !this.site.kinds.asset.has(link.asset)) {
+      this.left.add('a file');
+      return home;
+    }
     if (link.type !== 'section') return link;
     const section = this.id(link.section);
     const there = section !== link.section || this.site.kinds.section.has(link.section);

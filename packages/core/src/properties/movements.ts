@@ -1,8 +1,8 @@
 /** A movement by its name: what it is for, and its keyframes as CSS. */
 interface Movement {
   label: string;
-  /** Something comes into view, or something asks to be looked at. */
-  use: 'entrance' | 'call';
+  /** Something comes into view, asks to be looked at, or lies behind and keeps a speed of its own. */
+  use: 'entrance' | 'call' | 'ground';
   frames: string;
 }
 
@@ -14,6 +14,12 @@ export const MOVEMENTS = {
   drift: { label: 'Drifts in', use: 'entrance', frames: 'from{opacity:0;translate:-2rem 0}' },
   swell: { label: 'Swells', use: 'call', frames: '50%{scale:1.05}' },
   nod: { label: 'Nods', use: 'call', frames: '30%{translate:0 -.3rem}60%{translate:0 .1rem}' },
+  // Larger than its place, so that no edge of it comes into view; run with the view, as `animation-timeline` has it.
+  lag: {
+    label: 'Lags behind',
+    use: 'ground',
+    frames: 'from{translate:0 -8%;scale:1.18}to{translate:0 8%;scale:1.18}',
+  },
   sway: { label: 'Sways', use: 'call', frames: '25%{rotate:-2deg}75%{rotate:2deg}' },
 } as const satisfies Record<string, Movement>;
 export type MovementName = keyof typeof MOVEMENTS;

@@ -36,6 +36,9 @@ export function linkHref(site: Site, from: PageRecord, link: LinkTarget): string
       return link.href;
     case 'mail':
       return `mailto:${link.address}`;
+    // Where files lie is for whoever renders to say.
+    case 'file':
+      return null;
     case 'phone':
       return `tel:${link.number.replace(/[^+0-9]/g, '')}`;
   }

@@ -8,6 +8,7 @@ import {
   contentReferences,
   getRecord,
   type Id,
+  isFileType,
   isNode,
   type NodeRecord,
   nodesUnder,
@@ -70,9 +71,16 @@ export function markupContext(site: Site, scope: Scope, options: MarkupOptions):
   const { page } = scope;
   const home = homePage(site);
   return {
-    href: link => (page && options.links ? linkHref(site, page, link) : '#'),
+    href: link => {
+      if (!page || !options.links) return '#';
+      const file = link.type === 'file' ? site.kinds.asset.get(link.asset) : undefined;
+      return file ? options.assetUrl(file) : linkHref(site, page, link);
+    },
     isCurrent: link => link.type === 'page' && link.page === page?.id,
-    asset: id => site.kinds.asset.get(id) ?? null,
+    asset: id => {
+      const asset = site.kinds.asset.get(id);
+      return asset && !isFileType(asset.mime) ? asset : null;
+    },
     drawing: name => drawnSvg(site, name),
     assetUrl: options.assetUrl,
     speaks: part =>

@@ -6,7 +6,9 @@ export type LinkTarget =
   | { type: 'section'; page: string; section: string }
   | { type: 'url'; href: string }
   | { type: 'mail'; address: string }
-  | { type: 'phone'; number: string };
+  | { type: 'phone'; number: string }
+  /** One of the site's files, to be taken home. */
+  | { type: 'file'; asset: string };
 
 export interface TextRun {
   text: string;
@@ -55,6 +57,8 @@ export function readLink(it: unknown): LinkTarget | null {
       return typeof it.number === 'string' && /^\+?[0-9 ()-]{3,30}$/.test(it.number)
         ? { type: 'phone', number: it.number }
         : null;
+    case 'file':
+      return isId(it.asset) ? { type: 'file', asset: it.asset } : null;
     default:
       return null;
   }

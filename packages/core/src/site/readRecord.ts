@@ -21,6 +21,7 @@ import {
   AREAS,
   type At,
   type DrawnPath,
+  FILE_TYPES,
   type Included,
   KINDS,
   type Kind,
@@ -315,11 +316,16 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     kind: 'asset',
     name: f.text('name'),
     file: f.read('file', 'a stored file', it =>
-      typeof it === 'string' && /^[a-f0-9]{16,64}\.(webp|png|jpg|avif|svg)$/.test(it) ? it : null,
+      typeof it === 'string' && /^[a-f0-9]{16,64}\.(webp|png|jpg|avif|svg|pdf|zip|txt|csv|ics)$/.test(it)
+        ? it
+        : null,
     ),
-    mime: f.oneOf('mime', ['image/webp', 'image/png', 'image/jpeg', 'image/avif', 'image/svg+xml']),
-    width: f.integer('width', 1, 20000),
-    height: f.integer('height', 1, 20000),
+    mime: f.oneOf('mime', [
+      ...['image/webp', 'image/png', 'image/jpeg', 'image/avif', 'image/svg+xml'],
+      ...Object.keys(FILE_TYPES),
+    ]),
+    width: f.integer('width', 0, 20000),
+    height: f.integer('height', 0, 20000),
     alt: f.text('alt', 500),
   }),
   drawing: (id, f) => ({

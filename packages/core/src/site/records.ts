@@ -240,6 +240,18 @@ export interface WidgetRecord extends Wearer {
   content: Readonly<Record<string, Content>>;
 }
 
+/** What is kept as it was given, to be taken home by visitors; everything else among a site's files is a picture. */
+export const FILE_TYPES = {
+  'application/pdf': 'pdf',
+  'application/zip': 'zip',
+  'text/plain': 'txt',
+  'text/csv': 'csv',
+  'text/calendar': 'ics',
+} as const;
+export type FileType = keyof typeof FILE_TYPES;
+export const isFileType = (mime: string): mime is FileType => Object.hasOwn(FILE_TYPES, mime);
+
+/** A picture, or a file that is only linked to: that has no size. */
 export interface AssetRecord {
   id: Id;
   kind: 'asset';

@@ -61,6 +61,7 @@ const inLink = (path: string, link: LinkTarget | undefined): Reference[] => {
       { path, to: link.page, kinds: ['page'] },
       { path, to: link.section, kinds: ['section'] },
     ];
+  if (link?.type === 'file') return [{ path, to: link.asset, kinds: ['asset'] }];
   return [];
 };
 

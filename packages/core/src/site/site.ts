@@ -1,6 +1,8 @@
 import { byOrder } from './order.ts';
 import {
+  type AssetRecord,
   type Id,
+  isFileType,
   isNode,
   KINDS,
   type Kind,
@@ -146,6 +148,12 @@ export function nodesUnder(site: Site, parent: Id): Id[] {
     inSection ? site.kinds.widget.has(id) : isNode(getRecord(site, id)),
   );
 }
+
+/** The site's pictures; what else is kept among them is only linked to. */
+export const picturesOf = ({ kinds }: Pick<Site, 'kinds'>): AssetRecord[] =>
+  [...kinds.asset.values()].filter(it => !isFileType(it.mime));
+export const filesOf = ({ kinds }: Pick<Site, 'kinds'>): AssetRecord[] =>
+  [...kinds.asset.values()].filter(it => isFileType(it.mime));
 
 /** Versions of a section that were set aside: they stand in it, and show nowhere. */
 export const versionsOf = (site: Site, section: Id): SectionRecord[] =>

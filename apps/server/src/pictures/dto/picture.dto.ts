@@ -8,3 +8,10 @@ export class PictureDto {
   @IsBase64()
   data: string;
 }
+
+export class FileDto extends PictureDto {
+  @ApiProperty({ description: 'Its name, whose ending tells kinds of text apart' })
+  @IsString()
+  @MaxLength(200)
+  name: string;
+}

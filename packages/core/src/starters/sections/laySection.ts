@@ -8,6 +8,7 @@ import {
   type Id,
   keysBetween,
   newId,
+  picturesOf,
   type SchemeRecord,
   type Site,
   settingsOf,
@@ -38,7 +39,7 @@ function variantsNamed(site: Site, element: string, look: Sketch['look'] = {}): 
 /** Lays widgets into something, each with all it holds, in the looks of the site's guide and with its pictures. */
 export function laySketches(site: Site, sketches: readonly Sketch[], parent: Id): Edit[] {
   const { home } = settingsOf(site);
-  const pictures = [...site.kinds.asset.keys()];
+  const pictures = picturesOf(site).map(it => it.id);
   let shown = 0;
   const filled = (value: Content): Content => {
     if (value === PICTURE) return pictures[shown++ % Math.max(1, pictures.length)] ?? null;

@@ -89,6 +89,7 @@ export function linkAttrs(link: LinkTarget, context: MarkupContext): VElement['a
   return {
     href: context.href(link),
     rel: link.type === 'url' ? 'noopener' : null,
+    download: link.type === 'file' ? true : null,
     // Whoever cannot see the new window appear is told of it before.
     ...(link.type === 'url' && context.awayInNewTab && { target: '_blank', title: 'Opens in a new window' }),
     'aria-current': context.isCurrent(link) ? 'page' : null,

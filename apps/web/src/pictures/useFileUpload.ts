@@ -1,0 +1,38 @@
+import { type AssetRecord, newId } from '@cove/core';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { base64 } from '../api/base64.ts';
+import { problemText } from '../api/problemText.ts';
+import { request } from '../api/request.ts';
+import { useCommit, useSession } from '../session/context.tsx';
+
+type Facts = Pick<AssetRecord, 'file' | 'mime' | 'width' | 'height'>;
+
+/** Gives a file to the server, to be linked to, and puts it down as the site's; answers its id, or null where it is refused. */
+export function useFileUpload(): { upload(file: File): Promise<string | null>; busy: boolean } {
+  const session = useSession();
+  const commit = useCommit();
+  const [busy, setBusy] = useState(false);
+  const upload = async (file: File): Promise<string | null> => {
+    setBusy(true);
+    try {
+      const facts = await request<Facts>('POST', `/api/sites/${session.id}/assets/files`, {
+        data: await base64(file),
+        name: file.name.slice(-200),
+      });
+      const twin = [...session.site.kinds.asset.values()].find(it => it.file === facts.file);
+      if (twin) return twin.id;
+      const id = newId('i');
+      const name = file.name.slice(0, 120);
+      return commit([{ op: 'put', record: { id, kind: 'asset', name, alt: '', ...facts } }], `Add ${name}`)
+        ? id
+        : null;
+    } catch (error) {
+      toast.error(`${file.name}: ${problemText(error)}`);
+      return null;
+    } finally {
+      setBusy(false);
+    }
+  };
+  return { upload, busy };
+}
