@@ -14,7 +14,7 @@ import {
 } from '../src/commands/index.ts';
 import { presetStyles, presetsAround, presetsWithin } from '../src/guide/index.ts';
 import { reachOf } from '../src/reach/index.ts';
-import { renderNode } from '../src/render/index.ts';
+import { publishSite, renderNode } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type PresetRecord, type Site, type Styles } from '../src/site/index.ts';
 import { keyword } from '../src/values/index.ts';
@@ -35,6 +35,26 @@ const scopeOf = (site: Site, node: string) => {
 const wear = (site: Site, node: string, id: string) => after(site, must(wearPreset(site, node, id)));
 const at = (site: Site, property: 'opacity' | 'fontWeight' | 'fontStyle', part = 'box') =>
   winner(contributionsTo(site, scopeOf(site, 'feature-cars'), part).get(property), 'rest', 'wide');
+
+describe('a preset in a state', () => {
+  const focus = after(demo, [
+    preset('ringed', { 'box:focus/opacity': { type: 'number', value: 0.5 } }),
+    preset('raised', { 'box:hover/opacity': { type: 'number', value: 0.5 } }),
+  ]);
+  const sheet = (site: Site) =>
+    [...publishSite(site).files].flatMap(([path, text]) => (path.endsWith('.css') ? [text] : [])).join('');
+  it('asks what is used in a field of fields alone: a section that holds one is not meant', () => {
+    const css = sheet(wear(focus, 'crossing', 'ringed'));
+    expect(css).toMatch(/\.p-ringed-0-box\.field-box:has\(\.field-control:focus-visible\)/);
+    expect(css).not.toMatch(/\.p-ringed-0-box:has/);
+  });
+  it('names the parts that have the state: a section has no hover of its own', () => {
+    const css = sheet(wear(focus, 'crossing', 'raised'));
+    const [, parts = ''] = /\.p-raised-0-box:is\(([^)]*)\):hover/.exec(css) ?? [];
+    expect(parts.split(',')).toContain('.button-box');
+    expect(parts.split(',')).not.toContain('.section-box');
+  });
+});
 
 describe('presets within presets', () => {
   const base = after(demo, [

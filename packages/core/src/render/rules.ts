@@ -31,6 +31,8 @@ export interface Target {
   host: string | null;
   /** Class of the control whose state counts, where the host only holds it. */
   control: string | null;
+  /** Classes of the parts meant, where a rule is for a kind of part in a state: others of the kind may not have the state. */
+  own: readonly string[];
   /** Pseudo-element of what bears the class. */
   pseudo: Part['pseudo'] | null;
   /** Only where it is the first in what holds it. */
@@ -83,7 +85,14 @@ const BY_POINTER: readonly State[] = ['hover', 'pressed'];
 
 function targetOf(element: ElementType, part: string, className: string, state: State): Target {
   const { pseudo = null, onFirst = false } = partOf(element, part) ?? {};
-  const rest = { className: partClass(className, part, pseudo), host: null, control: null, pseudo, onFirst };
+  const rest = {
+    className: partClass(className, part, pseudo),
+    host: null,
+    control: null,
+    own: [],
+    pseudo,
+    onFirst,
+  };
   if (state === 'rest') return rest;
   const host = hostOf(element, part);
   const within = BY_POINTER.includes(state) ? undefined : partOf(element, host)?.within;
@@ -102,13 +111,16 @@ function bearersOf(kind: string, state: State): readonly Bearer[] {
   const key = `${kind}:${state}`;
   let found = bearers.get(key);
   if (!found) {
-    const distinct = new Map<string, Bearer>();
+    const distinct = new Map<string, Bearer & { own: string[] }>();
     for (const type of ELEMENTS)
       for (const name of partNames(type)) {
         if (partOf(type, name)?.kind !== kind) continue;
         if (state !== 'rest' && !statesOf(type, name).includes(state)) continue;
-        const { className: _, ...bearer } = targetOf(type, name, '', state);
-        distinct.set(Object.values(bearer).join(' '), bearer);
+        const { className: _, own: __, ...shape } = targetOf(type, name, '', state);
+        const shapeKey = Object.values(shape).join(' ');
+        const alike = distinct.get(shapeKey) ?? { ...shape, own: [] };
+        if (state !== 'rest') alike.own.push(`${type.name}-${carrierOf(type, name)}`);
+        distinct.set(shapeKey, alike);
       }
     found = [...distinct.values()];
     bearers.set(key, found);
@@ -185,7 +197,10 @@ export function selectorOf(
     control === null || mode === 'sheet' ? suffix : controlSelector(state, control, mode);
   const plain = (some: readonly Target[]) =>
     some.map(target => {
-      const self = `.${target.className}${target.onFirst ? ':first-child' : ''}`;
+      const [only, ...more] = target.own;
+      const own =
+        more.length > 0 ? `:is(${target.own.map(it => `.${it}`).join(',')})` : only ? `.${only}` : '';
+      const self = `.${target.className}${own}${target.onFirst ? ':first-child' : ''}`;
       return target.host === null ? `${self}${stateOf(target)}` : `.${target.host}${stateOf(target)} ${self}`;
     });
   const columns: Record<Width, string> = {
