@@ -149,10 +149,10 @@ export function ColumnBorders({
         const moved = edits(border, event.key === 'ArrowLeft' ? -STEP : STEP);
         if (moved) commit(moved, 'Move the border of columns');
       }}
-      className="absolute flex w-3 -translate-x-1/2 cursor-col-resize justify-center"
+      className="group absolute flex w-3 -translate-x-1/2 cursor-col-resize justify-center"
       style={{ left: border.x * scale, top: border.y * scale, height: border.height * scale }}
     >
-      <span className="h-full border-l-2 border-dashed border-teal" />
+      <span className="h-full border-l border-dashed border-teal opacity-60 group-hover:border-l-2 group-hover:opacity-100 group-focus-visible:opacity-100" />
     </div>
   ));
 }
