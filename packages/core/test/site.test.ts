@@ -18,6 +18,7 @@ import {
   type Edit,
   getRecord,
   isNode,
+  isOrderKey,
   keyBetween,
   keysBetween,
   readRecord,
@@ -228,6 +229,15 @@ describe('order keys', () => {
   it('refuse neighbours in the wrong order', () => {
     expect(() => keyBetween('b', 'a')).toThrow();
     expect(keysBetween(null, null, 5)).toHaveLength(5);
+    for (const count of [1, 2, 61, 62, 63, 3843, 3844, 5000]) {
+      const keys = keysBetween(null, null, count);
+      expect(keys).toHaveLength(count);
+      expect(keys.every(isOrderKey)).toBe(true);
+      expect(keys.every((key, i) => i === 0 || (keys[i - 1] ?? '') < key)).toBe(true);
+      // There is room before the first, after the last, and between any two.
+      expect(keyBetween(null, keys[0] ?? null) < (keys[0] ?? '')).toBe(true);
+      expect(keyBetween(keys.at(-1) ?? null, null) > (keys.at(-1) ?? '')).toBe(true);
+    }
   });
 });
 

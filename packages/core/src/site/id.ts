@@ -1,5 +1,6 @@
 const LETTERS = 'abcdefghijklmnopqrstuvwxyz0123456789';
 
+const ASCII = new TextDecoder();
 const SIZE = 15;
 /** Bytes that one call for randomness may ask for (Web Cryptography, getRandomValues). */
 const MOST = 65_536;
@@ -11,10 +12,10 @@ export function newIds(prefix: string, count: number): string[] {
   while (ids.length < count) {
     const some = Math.min(atOnce, count - ids.length);
     const bytes = crypto.getRandomValues(new Uint8Array(some * SIZE));
+    for (let k = 0; k < bytes.length; k++) bytes[k] = LETTERS.charCodeAt((bytes[k] ?? 0) % LETTERS.length);
+    const letters = ASCII.decode(bytes);
     for (let i = 0; i < some; i++) {
-      let id = prefix;
-      for (let k = 0; k < SIZE; k++) id += LETTERS.charAt((bytes[i * SIZE + k] ?? 0) % LETTERS.length);
-      ids.push(id);
+      ids.push(prefix + letters.slice(i * SIZE, (i + 1) * SIZE));
     }
   }
   return ids;

@@ -21,8 +21,28 @@ export function keyBetween(low: string | null, high: string | null): string {
   }
 }
 
+/** Keys over the whole range, as the digits of numbers that stand equally far apart. */
+function evenKeys(count: number): string[] {
+  const base = DIGITS.length;
+  let range = base;
+  let width = 1;
+  for (; range < count + 1; range *= base) width++;
+  return Array.from({ length: count }, (_, i) => {
+    let rest = Math.round(((i + 1) * range) / (count + 1));
+    let key = '';
+    for (let k = 0; k < width; k++) {
+      const digit = rest % base;
+      rest = (rest - digit) / base;
+      // A key never ends in the least digit.
+      if (key !== '' || digit !== 0) key = DIGITS.charAt(digit) + key;
+    }
+    return key;
+  });
+}
+
 /** `count` keys in order between two others, spread evenly, so that they stay short. */
 export function keysBetween(low: string | null, high: string | null, count: number): string[] {
+  if (low === null && high === null) return evenKeys(count);
   const keys: string[] = [];
   const fill = (from: string | null, to: string | null, some: number) => {
     if (some <= 0) return;

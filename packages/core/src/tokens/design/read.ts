@@ -218,8 +218,12 @@ class Reader {
     const read = READERS[type];
     if (!read)
       throw new BadToken([...it.path, '$type'], `There is no type ${type}.`, Object.keys(READERS).join(', '));
-    const at = [...it.path, '$value'];
-    return read(this.plain(this.valueOf(it), at), at, this.reference);
+    try {
+      return read(this.plain(this.valueOf(it), HERE), HERE, this.reference);
+    } catch (error) {
+      // Where a value stands is told once something is wrong with it: of most nobody asks.
+      throw error instanceof BadToken ? error.at([...it.path, '$value']) : error;
+    }
   }
 
   /** A `typography` token as slots of a text style (section 9.7). */
@@ -254,6 +258,7 @@ const aliasIn = (it: unknown): string | null =>
     : null;
 
 const NONE: readonly Found[] = [];
+const HERE: readonly string[] = [];
 
 const never = (): never => {
   throw new Error('a type without a reader');
@@ -325,6 +330,8 @@ function records(root: Node, pointers: boolean): ReadTokens {
   const textStyles: TextStyleRecord[] = [];
   const left: { path: string; reason: string }[] = [];
   const kept: [TokenRecord, string][] = [];
+  /** Only what names others can run in a circle. */
+  const naming: Id[] = [];
   for (const [i, it] of reader.all.entries()) {
     const type = reader.typeOf(it);
     const order = orders[i] ?? 'V';
@@ -344,10 +351,11 @@ function records(root: Node, pointers: boolean): ReadTokens {
     const { group, name } = named(it, own);
     const record: TokenRecord = { id: it.id, kind: 'token', type: own, name, group, order, value };
     tokens.set(it.id, record);
+    if (value.type === 'token' || value.type === 'shadow' || value.type === 'gradient') naming.push(it.id);
     const ours = keptIn(it);
     if (ours !== null) kept.push([record, ours]);
   }
-  const circle = findCircular(it => tokens.get(it)?.value ?? null, tokens.keys());
+  const circle = findCircular(it => tokens.get(it)?.value ?? null, naming);
   if (circle !== undefined)
     throw new BadToken(reader.all.find(it => it.id === circle)?.path ?? [], 'This token refers to itself.');
   return { tokens: withKept(tokens, kept), textStyles, left };

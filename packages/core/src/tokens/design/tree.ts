@@ -14,6 +14,11 @@ export class BadToken extends Error {
   ) {
     super(message);
   }
+
+  /** The same, of something that stands at a place. */
+  at(place: readonly string[]): BadToken {
+    return new BadToken([...place, ...this.path], this.message, this.expected);
+  }
 }
 
 const own = (node: Node, key: string): unknown => (Object.hasOwn(node, key) ? node[key] : undefined);
