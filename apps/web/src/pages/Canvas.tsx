@@ -3,10 +3,8 @@ import {
   getRecord,
   type Id,
   isNode,
-  outermost,
   type PropertyRow,
   partOf,
-  type Site,
   type State,
   sectionsIn,
   type Width,
@@ -19,7 +17,8 @@ import { useCommit, useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { CropMarks } from '../ui/CropMarks.tsx';
 import { ColumnBorders } from './ColumnBorders.tsx';
-import { type Box, dropOnPage, type PageDrop } from './dropOnPage.ts';
+import type { Box, PageDrop } from './dropOnPage.ts';
+import { boxOf, letDrag } from './letDrag.ts';
 import type { Picked } from './useSelection.ts';
 
 interface Props {
@@ -52,9 +51,6 @@ interface Props {
 
 const ROOM = 26;
 const NO_OTHERS: readonly Id[] = [];
-/** From how many px on a press is a drag, and how near to the window's border it scrolls. */
-const DRAG_FROM = 5;
-const SCROLL_REACH = 40;
 
 /** How near to a border of sections the pointer opens the seam, in px of the page. */
 const SEAM_REACH = 14;
@@ -214,60 +210,21 @@ export function Canvas({
     canvas.current = made;
     made.show(session.site, null);
     const elementAt = (event: Event) => (event.target instanceof view.Element ? event.target : null);
-    /** Set from the first move of a drag until the click that ends it is over. */
-    let dragged = false;
-    document.addEventListener('dragstart', event => event.preventDefault());
-    document.addEventListener('pointerdown', event => {
-      dragged = false;
-      const pressed = elementAt(event);
-      const hit = PageCanvas.hit(pressed);
-      const record = hit && getRecord(session.site, hit.node);
-      const isWritten = pressed instanceof view.HTMLElement && pressed.isContentEditable;
-      if (!now.current.onMove || event.button !== 0 || !isNode(record) || isWritten) return;
-      const { picked: one, others: more } = now.current;
-      const all = one ? [one.node, ...more] : [];
-      // What is pressed within what is picked drags that; else it drags itself.
-      const holder = nearest(session.site, record.id, all);
-      const ids = outermost(session.site, holder === null ? [record.id] : all);
-      const from = { x: event.clientX, y: event.clientY };
-      let to: PageDrop | null = null;
-      const move = (at: PointerEvent) => {
-        if (!dragged && Math.hypot(at.clientX - from.x, at.clientY - from.y) < DRAG_FROM) return;
-        if (!dragged) document.getSelection()?.removeAllRanges();
-        dragged = true;
-        at.preventDefault();
-        if (at.clientY < SCROLL_REACH) view.scrollBy(0, -12);
-        else if (at.clientY > view.innerHeight - SCROLL_REACH) view.scrollBy(0, 12);
-        const under = PageCanvas.hit(document.elementFromPoint(at.clientX, at.clientY))?.node ?? null;
-        to = dropOnPage(session.site, ids, under, { x: at.clientX, y: at.clientY }, id =>
-          boxOf(made.find(id)),
-        );
-        setDrop(to);
-      };
-      const end = (event: Event) => {
-        document.removeEventListener('pointermove', move);
-        document.removeEventListener('pointerup', end);
-        document.removeEventListener('pointercancel', end);
-        document.removeEventListener('keydown', leave, true);
-        setDrop(null);
-        if (to && event.type === 'pointerup') now.current.onMove?.(ids, to.parent, to.index);
-      };
-      const leave = (event: KeyboardEvent) => {
-        if (event.key !== 'Escape') return;
-        event.stopPropagation();
-        to = null;
-        end(event);
-      };
-      document.addEventListener('pointermove', move);
-      document.addEventListener('pointerup', end);
-      document.addEventListener('pointercancel', end);
-      document.addEventListener('keydown', leave, true);
+    const wasDragged = letDrag(made, view, {
+      site: () => session.site,
+      picked: () => {
+        const { picked: one, others: more } = now.current;
+        return one ? [one.node, ...more] : [];
+      },
+      may: () => now.current.onMove !== null,
+      show: setDrop,
+      move: (ids, parent, index) => now.current.onMove?.(ids, parent, index),
     });
     document.addEventListener('click', event => {
       event.preventDefault();
       const target = elementAt(event);
       if (target instanceof view.HTMLElement && target.isContentEditable) return;
-      if (dragged) return;
+      if (wasDragged()) return;
       now.current.onPick(PageCanvas.hit(target), event.shiftKey || event.ctrlKey || event.metaKey);
     });
     document.addEventListener('dblclick', event => {
@@ -415,19 +372,7 @@ export function Canvas({
   );
 }
 
-const boxOf = (element: Element | null): Box | null => {
-  if (!element) return null;
-  const { x, y, width, height } = element.getBoundingClientRect();
-  return { x, y, width, height };
-};
 const placed = ({ x, y, width, height }: Box) => ({ left: x, top: y, width, height });
-
-/** The first of some things that a thing is, or stands in. */
-function nearest(site: Site, id: Id, among: readonly Id[]): Id | null {
-  for (let at = getRecord(site, id); isNode(at); at = getRecord(site, at.at.parent))
-    if (among.includes(at.id)) return at.id;
-  return null;
-}
 
 /** The content box of an element: inside border and padding. */
 function innerOf(element: Element): Box {
