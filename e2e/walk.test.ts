@@ -260,7 +260,17 @@ describe('the pages', () => {
     await walker.page.mouse.down();
     await walker.page.mouse.move(box.x - 60, box.y + box.height / 2, { steps: 5 });
     await walker.page.mouse.up();
-    const dragged = await until(width, it => it < 1250, 'the page should be narrower');
+    // The last of the moves may still be on its way when the button is up.
+    let before = 0;
+    const dragged = await until(
+      width,
+      it => {
+        const settled = it === before;
+        before = it;
+        return settled && it < 1250;
+      },
+      'the page should be narrower, and stay so',
+    );
     await handle?.focus();
     await walker.page.keyboard.press('ArrowLeft');
     await until(width, it => it === dragged - 20, 'a key should take 20 px');

@@ -67,8 +67,9 @@ export class Walker {
 
   /** The document in a frame of the program, once it holds something. */
   async frame(title: string): Promise<Frame> {
-    const handle = await this.page.waitForSelector(`iframe[title="${title}"]`);
-    const frame = await handle?.contentFrame();
+    // One that is about to go may still be found, and has no document any more.
+    const found = async () => (await this.page.waitForSelector(`iframe[title="${title}"]`))?.contentFrame();
+    const frame = await until(found, it => it != null, `a frame ${title}`);
     if (!frame) throw new Error(`no frame ${title}`);
     await frame.waitForSelector('[data-part]');
     return frame;
