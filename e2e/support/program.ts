@@ -172,6 +172,42 @@ export class Walker {
     for (const key of held) await this.page.keyboard.up(key);
   }
 
+  /** Walks on with the Tab key until what bears this name has the focus. */
+  async tabTo(name: string): Promise<void> {
+    const focused = () =>
+      this.page.evaluate(() => {
+        const element = document.activeElement;
+        const label = element && 'labels' in element ? (element.labels as NodeListOf<Element> | null) : null;
+        const said = element?.getAttribute('aria-label') ?? label?.[0]?.textContent ?? element?.textContent;
+        return (said ?? '').trim();
+      });
+    const passed: string[] = [];
+    for (let i = 0; i < 300; i++) {
+      await this.press('Tab');
+      const at = await focused();
+      if (at === name) return;
+      if (at.length < 60) passed.push(at);
+    }
+    throw new Error(`the Tab key never came to ${name}; it came past ${[...new Set(passed)].join(' · ')}`);
+  }
+
+  /** Walks to a list and through it by keys until it shows an option. */
+  async tabToChoose(name: string, option: string): Promise<void> {
+    await this.tabTo(name);
+    const shown = () =>
+      this.page.evaluate(() =>
+        document.activeElement instanceof HTMLSelectElement
+          ? (document.activeElement.selectedOptions[0]?.textContent ?? '')
+          : '',
+      );
+    await this.press('Home');
+    for (let i = 0; i < 60; i++) {
+      if ((await shown()) === option) return;
+      await this.press('ArrowDown');
+    }
+    throw new Error(`${name} never came to ${option}`);
+  }
+
   /** Searches the bench for a property. */
   async find(words: string): Promise<void> {
     await this.locator('Find a property', 'searchbox').click({ count: 3 });

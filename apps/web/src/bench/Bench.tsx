@@ -21,8 +21,8 @@ import {
   STATES,
   type State,
   setTyped,
+  stableText,
   statesOf,
-  targetId,
   threadOf,
   type Value,
   WIDTHS,
@@ -31,21 +31,21 @@ import {
 } from '@cove/core';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { ReachNote } from '../reach/ReachNote.tsx';
 import { useCommit, useSite } from '../session/context.tsx';
 import { Lock, useMay } from '../session/rights.tsx';
 import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { titled } from '../ui/titled.ts';
 import { AlsoTo } from './alsoTo.ts';
 import { CarryLook } from './CarryLook.tsx';
 import { ContentFields } from './ContentFields.tsx';
+import { ElementHead } from './ElementHead.tsx';
 import { FACET_NAMES } from './facetNames.ts';
 import { GroundRows, isGround } from './GroundRows.tsx';
 import { KeepSection } from './KeepSection.tsx';
 import { NodeChoices } from './NodeChoices.tsx';
 import { noEffect } from './noEffect.ts';
-import { PlaceChoice } from './PlaceChoice.tsx';
 import { Promote } from './Promote.tsx';
 import { PropertyRow } from './PropertyRow.tsx';
 import { Rebinds } from './Rebinds.tsx';
@@ -59,8 +59,6 @@ import { Versions } from './Versions.tsx';
 import { WornPresets } from './WornPresets.tsx';
 
 const NO_OTHERS: readonly Id[] = [];
-
-const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
 const matches = (row: Row, words: readonly string[]): boolean => {
   const text = `${row.label} ${row.css} ${row.name} ${row.words} ${FACET_NAMES[row.facet]}`.toLowerCase();
@@ -311,35 +309,13 @@ function Opened({
           </Lock>
         )}
         {subject.type === 'element' && element && (
-          <section className="grid gap-2 border-b border-hair px-3.5 py-2">
-            {subject.variants.length > 0 && (
-              <Choice
-                label="Set on"
-                value={subject.target ?? 'default'}
-                options={[
-                  { value: 'default', label: `Every ${element.label.toLowerCase()}` },
-                  ...subject.variants.map(id => ({ value: id, label: `${nameOf(site, id)} only` })),
-                ]}
-                onChange={value => onSubject({ ...subject, target: value === 'default' ? null : value })}
-              />
-            )}
-            <PlaceChoice
-              site={site}
-              place={subject.place ?? null}
-              has={place =>
-                getRecord(
-                  site,
-                  targetId(
-                    subject.target === null
-                      ? { type: 'default', element: element.name, place }
-                      : { type: 'variantRule', variant: subject.target, place },
-                  ),
-                ) !== undefined
-              }
-              onChange={place => onSubject({ ...subject, place })}
-            />
-            {node ? <ReachNote id={record} /> : <p className="text-muted">Nothing is set here yet.</p>}
-          </section>
+          <ElementHead
+            site={site}
+            subject={subject}
+            element={element}
+            record={record}
+            onSubject={onSubject}
+          />
         )}
         <Lock unless={right}>
           <div className="px-3.5 py-3">
@@ -455,7 +431,7 @@ function differing(contributions: Contributions, row: Row, state: State, width: 
   const at = (some: Width) => winner(list, state, some);
   const here = at(width);
   return WIDTHS.filter(
-    it => it !== width && JSON.stringify(at(it)?.value ?? null) !== JSON.stringify(here?.value ?? null),
+    it => it !== width && stableText(at(it)?.value ?? null) !== stableText(here?.value ?? null),
   );
 }
 

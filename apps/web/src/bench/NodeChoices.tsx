@@ -13,11 +13,10 @@ import { useCommit } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Select } from '../ui/Select.tsx';
+import { titled } from '../ui/titled.ts';
 import { ofElement, useAlsoTo } from './alsoTo.ts';
 
-const LookSheet = lazy(async () => ({ default: (await import('./LookSheet.tsx')).LookSheet }));
-
-const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
+const NodeLooks = lazy(async () => ({ default: (await import('../looks/NodeLooks.tsx')).NodeLooks }));
 
 /** What is chosen from the guide for a section or widget: its scheme and its variants. */
 export function NodeChoices({ site, node, page }: { site: Site; node: NodeRecord; page: Id }) {
@@ -84,7 +83,7 @@ export function NodeChoices({ site, node, page }: { site: Site; node: NodeRecord
       )}
       {seen && (
         <Suspense>
-          <LookSheet site={site} page={page} node={node} onClose={() => setSeen(false)} />
+          <NodeLooks site={site} page={page} node={node} onClose={() => setSeen(false)} />
         </Suspense>
       )}
       {mayStyle && (

@@ -9,11 +9,11 @@ import {
   type Place,
   pageScope,
   placedId,
+  placedScope,
   type Scope,
   type Site,
   type State,
   type StyleTarget,
-  specimenScope,
   targetId,
   type Width,
 } from '@cove/core';
@@ -24,22 +24,23 @@ interface Situation {
   width: Width;
 }
 
+/** An element of the guide, bare or in variants. */
+export interface ElementSubject extends Situation {
+  type: 'element';
+  element: string;
+  variants: readonly Id[];
+  scheme: Id;
+  /** The variant that values are set on; null for every such element. */
+  target: Id | null;
+  /** Where the rule holds; null for everywhere. */
+  place?: Place | null;
+}
+
 /** What the bench is about: a thing on a page, an element of the guide, or a preset. */
-export type Subject = Situation &
-  (
-    | { type: 'node'; page: Id; node: Id }
-    | {
-        type: 'element';
-        element: string;
-        variants: readonly Id[];
-        scheme: Id;
-        /** The variant that values are set on; null for every such element. */
-        target: Id | null;
-        /** Where the rule holds; null for everywhere. */
-        place?: Place | null;
-      }
-    | { type: 'preset'; preset: Id }
-  );
+export type Subject =
+  | (Situation & { type: 'node'; page: Id; node: Id })
+  | ElementSubject
+  | (Situation & { type: 'preset'; preset: Id });
 
 export interface Resolved {
   scope: Scope | null;
@@ -82,7 +83,7 @@ export function resolveSubject(site: Site, subject: Subject): Resolved | null {
         if (variant?.element === element.name) variants[variant.axis] = id;
       }
       const place = subject.place ?? null;
-      const scope = specimenScope(element, subject.scheme, variants, place);
+      const scope = placedScope(site, element, subject.scheme, variants, place);
       const variant =
         subject.target !== null && site.kinds.variant.has(subject.target) ? subject.target : null;
       const target: StyleTarget =

@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { forwardKeys } from './forwardKeys.ts';
 
 const EMPTY =
   '<!doctype html><html><head><meta name="viewport" content="width=device-width"></head><body></body></html>';
@@ -27,7 +28,11 @@ export function Frame({ title, width, height, scale, onReady }: Props) {
     const begin = () => {
       const { contentDocument, contentWindow } = element;
       cleanup?.();
-      if (contentDocument && contentWindow) cleanup = ready.current(contentDocument, contentWindow as View);
+      if (!contentDocument || !contentWindow) return;
+      const view = contentWindow as View;
+      cleanup = ready.current(contentDocument, view);
+      // After those of whoever fills the frame, so that it can keep keys to itself.
+      forwardKeys(element, contentDocument, view);
     };
     element.addEventListener('load', begin);
     element.srcdoc = EMPTY;

@@ -49,6 +49,7 @@ export class PageCanvas {
     this.options = {
       marks: true,
       links,
+      still: !links,
       assetUrl: assetUrlOf(siteId),
     };
   }

@@ -1,9 +1,12 @@
 import {
   elementNamed,
   firstPart,
+  getRecord,
   type Id,
   maybeElement,
+  type Place,
   partOf,
+  type SpecimenRow,
   schemesInOrder,
   settingsOf,
   specimenRows,
@@ -37,6 +40,15 @@ interface Selected {
   column: string;
 }
 
+/** The row in which an element shows that wears some variants: that of the first it has a row for, else its own. */
+const rowOf = (rows: readonly SpecimenRow[], element: string, variants: readonly Id[]): string =>
+  rows
+    .filter(it => it.element.name === element)
+    .reduce(
+      (best, row) => (Object.values(row.variants).some(id => variants.includes(id)) ? row.id : best),
+      element,
+    );
+
 /** The guide: its foundations at the left, every element in the middle, the bench at the right. */
 export function GuideStation() {
   const site = useSite();
@@ -58,16 +70,17 @@ export function GuideStation() {
   const openScheme = site.kinds.scheme.get(params.get('scheme') ?? '');
   const openStyle = site.kinds.textStyle.get(params.get('style') ?? '');
   const element = maybeElement(params.get('element') ?? '');
+  const rule = getRecord(site, params.get('rule') ?? '');
+  const onPage = site.kinds.page.get(params.get('onPage') ?? '');
+  const place = useMemo((): Place | null => {
+    if (rule?.kind === 'default' || rule?.kind === 'variantRule') return rule.place;
+    return onPage ? { type: 'page', page: onPage.id } : null;
+  }, [rule, onPage]);
   const variants = params.get('variants')?.split(',').filter(Boolean) ?? [];
 
   const selected = useMemo((): Selected | null => {
     if (hit) return hit;
     if (!element) return null;
-    const [axis] = element.axes;
-    const row =
-      rows.find(
-        it => it.element === element && axis !== undefined && variants.includes(it.variants[axis] ?? ''),
-      ) ?? rows.find(it => it.element === element);
     return {
       subject: {
         type: 'element',
@@ -75,14 +88,15 @@ export function GuideStation() {
         variants,
         scheme,
         target: variants.at(-1) ?? null,
+        place,
         part: firstPart(element),
         state: 'rest',
         width: 'wide',
       },
-      row: row?.id ?? '',
+      row: rowOf(rows, element.name, variants),
       column: scheme,
     };
-  }, [hit, element, variants, rows, scheme]);
+  }, [hit, element, variants, place, rows, scheme]);
 
   const onHit = ({ row: rowId, column: columnId, part, variants: worn }: Hit) => {
     const row = rows.find(it => it.id === rowId);
@@ -123,7 +137,7 @@ export function GuideStation() {
       <Lock unless="guide">
         <Tray site={site} open={params.get('token')} onOpen={openToken} onPanel={panel => setParams(panel)} />
       </Lock>
-      <section aria-label="Specimen" className="flex min-h-0 min-w-0 flex-col">
+      <section data-pane aria-label="Specimen" className="flex min-h-0 min-w-0 flex-col">
         <div className="flex h-10 items-center gap-3 border-b border-hair px-3">
           <Choice<'specimen' | 'page'>
             label="In the middle"
@@ -226,7 +240,7 @@ export function GuideStation() {
           </div>
         )}
       </section>
-      <aside aria-label="Bench" className="flex min-h-0 flex-col border-l border-hair bg-paper">
+      <aside data-pane aria-label="Bench" className="flex min-h-0 flex-col border-l border-hair bg-paper">
         <Lock unless="guide">
           {preset && (
             <PresetPanel
@@ -265,7 +279,12 @@ export function GuideStation() {
                 onSubject={next =>
                   next.type === 'preset'
                     ? setPresetSituation(next)
-                    : selected && setHit({ ...selected, subject: next })
+                    : selected &&
+                      setHit({
+                        ...selected,
+                        subject: next,
+                        ...(next.type === 'element' && { row: rowOf(rows, next.element, next.variants) }),
+                      })
                 }
                 path={
                   shown.type === 'element'

@@ -22,9 +22,9 @@ import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
+import { noteEdit } from '../ui/noteEdit.ts';
 import { Select } from '../ui/Select.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
-import { noteEdit } from './noteEdit.ts';
 import { facetsOf, kindsOf } from './tray/Presets.tsx';
 
 /** A preset's name and reach, what is in it and what begins with it, above what it sets. */

@@ -1,11 +1,9 @@
 import {
   byOrder,
-  type Content,
-  picturesOf,
   type Site,
   type SpecimenColumn,
-  type SpecimenRow,
   STATES,
+  sampleContent,
   settingsOf,
   specimenRows,
   WIDTHS,
@@ -15,13 +13,12 @@ import { Frame } from '../canvas/Frame.tsx';
 import type { ScrollTogether } from '../canvas/scrollTogether.ts';
 import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
+import { titled } from '../ui/titled.ts';
 import { type Hit, type Layout, SpecimenDocument } from './specimenDocument.ts';
 import { usesOfRow } from './uses.ts';
 import type { View } from './ViewMenu.tsx';
 
 export type Across = 'schemes' | 'widths' | 'states';
-
-const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
 export function columnsFor(site: Site, across: Across, scheme: string): SpecimenColumn[] {
   const plain = { scheme, width: 'wide', state: 'rest' } as const;
@@ -40,30 +37,6 @@ export function columnsFor(site: Site, across: Across, scheme: string): Specimen
         state,
       }));
   }
-}
-
-/** What the site itself has of this row: in the same variant where there is one, else of the same element. */
-function ownContent(site: Site, row: SpecimenRow): Readonly<Record<string, Content>> | null {
-  const all = [...site.kinds.widget.values()].filter(it => it.widget === row.element.name);
-  const wanted = Object.entries(row.variants);
-  const same = all.find(it => wanted.every(([axis, id]) => it.variants[axis] === id));
-  return (same ?? all[0])?.content ?? null;
-}
-
-/** A picture of the site's own where the sample has none. */
-function sampleContent(
-  site: Site,
-  row: SpecimenRow,
-  words: View['words'],
-): Readonly<Record<string, Content>> {
-  if (words === 'own') {
-    const own = ownContent(site, row);
-    if (own) return own;
-  }
-  const [picture] = picturesOf(site);
-  return 'asset' in row.element.sample && picture && row.element.family === 'picture'
-    ? { ...row.element.sample, asset: picture.id }
-    : row.element.sample;
 }
 
 interface Props {
@@ -131,7 +104,7 @@ export function Specimen({
       columns: columnsFor(now, across, scheme).filter(it => !view.without.has(it.id)),
       uses: row => uses.get(row.id) ?? 0,
       columnNote: column => (across === 'schemes' ? `${worn(column.scheme)} sections` : ''),
-      content: row => sampleContent(now, row, view.words),
+      content: row => sampleContent(now, row.element, row.variants, view.words),
       zoom: Number(view.zoom),
     };
   }, [

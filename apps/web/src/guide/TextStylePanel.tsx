@@ -27,13 +27,12 @@ import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
+import { noteEdit } from '../ui/noteEdit.ts';
 import { TypedField } from '../ui/TypedField.tsx';
-import { noteEdit } from './noteEdit.ts';
+import { titled } from '../ui/titled.ts';
 import { isOffScale, nearestStep } from './tray/offScale.ts';
 
 const ROWS = PROPERTIES.filter(inTextStyle);
-const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
-
 /** A text style: all of its type, by width where wanted. An empty field leaves a value to what is inherited. */
 export function TextStylePanel({
   site,

@@ -254,20 +254,6 @@ export function Canvas({
       measure();
     });
     document.fonts.addEventListener('loadingdone', measure);
-    // Keys pressed inside the page are the station's as much as those outside.
-    document.addEventListener('keydown', event => {
-      if (event.target instanceof view.HTMLElement && event.target.isContentEditable) return;
-      const copy = new KeyboardEvent('keydown', {
-        key: event.key,
-        ctrlKey: event.ctrlKey,
-        metaKey: event.metaKey,
-        shiftKey: event.shiftKey,
-        altKey: event.altKey,
-        bubbles: true,
-        cancelable: true,
-      });
-      if (!window.dispatchEvent(copy)) event.preventDefault();
-    });
     requestAnimationFrame(measure);
     return () => {
       canvas.current = null;

@@ -10,7 +10,6 @@ import {
   pageFolder,
   type Result,
   removePage,
-  SETTINGS,
   SHARED_AREAS,
   type Site,
   schemesInOrder,
@@ -34,6 +33,8 @@ import { NoteField } from '../ui/NoteField.tsx';
 import { Select } from '../ui/Select.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
+import { PageRules } from './PageRules.tsx';
+import { SiteFields } from './SiteFields.tsx';
 
 const SWITCHES: Record<PageSwitch, { label: string; about: string }> = {
   off: {
@@ -212,69 +213,12 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
           <Rebinds site={site} record={page} />
         </div>
       </Lock>
-      {isHome && (
-        <Lock unless="guide">
-          <div className="mt-4 grid gap-3 border-t border-hair pt-3">
-            <PictureChoice
-              site={site}
-              label="Picture in the tab, for the whole site"
-              chosen={settings.tabIcon ?? null}
-              onChoose={picture =>
-                commit(
-                  [
-                    picture === null
-                      ? { op: 'unset', id: SETTINGS, path: ['tabIcon'] }
-                      : { op: 'set', id: SETTINGS, path: ['tabIcon'], value: picture },
-                  ],
-                  'Choose the picture in the tab',
-                )
-              }
-            />
-            <label className="flex items-center gap-2">
-              <input
-                type="checkbox"
-                className="accent-teal"
-                checked={settings.awayInNewTab === true}
-                onChange={event =>
-                  commit(
-                    [
-                      event.target.checked
-                        ? { op: 'set', id: SETTINGS, path: ['awayInNewTab'], value: true }
-                        : { op: 'unset', id: SETTINGS, path: ['awayInNewTab'] },
-                    ],
-                    'Say how links lead away',
-                  )
-                }
-              />
-              Links that lead away open a new window
-            </label>
-            <TypedField
-              label="Where the site is found"
-              text={settings.address ?? ''}
-              className="[&_input]:border-hair"
-              parse={text => {
-                const address = text.trim().replace(/\/+$/, '');
-                return address === '' || /^https?:\/\/[^\s/]+/.test(address)
-                  ? ok(address)
-                  : fail({ code: 'bad-address', message: 'Write it whole, such as https://tolvane.example' });
-              }}
-              onCommit={address =>
-                commit(
-                  [
-                    address === ''
-                      ? { op: 'unset', id: SETTINGS, path: ['address'] }
-                      : { op: 'set', id: SETTINGS, path: ['address'], value: address },
-                  ],
-                  'Say where the site is found',
-                )
-              }
-            />
-            <p className="text-muted">
-              Shared links, their pictures and the site’s map need it: without it those are left out.
-            </p>
-          </div>
-        </Lock>
-      )}
+      <Lock unless="guide">
+        <div className="mt-4 border-t border-hair pt-3">
+          <PageRules site={site} page={page} />
+        </div>
+        {isHome && <SiteFields site={site} />}
+      </Lock>
       {leaving && (
         <div className="mt-4 grid gap-2 border-t border-hair pt-3">
           <p>

@@ -93,7 +93,7 @@ export function PageView({
       />
     );
   return (
-    <section aria-label="Page" className="flex min-h-0 min-w-0 flex-col">
+    <section data-pane aria-label="Page" className="flex min-h-0 min-w-0 flex-col">
       <div className="flex h-10 items-center gap-4 px-6">
         <Choice<Width | 'all'>
           label="Width of the page"

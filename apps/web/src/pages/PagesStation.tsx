@@ -57,7 +57,10 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: bound anew with what is picked
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
-      if (event.target === window || event.target === document.body) acts.onKey(event);
+      const { target } = event;
+      // Of frames, the page's alone: not pictures of pages in a sheet that is laid over it.
+      const onPage = target instanceof HTMLIFrameElement && target.closest('[role=dialog]') === null;
+      if (onPage || target === document.body) acts.onKey(event);
     };
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
@@ -121,7 +124,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           />
         </Suspense>
       )}
-      <aside aria-label="Bench" className="min-h-0 border-l border-hair bg-paper">
+      <aside data-pane aria-label="Bench" className="min-h-0 border-l border-hair bg-paper">
         {subject ? (
           <Bench
             subject={subject}

@@ -7,8 +7,7 @@ import { nameOf } from '../shell/names.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
-
-const titled = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
+import { titled } from '../ui/titled.ts';
 
 /** A page as it is and as it would be, side by side, before anything is done. */
 export function BeforeAfter({

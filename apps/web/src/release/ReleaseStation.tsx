@@ -61,6 +61,7 @@ export function ReleaseStation() {
   return (
     <div className="thin-scroll grid h-full grid-cols-[minmax(360px,460px)_1fr] overflow-hidden">
       <section
+        data-pane
         aria-label="Releases"
         className="thin-scroll overflow-auto border-r border-hair bg-paper px-6 py-6"
       >
@@ -147,7 +148,7 @@ export function ReleaseStation() {
           ))}
         </ol>
       </section>
-      <section aria-label="What visitors see" className="flex min-w-0 flex-col">
+      <section data-pane aria-label="What visitors see" className="flex min-w-0 flex-col">
         <div className="flex h-10 items-center justify-between px-6">
           <span className="text-muted">
             {live ? `What visitors see: release ${live.number}` : 'Visitors see nothing yet'}

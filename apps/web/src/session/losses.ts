@@ -7,6 +7,7 @@ import {
   plainOf,
   type Site,
   type SiteRecord,
+  stableText,
 } from '@cove/core';
 import type { Accepted } from './streamMessages.ts';
 
@@ -75,7 +76,7 @@ export class LossWatch {
       const known = paths?.get(keyOf(edit));
       if (!paths || !known || known.seq > seq) continue;
       paths.delete(keyOf(edit));
-      if (base < known.seq && JSON.stringify(valueSet(edit)) !== JSON.stringify(valueSet(known.edit)))
+      if (base < known.seq && stableText(valueSet(edit)) !== stableText(valueSet(known.edit)))
         losses.push(this.loss('overwritten', by, known.edit, site));
     }
     for (const [id, record] of after) {

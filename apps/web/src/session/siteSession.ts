@@ -16,6 +16,7 @@ import {
   type Site,
   type SiteRecord,
   siteOf,
+  stableText,
   targetOf,
 } from '@cove/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
@@ -655,7 +656,7 @@ function altersSomething(site: Site, edit: Edit): boolean {
   const whole: unknown = record && Reflect.get(record, field);
   const now: unknown =
     key === undefined || typeof whole !== 'object' || whole === null ? whole : Reflect.get(whole, key);
-  return JSON.stringify(now) !== JSON.stringify(edit.value);
+  return stableText(now) !== stableText(edit.value);
 }
 
 const touchedBy = (edits: readonly Edit[]): Set<Id> => new Set(edits.map(targetOf));

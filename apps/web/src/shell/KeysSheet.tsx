@@ -8,6 +8,7 @@ const KEYS: readonly { where: string; keys: readonly (readonly [keys: string, ac
       ['Ctrl K', 'Find anything'],
       ['Ctrl Z', 'Undo'],
       ['Ctrl Y', 'Do again'],
+      ['F6', 'Go to the next part of the station, with Shift to the one before'],
       ['?', 'These keys'],
     ],
   },

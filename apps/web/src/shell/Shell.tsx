@@ -5,6 +5,7 @@ import { useOpened, useSessionState } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Losses } from './Losses.tsx';
 import { People } from './PeopleSheet.tsx';
+import { focusPane, rememberPanes } from './panes.ts';
 import { SyncWords } from './SyncWords.tsx';
 import { usePresence } from './usePresence.ts';
 
@@ -37,6 +38,7 @@ export function Shell() {
   const name = useSessionState(state => [...state.site.kinds.settings.values()][0]?.name ?? summary.name);
 
   usePresence();
+  useEffect(rememberPanes, []);
   const [finding, setFinding] = useState(false);
   const [keys, setKeys] = useState(false);
 
@@ -44,6 +46,11 @@ export function Shell() {
     document.title = `${name} – Cove Thread`;
     const onKey = (event: KeyboardEvent) => {
       if (event.key === '?' && !isTyping(event.target)) setKeys(true);
+      if (event.key === 'F6' && document.querySelector('[role=dialog]') === null) {
+        event.preventDefault();
+        focusPane(event.shiftKey);
+        return;
+      }
       if (!(event.ctrlKey || event.metaKey)) return;
       const key = event.key.toLowerCase();
       if (key === 'k') {
@@ -63,7 +70,10 @@ export function Shell() {
 
   return (
     <div className="relative grid h-full grid-rows-[48px_minmax(0,1fr)] overflow-clip">
-      <header className="grid grid-cols-[1fr_auto_1fr] items-center border-b border-hair bg-paper px-4">
+      <header
+        data-pane
+        className="grid grid-cols-[1fr_auto_1fr] items-center border-b border-hair bg-paper px-4"
+      >
         <h1 className="flex items-baseline gap-2 truncate text-base font-normal">
           <NavLink to="/" className="truncate text-[14px] font-semibold hover:underline" title="All sites">
             {name}

@@ -24,11 +24,11 @@ export function placeOf(site: Site, siteId: Id, id: Id, openPage?: Id): string |
     case 'textStyle':
       return `${guide}?style=${id}`;
     case 'default':
-      return `${guide}?element=${record.element}`;
+      return `${guide}?element=${record.element}${record.place ? `&rule=${id}` : ''}`;
     case 'variant':
       return `${guide}?element=${record.element}&variants=${id}`;
     case 'variantRule':
-      return placeOf(site, siteId, record.variant, openPage);
+      return `${placeOf(site, siteId, record.variant, openPage)}&rule=${id}`;
     case 'preset':
       return `${guide}?preset=${id}`;
     case 'section':

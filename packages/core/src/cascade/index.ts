@@ -20,6 +20,7 @@ export {
   mergeRebinds,
   nodeScope,
   pageScope,
+  placedScope,
   type Scope,
   specimenScope,
 } from './scope.ts';

@@ -125,6 +125,39 @@ const anyPage = (pageKind: PageKind): PageRecord => ({
   rebind: NO_REBINDS,
 });
 
+/** What stands around an element where a rule for one page, for a branch of pages or for one section holds. */
+function surroundingsOf(site: Site, place: Place | null): Scope | null {
+  switch (place?.type) {
+    case 'page':
+    case 'branch': {
+      const page = site.kinds.page.get(place.page);
+      return page ? pageScope(site, page) : null;
+    }
+    case 'section': {
+      const above = site.kinds.section.get(place.section)?.at.parent ?? '';
+      const page = site.kinds.page.has(above) ? above : settingsOf(site).home;
+      return nodeScope(site, page, place.section);
+    }
+    default:
+      return null;
+  }
+}
+
+/** Scope of an element of the guide as it would be where a place holds; `scheme` where the place has none of its own. */
+export function placedScope(
+  site: Site,
+  element: ElementType,
+  scheme: Id,
+  variants: Readonly<Record<string, Id>>,
+  place: Place | null,
+): Scope {
+  const around = surroundingsOf(site, place);
+  if (!around) return specimenScope(element, scheme, variants, place);
+  if (element === around.element) return { ...around, variants };
+  const parent = { scope: around, part: around.element.holds ?? 'box' };
+  return { ...around, node: null, element, variants, parent };
+}
+
 /**
  * Scope of an element that stands on no site page: alone on a bare page that wears the scheme. With a place that is no
  * thing of the site (an area, a kind of page, long-form text) it is asked what would hold there.

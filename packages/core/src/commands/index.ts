@@ -13,4 +13,5 @@ export * from './several.ts';
 export * from './structure.ts';
 export * from './styles.ts';
 export * from './tokens.ts';
+export * from './variants.ts';
 export * from './versions.ts';

@@ -117,7 +117,9 @@ export function movePage(site: Site, id: Id, parent: Id, index: number): Result<
   ]);
 }
 
-const pagesBelow = (site: Site, parent: Id): Id[] => childrenOf(site, parent).filter(id => isPage(site, id));
+/** Pages right below another, or below the settings for those at the top, in order. */
+export const pagesBelow = (site: Site, parent: Id): Id[] =>
+  childrenOf(site, parent).filter(id => isPage(site, id));
 
 /** A move by keys: among its siblings, below the one before, or out of its parent. */
 export function nudgePage(site: Site, id: Id, direction: 'up' | 'down' | 'in' | 'out'): Result<Edit[]> {

@@ -9,7 +9,6 @@ import {
   getRecord,
   type Id,
   isNode,
-  keyBetween,
   keysBetween,
   MAX_PRESETS_WORN,
   type NodeRecord,
@@ -19,22 +18,18 @@ import {
   printSlot,
   type Site,
   type Slot,
+  stableText,
   type Wear,
 } from '../site/index.ts';
 import type { Value } from '../values/index.ts';
 import { partNames, partOf, statesOf } from '../widgets/index.ts';
+import { keyAtEnd, keyBehind } from './order.ts';
 import { stylesByKind } from './promote.ts';
 
 const wornBy = (wears: Readonly<Record<Id, Wear>>) =>
   Object.entries(wears)
     .map(([id, wear]) => ({ id, ...wear }))
     .sort(byOrder);
-
-const lastOrder = (items: Iterable<{ order: string }>) => {
-  let last: string | null = null;
-  for (const { order } of items) if (last === null || order > last) last = order;
-  return last;
-};
 
 const tooMany = (node: Id): Problem => ({
   code: 'too-many',
@@ -49,7 +44,7 @@ export function addPreset(site: Site, name: string): { edits: Edit[]; id: Id } {
     id,
     kind: 'preset',
     name: uniqueName(name, namesTaken(site.kinds.preset.values())),
-    order: keyBetween(lastOrder(site.kinds.preset.values()), null),
+    order: keyAtEnd(site.kinds.preset.values()),
     styles: {},
   };
   return { id, edits: [{ op: 'put', record }] };
@@ -58,15 +53,13 @@ export function addPreset(site: Site, name: string): { edits: Edit[]; id: Id } {
 export function duplicatePreset(site: Site, id: Id): Result<{ edits: Edit[]; id: Id }> {
   const preset = site.kinds.preset.get(id);
   if (!preset) return fail({ code: 'gone', message: 'That preset is no longer there.', record: id });
-  const list = [...site.kinds.preset.values()].sort(byOrder);
-  const next = list[list.indexOf(preset) + 1];
   const made = newId('p');
   const { begins: _, ...rest } = preset;
   const record: PresetRecord = {
     ...rest,
     id: made,
     name: uniqueName(preset.name, namesTaken(site.kinds.preset.values())),
-    order: keyBetween(preset.order, next && next.order > preset.order ? next.order : null),
+    order: keyBehind(site.kinds.preset.values(), preset),
   };
   return ok({ id: made, edits: [{ op: 'put', record }] });
 }
@@ -87,7 +80,7 @@ export function includePreset(site: Site, id: Id, inner: Id): Result<Edit[]> {
     });
   if (includedIn(preset).includes(inner))
     return fail({ code: 'there', message: 'It holds that preset already.', record: id });
-  const value = { preset: inner, order: keyBetween(lastOrder(Object.values(preset.includes ?? {})), null) };
+  const value = { preset: inner, order: keyAtEnd(Object.values(preset.includes ?? {})) };
   return ok([{ op: 'set', id, path: ['includes', newId('i')], value }]);
 }
 
@@ -112,8 +105,8 @@ export function makePreset(site: Site, nodeId: Id, name: string): Result<{ edits
   const styles = stylesByKind(node, Object.keys(node.styles));
   const preset = newId('p');
   const wear = newId('w');
-  const order = keyBetween(lastOrder(site.kinds.preset.values()), null);
-  const worn: Wear = { preset, order: keyBetween(lastOrder(Object.values(node.wears)), null), on: true };
+  const order = keyAtEnd(site.kinds.preset.values());
+  const worn: Wear = { preset, order: keyAtEnd(Object.values(node.wears)), on: true };
   return ok({
     preset,
     edits: [
@@ -132,7 +125,7 @@ export function wearPreset(site: Site, nodeId: Id, preset: Id): Result<Edit[]> {
     return fail({ code: 'worn', message: 'It wears that preset already.', record: nodeId });
   const full = worn.length >= MAX_PRESETS_WORN;
   if (full) return fail(tooMany(nodeId));
-  const value: Wear = { preset, order: keyBetween(lastOrder(worn), null), on: true };
+  const value: Wear = { preset, order: keyAtEnd(worn), on: true };
   const set = site.kinds.preset.get(preset)?.set;
   // Of presets that exclude each other, the one put on takes off the others.
   const off = Object.entries(node.wears).flatMap(([id, wear]) =>
@@ -160,7 +153,6 @@ export function switchPreset(site: Site, nodeId: Id, wear: Id): Edit[] {
   return worn ? [{ op: 'set', id: nodeId, path: ['wears', wear], value: { ...worn, on: !worn.on } }] : [];
 }
 
-/** Moves a worn preset one place: -1 earlier (weaker), 1 later (stronger). */
 /** Brings a preset that is worn to place number `index` among those worn. */
 export function placeWear(site: Site, nodeId: Id, wear: Id, index: number): Edit[] {
   const node = getRecord(site, nodeId);
@@ -268,7 +260,7 @@ export function nearPresets(site: Site): NearPresets[] {
     return {
       id,
       set,
-      slots: new Map(Object.entries(styles).map(([slot, it]) => [slot, JSON.stringify(it)])),
+      slots: new Map(Object.entries(styles).map(([slot, it]) => [slot, stableText(it)])),
     };
   });
   return all

@@ -7,14 +7,16 @@ import {
   byOrder,
   type Edit,
   type Id,
-  keyBetween,
   keysBetween,
   newId,
+  type Place,
+  placedId,
   type RoleRecord,
   type SchemeRecord,
   SETTINGS,
   type Site,
 } from '../site/index.ts';
+import { keyAtEnd, keyBehind, lastKey, reorder } from './order.ts';
 
 /** Schemes as they are ordered. */
 export const schemesInOrder = (site: Site): SchemeRecord[] => [...site.kinds.scheme.values()].sort(byOrder);
@@ -34,16 +36,14 @@ export function generateScheme(site: Site, name: string, wish: SchemeWish): Resu
       return fail({ code: 'gone', message: 'That swatch is no longer there.', record: id });
   const label = uniqueName(name.trim() || 'Scheme', namesTaken(site.kinds.scheme.values()));
   const { face, roles, made } = solveScheme(tokens, wish, `${label}, made`.slice(0, 80));
-  let last: string | null = null;
-  for (const { order } of tokens.values()) if (last === null || order > last) last = order;
-  const orders = keysBetween(last, null, made.length);
+  const orders = keysBetween(lastKey(tokens.values()), null, made.length);
   const id = newId('c');
   const record: SchemeRecord = {
     id,
     kind: 'scheme',
     name: label,
     face,
-    order: keyBetween(schemesInOrder(site).at(-1)?.order ?? null, null),
+    order: keyAtEnd(site.kinds.scheme.values()),
     roles,
   };
   const tokensMade = made.map(
@@ -56,43 +56,27 @@ export function generateScheme(site: Site, name: string, wish: SchemeWish): Resu
 export function duplicateScheme(site: Site, id: Id): Result<{ edits: Edit[]; id: Id }> {
   const scheme = site.kinds.scheme.get(id);
   if (!scheme) return fail({ code: 'gone', message: 'That scheme is no longer there.', record: id });
-  const list = schemesInOrder(site);
-  const next = list[list.indexOf(scheme) + 1];
   const made = newId('c');
   const record: SchemeRecord = {
     ...scheme,
     id: made,
     name: uniqueName(scheme.name, namesTaken(site.kinds.scheme.values())),
-    order: keyBetween(scheme.order, next && next.order > scheme.order ? next.order : null),
+    order: keyBehind(site.kinds.scheme.values(), scheme),
   };
-  const rules = [...site.kinds.default.values()].flatMap((rule): Edit[] =>
-    rule.place?.type === 'scheme' && rule.place.scheme === id
-      ? [
-          {
-            op: 'put',
-            record: {
-              ...rule,
-              id: `default-${rule.element}-scheme-${made}`,
-              place: { type: 'scheme', scheme: made },
-            },
-          },
-        ]
-      : [],
+  const place: Place = { type: 'scheme', scheme: made };
+  const rules = [...site.kinds.default.values(), ...site.kinds.variantRule.values()].flatMap(
+    (rule): Edit[] => {
+      if (rule.place?.type !== 'scheme' || rule.place.scheme !== id) return [];
+      const copy = { ...rule, place };
+      return [{ op: 'put', record: { ...copy, id: placedId(copy) } }];
+    },
   );
   return ok({ id: made, edits: [{ op: 'put', record }, ...rules] });
 }
 
 export function moveScheme(site: Site, id: Id, index: number): Edit[] {
-  const list = schemesInOrder(site);
-  const scheme = list.find(it => it.id === id);
-  if (!scheme || list.indexOf(scheme) === index) return [];
-  const rest = list.filter(it => it.id !== id);
-  const all = rest.toSpliced(Math.max(0, Math.min(index, rest.length)), 0, scheme);
-  const keys = keysBetween(null, null, all.length);
-  return all.flatMap((it, i): Edit[] => {
-    const order = keys[i] ?? it.order;
-    return order === it.order ? [] : [{ op: 'set', id: it.id, path: ['order'], value: order }];
-  });
+  const scheme = site.kinds.scheme.get(id);
+  return scheme ? reorder(site.kinds.scheme.values(), scheme, index) : [];
 }
 
 export const setDefaultScheme = (id: Id): Edit[] => [
@@ -139,12 +123,11 @@ export function addRole(
   for (const map of Object.values(site.kinds)) for (const id of map.keys()) taken.add(id);
   let id = base;
   for (let n = 2; taken.has(id) || roleIn(site, id); n++) id = `${base}${n}`;
-  const last = [...site.kinds.role.values()].sort(byOrder).at(-1)?.order ?? null;
   const record: RoleRecord = {
     id,
     kind: 'role',
     name: uniqueName(label.trim() || 'Own role', namesTaken(site.kinds.role.values())),
-    order: keyBetween(last, null),
+    order: keyAtEnd(site.kinds.role.values()),
     fallback,
     on,
   };

@@ -7,12 +7,12 @@ import {
   type Edit,
   getRecord,
   type Id,
-  keyBetween,
   keysBetween,
   newId,
   type Path,
   type Site,
   type SiteRecord,
+  stableText,
   type TokenRecord,
 } from '../site/index.ts';
 import {
@@ -21,24 +21,17 @@ import {
   NO_REBINDS,
   type PastedSwatches,
   type ReadTokens,
-  type Tokens,
   tokenAt,
   tokenPath,
 } from '../tokens/index.ts';
 import { type TokenType, type Value, withTokens } from '../values/index.ts';
+import { keyAtEnd, keyBehind, lastKey, reorder } from './order.ts';
 
 export interface MadeTokens {
   edits: Edit[];
   /** Ids of what was made or altered, in order. */
   ids: readonly Id[];
 }
-
-/** Order key after all tokens of the guide. */
-const lastKey = (tokens: Tokens): string | null => {
-  let last: string | null = null;
-  for (const { order } of tokens.values()) if (last === null || order > last) last = order;
-  return last;
-};
 
 const siblings = (site: Site, token: Pick<TokenRecord, 'type' | 'group'>): TokenRecord[] =>
   [...site.kinds.token.values()]
@@ -60,7 +53,7 @@ export function addToken(
     type,
     name: freeName(site, type, group, name),
     group,
-    order: keyBetween(lastKey(site.kinds.token), null),
+    order: keyAtEnd(site.kinds.token.values()),
     value,
   };
   return { id, edits: [{ op: 'put', record }] };
@@ -70,15 +63,12 @@ export function addToken(
 export function duplicateToken(site: Site, id: Id): Result<{ edits: Edit[]; id: Id }> {
   const token = site.kinds.token.get(id);
   if (!token) return fail({ code: 'gone', message: 'That token is no longer there.', record: id });
-  const list = siblings(site, token);
-  const next = list[list.findIndex(it => it.id === id) + 1];
   const made = newId('t');
-  const high = next && next.order > token.order ? next.order : null;
   const record: TokenRecord = {
     ...token,
     id: made,
     name: freeName(site, token.type, token.group, token.name),
-    order: keyBetween(token.order, high),
+    order: keyBehind(siblings(site, token), token),
   };
   return ok({ id: made, edits: [{ op: 'put', record }] });
 }
@@ -87,20 +77,8 @@ export function duplicateToken(site: Site, id: Id): Result<{ edits: Edit[]; id: 
 export function moveToken(site: Site, id: Id, group: string, index: number): Edit[] {
   const token = site.kinds.token.get(id);
   if (!token) return [];
-  const list = siblings(site, { type: token.type, group }).filter(it => it.id !== id);
-  const at = Math.max(0, Math.min(index, list.length));
-  if (token.group === group && siblings(site, token).findIndex(it => it.id === id) === at) return [];
-  const low = list[at - 1]?.order ?? null;
-  const high = list[at]?.order ?? null;
   const regroup: Edit[] = token.group === group ? [] : [{ op: 'set', id, path: ['group'], value: group }];
-  if (low === null || high === null || low < high)
-    return [...regroup, { op: 'set', id, path: ['order'], value: keyBetween(low, high) }];
-  const all = list.toSpliced(at, 0, token);
-  const keys = keysBetween(null, null, all.length);
-  return [
-    ...regroup,
-    ...all.map((it, i): Edit => ({ op: 'set', id: it.id, path: ['order'], value: keys[i] ?? it.order })),
-  ];
+  return [...regroup, ...reorder(siblings(site, { type: token.type, group }), token, index)];
 }
 
 export const renameGroup = (site: Site, type: TokenType, from: string, to: string): Edit[] =>
@@ -206,7 +184,7 @@ export function addRamp(site: Site, id: Id, count: number): Result<MadeTokens> {
   if (token?.type !== 'color' || end?.type !== 'color')
     return fail({ code: 'gone', message: 'That swatch is no longer there.', record: id });
   const group = freeGroup(site, `${token.name} ramp`);
-  const orders = keysBetween(lastKey(site.kinds.token), null, count);
+  const orders = keysBetween(lastKey(site.kinds.token.values()), null, count);
   const records = Array.from(
     { length: count },
     (_, i): TokenRecord => ({
@@ -231,7 +209,7 @@ const freeGroup = (site: Site, wanted: string): string =>
 /** Swatches from a pasted list; one that follows another of the list goes on following it. */
 export function addPasted(site: Site, pasted: PastedSwatches, group: string): MadeTokens {
   const ids = pasted.swatches.map(() => newId('t'));
-  const orders = keysBetween(lastKey(site.kinds.token), null, ids.length);
+  const orders = keysBetween(lastKey(site.kinds.token.values()), null, ids.length);
   const taken = namesTaken(siblings(site, { type: 'color', group }));
   const edits = pasted.swatches.map(({ name, color, follows }, i): Edit => {
     const target = follows === null ? undefined : ids[follows];
@@ -265,7 +243,7 @@ export function importTokens(site: Site, read: ReadTokens): Imported {
     if (there?.type === it.type) known.set(it.id, there.id);
   }
   const other = (id: Id) => known.get(id) ?? id;
-  const orders = keysBetween(lastKey(tokens), null, read.tokens.length);
+  const orders = keysBetween(lastKey(tokens.values()), null, read.tokens.length);
   let added = 0;
   let altered = 0;
   const puts: Edit[] = [];
@@ -278,14 +256,13 @@ export function importTokens(site: Site, read: ReadTokens): Imported {
       added++;
       puts.push({ op: 'put', record: { ...it, value, order: orders[i] ?? it.order } });
       ids.push(it.id);
-    } else if (JSON.stringify(there.value) !== JSON.stringify(value)) {
+    } else if (stableText(there.value) !== stableText(value)) {
       altered++;
       sets.push({ op: 'set', id: there.id, path: ['value'], value });
       ids.push(there.id);
     }
   }
-  const last = [...site.kinds.textStyle.values()].sort(byOrder).at(-1)?.order ?? null;
-  const keys = keysBetween(last, null, read.textStyles.length);
+  const keys = keysBetween(lastKey(site.kinds.textStyle.values()), null, read.textStyles.length);
   const styles = read.textStyles.map(
     (record, i): Edit => ({
       op: 'put',

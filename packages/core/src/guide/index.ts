@@ -18,3 +18,4 @@ export {
 } from './take/guideData.ts';
 export { facedSchemes, type GuidePart, type GuidePlan, planGuide, takeGuide } from './take/planGuide.ts';
 export { readGuideData } from './take/readGuideData.ts';
+export { variantsOf } from './variants.ts';

@@ -39,6 +39,8 @@ export interface MarkupOptions {
   assetUrl(asset: AssetRecord): string;
   /** Links lead nowhere where a page is edited. */
   links: boolean;
+  /** Whether it is only looked at, so that nothing in it takes the focus. */
+  still?: boolean;
 }
 
 /** Classes of a part's element: its own and its pseudo-elements', and one for each source that has something to say of them. */
@@ -99,6 +101,8 @@ export function markupContext(site: Site, scope: Scope, options: MarkupOptions):
   };
 }
 
+const USED: ReadonlySet<string> = new Set(['a', 'button', 'input', 'select', 'textarea', 'summary']);
+
 /** Fills in classes and children; widget code never sees either. */
 function dress(
   site: Site,
@@ -126,6 +130,7 @@ function dress(
       attrs['data-part'] = it.part;
       if (node) attrs['data-node'] = node.id;
     }
+    if (options.still && (USED.has(it.tag) || attrs.tabindex === 0)) attrs.tabindex = -1;
     return {
       tag: it.tag,
       attrs,

@@ -1,13 +1,6 @@
 import { specimenScope } from '../cascade/index.ts';
-import {
-  byOrder,
-  type Content,
-  type Id,
-  type Site,
-  type State,
-  type VariantRecord,
-  type Width,
-} from '../site/index.ts';
+import { variantsOf } from '../guide/index.ts';
+import { type Content, type Id, picturesOf, type Site, type State, type Width } from '../site/index.ts';
 import { ELEMENTS, type ElementType, hostOf, partNames, statesOf } from '../widgets/index.ts';
 import type { HtmlElement } from './html.ts';
 import { classesOf, renderSample } from './markup.ts';
@@ -28,9 +21,6 @@ export interface SpecimenColumn {
   width: Width;
   state: State;
 }
-
-export const variantsOf = (site: Site, element: string, axis: string): VariantRecord[] =>
-  [...site.kinds.variant.values()].filter(it => it.element === element && it.axis === axis).sort(byOrder);
 
 /**
  * Everything that has a look of its own: each element bare, then each variant of its first axis. What holds others is large,
@@ -63,6 +53,33 @@ export function samplesIn(site: Site, row: SpecimenRow): Readonly<Record<string,
   );
 }
 
+/** What the site itself has of an element: in the same variants where there is one, else in any. */
+function ownContent(
+  site: Site,
+  element: ElementType,
+  variants: SpecimenRow['variants'],
+): Readonly<Record<string, Content>> | null {
+  const all = [...site.kinds.widget.values()].filter(it => it.widget === element.name);
+  const wanted = Object.entries(variants);
+  const same = all.find(it => wanted.every(([axis, id]) => it.variants[axis] === id));
+  return (same ?? all[0])?.content ?? null;
+}
+
+/** What a sample holds: the site's own where that is asked for and there is some, else words and a picture to show it by. */
+export function sampleContent(
+  site: Site,
+  element: ElementType,
+  variants: SpecimenRow['variants'],
+  words: 'sample' | 'own',
+): Readonly<Record<string, Content>> {
+  const own = words === 'own' ? ownContent(site, element, variants) : null;
+  if (own) return own;
+  const [picture] = picturesOf(site);
+  return 'asset' in element.sample && picture && element.family === 'picture'
+    ? { ...element.sample, asset: picture.id }
+    : element.sample;
+}
+
 /** Viewport widths in px that the columns of the specimen stand for. */
 export const viewportOf = (site: Site): Record<Width, number> => {
   const [settings] = [...site.kinds.settings.values()];
@@ -83,7 +100,7 @@ export function renderCell(
   assetUrl: (asset: { file: string }) => string,
 ): HtmlElement {
   const page = specimenScope(row.element, column.scheme, {}).parent?.scope;
-  const options = { marks: true, links: false, assetUrl };
+  const options = { marks: true, links: false, still: true, assetUrl };
   const hosts = new Set(
     partNames(row.element)
       .filter(part => statesOf(row.element, part).includes(column.state))

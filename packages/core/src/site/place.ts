@@ -1,6 +1,7 @@
 import type { DefaultRecord, Place, VariantRuleRecord } from './records.ts';
 
-const placeKey = (place: Place): string => {
+/** One word for a place: two that mean the same have the same. */
+export const placeKey = (place: Place): string => {
   switch (place.type) {
     case 'pageKind':
       return `kind-${place.pageKind}`;

@@ -23,8 +23,8 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { NameField } from '../../ui/NameField.tsx';
 import { NoteField } from '../../ui/NoteField.tsx';
+import { noteEdit } from '../../ui/noteEdit.ts';
 import { Select } from '../../ui/Select.tsx';
-import { noteEdit } from '../noteEdit.ts';
 import { OwnRoles } from './OwnRoles.tsx';
 import { RoleRow } from './RoleRow.tsx';
 

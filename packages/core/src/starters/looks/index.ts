@@ -15,6 +15,7 @@ import { noticeLooks } from './notice.ts';
 import { pictureLooks } from './picture.ts';
 import { preformattedLooks } from './preformatted.ts';
 import { quoteLooks } from './quote.ts';
+import { sectionLooks } from './section.ts';
 import { siteTitleLooks } from './siteTitle.ts';
 import { tableLooks } from './table.ts';
 import { textLooks } from './text.ts';
@@ -41,6 +42,7 @@ export const READY_LOOKS: readonly ReadyLook[] = [
   ...dividerLooks,
   ...groupLooks,
   ...columnLooks,
+  ...sectionLooks,
   ...siteTitleLooks,
   ...navigationLooks,
 ];

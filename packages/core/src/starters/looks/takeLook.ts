@@ -1,13 +1,7 @@
 import { nearestToken } from '../../commands/nearestToken.ts';
-import {
-  byOrder,
-  type Edit,
-  keyBetween,
-  newId,
-  parseSlot,
-  type Site,
-  type VariantRecord,
-} from '../../site/index.ts';
+import { keyAtEnd } from '../../commands/order.ts';
+import { variantsOf } from '../../guide/index.ts';
+import { type Edit, newId, parseSlot, type Site, type VariantRecord } from '../../site/index.ts';
 import { isLoose, type Value } from '../../values/index.ts';
 import type { ReadyLook } from './look.ts';
 
@@ -18,9 +12,7 @@ const staysAsItIs = (value: Value): boolean =>
 
 /** Makes a variant of the guide of a ready look; the guide's own where it has one of that name already. */
 export function takeLook(site: Site, look: ReadyLook): { edits: Edit[]; id: string } {
-  const siblings = [...site.kinds.variant.values()]
-    .filter(it => it.element === look.element && it.axis === look.axis)
-    .sort(byOrder);
+  const siblings = variantsOf(site, look.element, look.axis);
   const known = siblings.find(it => it.name.toLowerCase() === look.name.toLowerCase());
   if (known) return { edits: [], id: known.id };
   const styles = Object.fromEntries(
@@ -38,7 +30,7 @@ export function takeLook(site: Site, look: ReadyLook): { edits: Edit[]; id: stri
     element: look.element,
     axis: look.axis,
     name: look.name,
-    order: keyBetween(siblings.at(-1)?.order ?? null, null),
+    order: keyAtEnd(siblings),
     styles,
   };
   return { id: record.id, edits: [{ op: 'put', record }] };

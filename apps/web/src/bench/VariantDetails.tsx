@@ -1,0 +1,128 @@
+import {
+  beginWithVariant,
+  duplicateVariant,
+  type Id,
+  moveVariant,
+  removeVariant,
+  type Site,
+  type VariantRecord,
+  variantsOf,
+} from '@cove/core';
+import { useMemo, useState } from 'react';
+import { ImpactNote } from '../reach/ImpactNote.tsx';
+import { useReach } from '../reach/useReach.ts';
+import { useCommit } from '../session/context.tsx';
+import { useLocked } from '../session/rights.tsx';
+import { Button } from '../ui/Button.tsx';
+import { NameField } from '../ui/NameField.tsx';
+import { NoteField } from '../ui/NoteField.tsx';
+import { noteEdit } from '../ui/noteEdit.ts';
+import { Select } from '../ui/Select.tsx';
+
+/** A variant itself: its name and note, whether new ones begin with it, its place in the list, its copy and its end. */
+export function VariantDetails({
+  site,
+  variant,
+  onOpen,
+}: {
+  site: Site;
+  variant: VariantRecord;
+  /** Another variant, or the default where it is gone. */
+  onOpen(variant: Id | null): void;
+}) {
+  const commit = useCommit();
+  const locked = useLocked();
+  const { id, name, axis } = variant;
+  const [by, setBy] = useState<string | null>(null);
+  // One that is new is named first.
+  const [open, setOpen] = useState(Object.keys(variant.styles).length === 0);
+  const reach = useReach(id);
+  const all = variantsOf(site, variant.element, axis);
+  const index = all.findIndex(it => it.id === id);
+  const removal = useMemo(() => {
+    if (by === null) return null;
+    const removed = removeVariant(site, id, by || null);
+    return removed.ok ? removed.value : null;
+  }, [site, id, by]);
+  const move = (to: number) => commit(moveVariant(site, id, to), `Move ${name}`);
+  const duplicate = () => {
+    const made = duplicateVariant(site, id);
+    if (made.ok && commit(made.value.edits, `Duplicate ${name}`)) onOpen(made.value.id);
+  };
+  const remove = () => {
+    const removed = removeVariant(site, id, by || null);
+    if (removed.ok && commit(removed.value, `Delete ${name}`)) onOpen(by || null);
+  };
+  return (
+    <details open={open} onToggle={event => setOpen(event.currentTarget.open)}>
+      <summary className="label-line cursor-pointer">The {axis} itself</summary>
+      <div className="mt-1 grid gap-2 border-l-2 border-hair pl-2.5">
+        <NameField
+          label={`Name of this ${axis}`}
+          name={name}
+          onRename={value => commit([{ op: 'set', id, path: ['name'], value }], `Rename ${name}`)}
+        />
+        <NoteField
+          text={variant.note ?? ''}
+          onCommit={note => commit(noteEdit(id, note), `Note on ${name}`)}
+        />
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={variant.begins ?? false}
+            disabled={locked}
+            onChange={event =>
+              commit(beginWithVariant(site, id, event.target.checked), 'Change what new ones begin with')
+            }
+          />
+          New ones begin with it
+        </label>
+        {!locked && (
+          <div className="flex flex-wrap gap-x-3 gap-y-1">
+            <Button kind="link" className="h-5!" disabled={index <= 0} onClick={() => move(index - 1)}>
+              Earlier
+            </Button>
+            <Button
+              kind="link"
+              className="h-5!"
+              disabled={index >= all.length - 1}
+              onClick={() => move(index + 1)}
+            >
+              Later
+            </Button>
+            <Button kind="link" className="h-5!" onClick={duplicate}>
+              Duplicate
+            </Button>
+            <Button
+              kind="link"
+              className="h-5!"
+              onClick={() => (reach && reach.uses === 0 ? remove() : setBy(''))}
+            >
+              {reach && reach.uses === 0 ? 'Delete' : 'Delete …'}
+            </Button>
+          </div>
+        )}
+        {by !== null && (
+          <div className="grid gap-2 border-t border-hair pt-2">
+            <Select
+              label="What wears it"
+              value={by}
+              options={[
+                { value: '', label: 'is as the default' },
+                ...all.filter(it => it.id !== id).map(it => ({ value: it.id, label: `wears ${it.name}` })),
+              ]}
+              onChange={setBy}
+            />
+            <ImpactNote edits={removal} />
+            <div className="flex gap-2">
+              <Button kind="main" onClick={remove}>
+                Delete {name}
+              </Button>
+              <Button onClick={() => setBy(null)}>Keep it</Button>
+            </div>
+          </div>
+        )}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,49 @@
+import { type ElementType, type Id, renderSample, type Site, sampleContent, specimenScope } from '@cove/core';
+import type { ReadyLook } from '@cove/core/starters';
+import { titled } from '../ui/titled.ts';
+import { type LookGroup, type LookOption, type Looks, still } from './option.ts';
+import { withReadyLooks } from './readyLooks.ts';
+
+export interface ElementLook extends LookOption {
+  look: ReadyLook;
+}
+
+/** Every ready look of an element, in the site's own words, beside whether the guide has it. */
+export function elementLooks(
+  site: Site,
+  element: ElementType,
+  scheme: Id,
+  siteId: string,
+): Looks<ElementLook> {
+  const { site: shown, looks } = withReadyLooks(site, element);
+  const groups = element.axes.map(
+    (axis): LookGroup<ElementLook> => ({
+      label: titled(axis),
+      options: looks
+        .filter(it => it.look.axis === axis)
+        .map(({ look, id, known }) => {
+          const variants = { [axis]: id };
+          return {
+            id: look.name,
+            label: look.name,
+            note: known ? 'in the guide' : '',
+            chosen: known,
+            markup: renderSample(
+              shown,
+              specimenScope(element, scheme, variants),
+              sampleContent(shown, element, variants, 'own'),
+              still(siteId),
+            ),
+            look,
+          };
+        }),
+    }),
+  );
+  return {
+    site: shown,
+    page: null,
+    scheme,
+    bearers: [],
+    groups: groups.filter(it => it.options.length > 0),
+  };
+}

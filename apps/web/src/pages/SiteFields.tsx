@@ -1,0 +1,71 @@
+import { fail, ok, SETTINGS, type Site, settingsOf } from '@cove/core';
+import { PictureChoice } from '../pictures/PictureChoice.tsx';
+import { useCommit } from '../session/context.tsx';
+import { TypedField } from '../ui/TypedField.tsx';
+
+/** What is said once for all pages; it is found at the home page. */
+export function SiteFields({ site }: { site: Site }) {
+  const commit = useCommit();
+  const settings = settingsOf(site);
+  return (
+    <div className="mt-4 grid gap-3 border-t border-hair pt-3">
+      <PictureChoice
+        site={site}
+        label="Picture in the tab, for the whole site"
+        chosen={settings.tabIcon ?? null}
+        onChoose={picture =>
+          commit(
+            [
+              picture === null
+                ? { op: 'unset', id: SETTINGS, path: ['tabIcon'] }
+                : { op: 'set', id: SETTINGS, path: ['tabIcon'], value: picture },
+            ],
+            'Choose the picture in the tab',
+          )
+        }
+      />
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="accent-teal"
+          checked={settings.awayInNewTab === true}
+          onChange={event =>
+            commit(
+              [
+                event.target.checked
+                  ? { op: 'set', id: SETTINGS, path: ['awayInNewTab'], value: true }
+                  : { op: 'unset', id: SETTINGS, path: ['awayInNewTab'] },
+              ],
+              'Say how links lead away',
+            )
+          }
+        />
+        Links that lead away open a new window
+      </label>
+      <TypedField
+        label="Where the site is found"
+        text={settings.address ?? ''}
+        className="[&_input]:border-hair"
+        parse={text => {
+          const address = text.trim().replace(/\/+$/, '');
+          return address === '' || /^https?:\/\/[^\s/]+/.test(address)
+            ? ok(address)
+            : fail({ code: 'bad-address', message: 'Write it whole, such as https://tolvane.example' });
+        }}
+        onCommit={address =>
+          commit(
+            [
+              address === ''
+                ? { op: 'unset', id: SETTINGS, path: ['address'] }
+                : { op: 'set', id: SETTINGS, path: ['address'], value: address },
+            ],
+            'Say where the site is found',
+          )
+        }
+      />
+      <p className="text-muted">
+        Shared links, their pictures and the site’s map need it: without it those are left out.
+      </p>
+    </div>
+  );
+}

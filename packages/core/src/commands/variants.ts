@@ -1,0 +1,98 @@
+import { variantsOf } from '../guide/index.ts';
+import { namesTaken, uniqueName } from '../lists/index.ts';
+import { mentionsOf } from '../reach/mentions.ts';
+import { fail, ok, type Result } from '../result/index.ts';
+import {
+  type Edit,
+  type Id,
+  newId,
+  type Path,
+  placedId,
+  type Site,
+  type VariantRecord,
+} from '../site/index.ts';
+import { keyAtEnd, keyBehind, reorder } from './order.ts';
+
+const gone = (id: Id) => fail({ code: 'gone', message: 'That variant is no longer there.', record: id });
+
+/** A variant that sets nothing yet, last of its axis. */
+export function addVariant(
+  site: Site,
+  element: string,
+  axis: string,
+  name: string,
+): { edits: Edit[]; id: Id } {
+  const siblings = variantsOf(site, element, axis);
+  const record: VariantRecord = {
+    id: newId('v'),
+    kind: 'variant',
+    element,
+    axis,
+    name: uniqueName(name.trim() || 'Variant', namesTaken(siblings)),
+    order: keyAtEnd(siblings),
+    styles: {},
+  };
+  return { id: record.id, edits: [{ op: 'put', record }] };
+}
+
+/** A copy right behind the variant, with what is set again for places. */
+export function duplicateVariant(site: Site, id: Id): Result<{ edits: Edit[]; id: Id }> {
+  const variant = site.kinds.variant.get(id);
+  if (!variant) return gone(id);
+  const siblings = variantsOf(site, variant.element, variant.axis);
+  const made = newId('v');
+  const { begins: _, ...rest } = variant;
+  const record: VariantRecord = {
+    ...rest,
+    id: made,
+    name: uniqueName(variant.name, namesTaken(siblings)),
+    order: keyBehind(siblings, variant),
+  };
+  const rules = [...site.kinds.variantRule.values()].flatMap((rule): Edit[] => {
+    if (rule.variant !== id) return [];
+    const copy = { ...rule, variant: made };
+    return [{ op: 'put', record: { ...copy, id: placedId(copy) } }];
+  });
+  return ok({ id: made, edits: [{ op: 'put', record }, ...rules] });
+}
+
+/** Moves a variant to place `index` of its axis. */
+export function moveVariant(site: Site, id: Id, index: number): Edit[] {
+  const variant = site.kinds.variant.get(id);
+  return variant ? reorder(variantsOf(site, variant.element, variant.axis), variant, index) : [];
+}
+
+/** Lets new elements begin with a variant, or no longer; one of an axis at a time. */
+export function beginWithVariant(site: Site, id: Id, begins: boolean): Edit[] {
+  const variant = site.kinds.variant.get(id);
+  if (!variant) return [];
+  const others = variantsOf(site, variant.element, variant.axis).filter(it => it.begins && it.id !== id);
+  return begins
+    ? [
+        ...others.map(({ id }): Edit => ({ op: 'unset', id, path: ['begins'] })),
+        { op: 'set', id, path: ['begins'], value: true },
+      ]
+    : [{ op: 'unset', id, path: ['begins'] }];
+}
+
+/**
+ * Takes a variant away, with what is set again for places. What wears it wears the other of its axis instead, or none where
+ * `by` is null.
+ */
+export function removeVariant(site: Site, id: Id, by: Id | null): Result<Edit[]> {
+  const variant = site.kinds.variant.get(id);
+  const other = by === null ? null : site.kinds.variant.get(by);
+  if (!variant) return gone(id);
+  if (other !== null && (other?.element !== variant.element || other.axis !== variant.axis || by === id))
+    return fail({
+      code: 'wrong-variant',
+      message: 'Choose another variant of the same kind for what wears this one.',
+      record: id,
+    });
+  const edits = mentionsOf(site, id).flatMap(({ from, path }): Edit[] => {
+    if (path === 'variant') return [{ op: 'remove', id: from }];
+    const at: Path = ['variants', variant.axis];
+    return [by === null ? { op: 'unset', id: from, path: at } : { op: 'set', id: from, path: at, value: by }];
+  });
+  return ok([...edits, { op: 'remove', id }]);
+}

@@ -1,0 +1,141 @@
+import { describe, expect, it } from '@jest/globals';
+import { contributionsTo, nodeScope, winner } from '../src/cascade/index.ts';
+import {
+  addVariant,
+  addWidget,
+  beginWithVariant,
+  duplicateScheme,
+  duplicateVariant,
+  moveVariant,
+  removeVariant,
+  setSlot,
+} from '../src/commands/index.ts';
+import { reorder } from '../src/commands/order.ts';
+import { variantsOf } from '../src/guide/index.ts';
+import { must } from '../src/result/index.ts';
+import { applyChange, type Edit, getRecord, isNode, type Place, type Site } from '../src/site/index.ts';
+import type { Value } from '../src/values/index.ts';
+import { tiny } from './support/tiny.ts';
+
+const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
+const half: Value = { type: 'number', value: 0.5 };
+const inFooter: Place = { type: 'area', area: 'footer' };
+const names = (site: Site, axis = 'kind') => variantsOf(site, 'button', axis).map(it => it.name);
+const wornBy = (site: Site, id: string) => {
+  const node = getRecord(site, id);
+  return isNode(node) ? node.variants : null;
+};
+
+/** A button that is outlined and large, in a site that sets outlined again for the footer. */
+const site = (() => {
+  const laid = tiny(b =>
+    b.widget('book', 'one', 'button', {}, { variants: { kind: 'outlined', size: 'large' } }),
+  );
+  const rule = { type: 'variantRule', variant: 'outlined', place: inFooter } as const;
+  return after(laid, [
+    ...setSlot(laid, { type: 'record', id: 'outlined' }, 'box/opacity', half),
+    ...setSlot(laid, rule, 'box/opacity', { type: 'number', value: 0.7 }),
+  ]);
+})();
+
+describe('variants of an element', () => {
+  it('come last of their axis, each with a name of its own there', () => {
+    const one = addVariant(site, 'button', 'kind', 'Quiet');
+    const two = addVariant(after(site, one.edits), 'button', 'kind', 'Quiet');
+    const both = after(after(site, one.edits), two.edits);
+    expect(names(both)).toEqual(['Outlined', 'Quiet', 'Quiet 2']);
+    expect(names(both, 'size')).toEqual(['Large']);
+  });
+
+  it('are copied right behind, with what holds for a place, and without what begins with them', () => {
+    const begun = after(site, beginWithVariant(site, 'outlined', true));
+    const more = after(begun, addVariant(begun, 'button', 'kind', 'Quiet').edits);
+    const { edits, id } = must(duplicateVariant(more, 'outlined'));
+    const done = after(more, edits);
+    expect(names(done)).toEqual(['Outlined', 'Outlined 2', 'Quiet']);
+    expect(done.kinds.variant.get(id)).toMatchObject({ styles: { 'box/opacity': half } });
+    expect(done.kinds.variant.get(id)).not.toHaveProperty('begins');
+    expect([...done.kinds.variantRule.values()].map(it => [it.variant, it.place])).toEqual([
+      ['outlined', inFooter],
+      [id, inFooter],
+    ]);
+  });
+
+  it('move among those of their axis, in one edit where there is room', () => {
+    const more = ['Quiet', 'Loud'].reduce(
+      (at, name) => after(at, addVariant(at, 'button', 'kind', name).edits),
+      site,
+    );
+    const loud = variantsOf(more, 'button', 'kind')[2]?.id ?? '';
+    const edits = moveVariant(more, loud, 0);
+    expect(edits).toHaveLength(1);
+    expect(names(after(more, edits))).toEqual(['Loud', 'Outlined', 'Quiet']);
+    expect(moveVariant(more, loud, 2)).toEqual([]);
+    expect(moveVariant(more, loud, 9)).toEqual([]);
+  });
+
+  it('can be what new ones begin with, one of an axis', () => {
+    const { edits, id } = addVariant(site, 'button', 'kind', 'Quiet');
+    const added = after(site, edits);
+    const first = after(added, beginWithVariant(added, 'outlined', true));
+    const second = after(first, beginWithVariant(first, id, true));
+    const laid = addWidget(second, 'one', 0, 'button');
+    expect(wornBy(after(second, laid.edits), laid.id)).toEqual({ kind: id });
+    const none = after(second, beginWithVariant(second, id, false));
+    const bare = addWidget(none, 'one', 0, 'button');
+    expect(wornBy(after(none, bare.edits), bare.id)).toEqual({});
+  });
+
+  it('go with what was set for a place, and leave what wore them as the default or as another', () => {
+    const { edits, id } = addVariant(site, 'button', 'kind', 'Quiet');
+    const added = after(site, edits);
+    const bare = after(added, must(removeVariant(added, 'outlined', null)));
+    expect(wornBy(bare, 'book')).toEqual({ size: 'large' });
+    expect(bare.kinds.variantRule.size).toBe(0);
+    const scope = nodeScope(bare, 'home', 'book');
+    if (!scope) throw new Error('book is gone');
+    expect(winner(contributionsTo(bare, scope, 'box').get('opacity'), 'rest', 'wide')).toBeNull();
+    expect(wornBy(after(added, must(removeVariant(added, 'outlined', id))), 'book')).toEqual({
+      kind: id,
+      size: 'large',
+    });
+  });
+
+  it('are replaced by none of another axis, and never by themselves', () => {
+    for (const by of ['large', 'outlined', 'nobody'])
+      expect(removeVariant(site, 'outlined', by)).toMatchObject({ ok: false });
+    expect(removeVariant(site, 'nobody', null)).toMatchObject({ ok: false });
+    expect(duplicateVariant(site, 'nobody')).toMatchObject({ ok: false });
+  });
+
+  it('that a scheme sets again are set again by a copy of the scheme', () => {
+    const rule = {
+      type: 'variantRule',
+      variant: 'outlined',
+      place: { type: 'scheme', scheme: 'dark' },
+    } as const;
+    const ruled = after(site, setSlot(site, rule, 'box/opacity', half));
+    const { edits, id } = must(duplicateScheme(ruled, 'dark'));
+    const places = [...after(ruled, edits).kinds.variantRule.values()].map(it => it.place);
+    expect(places).toContainEqual({ type: 'scheme', scheme: id });
+  });
+});
+
+describe('an order', () => {
+  it('is written anew where two share a key', () => {
+    const list = ['a', 'b', 'c'].map(id => ({ id, order: 'V' }));
+    const [first, , last] = list;
+    if (!first || !last) throw new Error('empty');
+    const edits = reorder(list, last, 1);
+    const keys = new Map(
+      edits.map(it => [it.op === 'set' ? it.id : '', it.op === 'set' ? String(it.value) : '']),
+    );
+    expect(['a', 'b', 'c'].sort((x, y) => (String(keys.get(x)) < String(keys.get(y)) ? -1 : 1))).toEqual([
+      'a',
+      'c',
+      'b',
+    ]);
+    expect(new Set(keys.values()).size).toBe(3);
+    expect(reorder(list, first, 0)).toEqual([]);
+  });
+});
