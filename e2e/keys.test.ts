@@ -1,0 +1,174 @@
+import { describe, expect, it, jest } from '@jest/globals';
+import { until, walkDemo } from './support/program.ts';
+
+jest.setTimeout(90_000);
+
+const demo = walkDemo();
+
+/** From wherever the focus is into the pane of that name, by F6 alone. */
+async function toPane(name: string): Promise<void> {
+  const { walker } = demo;
+  const pane = () =>
+    walker.page.evaluate(
+      () => document.activeElement?.closest('[data-pane]')?.getAttribute('aria-label') ?? 'the bar on top',
+    );
+  for (let i = 0; i < 5; i++) {
+    await walker.press('F6');
+    if ((await pane()) === name) return;
+  }
+  throw new Error(`F6 never came to ${name}`);
+}
+const undo = async () => {
+  const { walker } = demo;
+  await walker.kept();
+  // The focus may be in a field, where the keys are the field's own.
+  await toPane('the bar on top');
+  await walker.press('Control', 'z');
+  await walker.kept();
+};
+
+describe('by keys alone', () => {
+  it('F6 goes round the parts of a station and back to where one was in each', async () => {
+    const { walker } = demo;
+    await walker.open('guide?element=button');
+    await walker.frame('Specimen');
+    await toPane('Foundations');
+    await walker.tabTo('Swatch Lamp');
+    await toPane('Bench');
+    await toPane('Foundations');
+    expect(await walker.page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toBe(
+      'Swatch Lamp',
+    );
+    await walker.press('Shift', 'F6');
+    expect(await walker.page.evaluate(() => document.activeElement?.closest('[data-pane]')?.tagName)).toBe(
+      'HEADER',
+    );
+  });
+
+  it('the specimen is one stop: its cells are walked with the arrows, and Enter opens the bench', async () => {
+    const { walker } = demo;
+    await walker.open('guide');
+    const sheet = await walker.frame('Specimen');
+    await toPane('Specimen');
+    await walker.tabTo('View');
+    await walker.press('Tab');
+    const cell = () => sheet.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
+    const first = await until(cell, it => it.includes(', Daymark'), 'the first cell');
+    await walker.press('ArrowRight');
+    await walker.press('ArrowDown');
+    const next = await until(cell, it => it.includes(', Fog bank'), 'the cell beside');
+    expect(next.split(',')[0]).not.toBe(first.split(',')[0]);
+    await walker.press('Enter');
+    await walker.says('on Fog bank');
+    // Past the cell there is nothing more of the sheet.
+    await walker.press('Tab');
+    expect(
+      await walker.page.evaluate(() =>
+        document.activeElement?.closest('[data-pane]')?.getAttribute('aria-label'),
+      ),
+    ).toBe('Bench');
+    // Keys of the program hold in it, too.
+    await walker.press('Shift', 'Tab');
+    await walker.press('Control', 'k');
+    await walker.page.waitForSelector('[role=dialog]');
+    await walker.press('Escape');
+  });
+
+  it('a value set by hand is promoted', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=feature-dogs&part=box');
+    const canvas = await walker.frame('Page');
+    const fill = '[data-node=feature-cars]';
+    const before = await walker.style(canvas, fill, 'background-color');
+    await toPane('Bench');
+    await walker.tabTo('Promote …');
+    await walker.press('Enter');
+    await walker.tabToChoose('It becomes the rule for', 'The variant Card');
+    await walker.says('would look different');
+    await walker.tabTo('Promote');
+    await walker.press('Enter');
+    await walker.styleIs(canvas, fill, 'background-color', it => it !== before);
+    await undo();
+    await walker.styleIs(canvas, fill, 'background-color', before);
+  });
+
+  it('a look is carried to chosen ones', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=feature-dogs&part=box');
+    const canvas = await walker.frame('Page');
+    const fill = (id: string) => walker.style(canvas, `[data-node=feature-${id}]`, 'background-color');
+    const before = await fill('cars');
+    await toPane('Bench');
+    await walker.tabTo('Carry …');
+    await walker.press('Enter');
+    await walker.tabTo('Bikes');
+    await walker.press('Space');
+    await walker.tabTo('Carry to 1');
+    await walker.press('Enter');
+    await walker.styleIs(canvas, '[data-node=feature-cars]', 'background-color', it => it !== before);
+    expect(await fill('bikes')).toBe(before);
+    await undo();
+  });
+
+  it('a ground is chosen, with the ink it is drawn in', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=crossing&find=ground');
+    const canvas = await walker.frame('Page');
+    const image = () => walker.style(canvas, '[data-node=crossing][data-part=box]', 'background-image');
+    const before = await image();
+    await toPane('Bench');
+    await walker.tabTo('Choose ground');
+    await walker.press('Enter');
+    await walker.tabTo('Swell');
+    await walker.press('Enter');
+    const drawn = await until(image, it => it !== before && it.includes('url("data:'), 'a drawing');
+    await walker.tabTo('Choose ink');
+    await walker.press('Enter');
+    await walker.tabTo('Lamp');
+    await walker.press('Enter');
+    await until(image, it => it !== drawn && it.includes('url("data:'), 'in another ink');
+    await walker.press('Escape');
+    await walker.press('Escape');
+    await undo();
+    await undo();
+    expect(await image()).toBe(before);
+  });
+
+  it('ready sections and pages are added from the libraries', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home');
+    const canvas = await walker.frame('Page');
+    const sections = () => canvas.$$eval('main > [data-node]', all => all.length);
+    const before = await sections();
+    await toPane('Pages and outline');
+    await walker.tabTo('Section');
+    await walker.press('Enter');
+    await walker.frame('Sections: Opening');
+    await walker.tabTo('Opening');
+    for (let i = 0; i < 3; i++) await walker.press('ArrowRight');
+    await walker.frame('Sections: Features');
+    await walker.tabTo('Three in a row');
+    await walker.press('Enter');
+    await until(sections, n => n === before + 1, 'a section more');
+    await undo();
+    await until(sections, n => n === before, 'as it was');
+    await toPane('Pages and outline');
+    await walker.tabTo('New page');
+    await walker.press('Enter');
+    await walker.tabTo('Questions');
+    await walker.press('Enter');
+    await until(
+      () =>
+        walker.page.$$eval('[role=tree][aria-label=Pages] [role=treeitem]', all =>
+          all.map(it => it.textContent),
+        ),
+      all => all.some(it => it?.startsWith('Questions')),
+      'a page more',
+    );
+    await undo();
+  });
+
+  it('no error was thrown in the browser', () => {
+    expect(demo.errors).toEqual([]);
+  });
+});
