@@ -590,6 +590,29 @@ describe('a server that is away', () => {
   });
 });
 
+describe('a part of the program that cannot be fetched', () => {
+  it('is told in its place, with the rest within reach, and is tried again', async () => {
+    const page = await browser.newPage();
+    const other = new Walker(page);
+    let lost = true;
+    await page.setRequestInterception(true);
+    page.on('request', request =>
+      lost && request.url().includes('/assets/ReleaseStation') ? request.abort() : request.continue(),
+    );
+    await other.open('guide');
+    await other.frame('Specimen');
+    await other.click('Release', 'link');
+    await other.says('This could not be shown');
+    expect(await page.$('nav[aria-label=Stations]')).not.toBeNull();
+    expect(await other.violations()).toEqual([]);
+    lost = false;
+    await other.click('Try again');
+    await page.waitForSelector('section[aria-label=Releases]');
+    await page.close();
+    await walker.page.bringToFront();
+  });
+});
+
 describe('releases', () => {
   const title = async () =>
     (await (await fetch(`${SITES}/tolvane/`)).text()).match(/<h1[^>]*>(.*?)<\/h1>/)?.[1];

@@ -7,37 +7,45 @@ import { createBrowserRouter, Navigate } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { Toaster } from 'sonner';
 import { Welcome } from './front/Welcome.tsx';
+import { Broken } from './shell/Broken.tsx';
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
 
 const waiting = <p className="p-4 text-muted">Opening …</p>;
 
 const router = createBrowserRouter([
-  { path: '/', element: <Welcome /> },
+  { path: '/', element: <Welcome />, ErrorBoundary: Broken },
   {
     path: '/sites/:site',
     lazy: async () => ({ Component: (await import('./shell/OpenSite.tsx')).OpenSite }),
     HydrateFallback: () => waiting,
+    ErrorBoundary: Broken,
     children: [
+      // Below the bar on top, so that a station that breaks leaves undo and the others within reach.
       {
-        index: true,
-        lazy: async () => ({ Component: (await import('./shell/FirstStation.tsx')).FirstStation }),
-      },
-      {
-        path: 'guide',
-        lazy: async () => ({ Component: (await import('./guide/GuideStation.tsx')).GuideStation }),
-      },
-      {
-        path: 'pages',
-        lazy: async () => ({ Component: (await import('./pages/PagesStation.tsx')).PagesStation }),
-      },
-      {
-        path: 'pages/:page',
-        lazy: async () => ({ Component: (await import('./pages/PagesStation.tsx')).PagesStation }),
-      },
-      {
-        path: 'release',
-        lazy: async () => ({ Component: (await import('./release/ReleaseStation.tsx')).ReleaseStation }),
+        ErrorBoundary: Broken,
+        children: [
+          {
+            index: true,
+            lazy: async () => ({ Component: (await import('./shell/FirstStation.tsx')).FirstStation }),
+          },
+          {
+            path: 'guide',
+            lazy: async () => ({ Component: (await import('./guide/GuideStation.tsx')).GuideStation }),
+          },
+          {
+            path: 'pages',
+            lazy: async () => ({ Component: (await import('./pages/PagesStation.tsx')).PagesStation }),
+          },
+          {
+            path: 'pages/:page',
+            lazy: async () => ({ Component: (await import('./pages/PagesStation.tsx')).PagesStation }),
+          },
+          {
+            path: 'release',
+            lazy: async () => ({ Component: (await import('./release/ReleaseStation.tsx')).ReleaseStation }),
+          },
+        ],
       },
     ],
   },
@@ -45,26 +53,31 @@ const router = createBrowserRouter([
     path: '/account',
     lazy: async () => ({ Component: (await import('./front/AccountPage.tsx')).AccountPage }),
     HydrateFallback: () => waiting,
+    ErrorBoundary: Broken,
   },
   {
     path: '/account/ask',
     lazy: async () => ({ Component: (await import('./front/AskLink.tsx')).AskLink }),
     HydrateFallback: () => waiting,
+    ErrorBoundary: Broken,
   },
   {
     path: '/account/link',
     lazy: async () => ({ Component: (await import('./front/UseLink.tsx')).UseLink }),
     HydrateFallback: () => waiting,
+    ErrorBoundary: Broken,
   },
   {
     path: '/join',
     lazy: async () => ({ Component: (await import('./front/Join.tsx')).Join }),
     HydrateFallback: () => waiting,
+    ErrorBoundary: Broken,
   },
   {
     path: '/outbox',
     lazy: async () => ({ Component: (await import('./front/OutboxPage.tsx')).OutboxPage }),
     HydrateFallback: () => waiting,
+    ErrorBoundary: Broken,
   },
   { path: '*', element: <Navigate to="/" replace /> },
 ]);

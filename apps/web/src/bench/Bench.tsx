@@ -264,7 +264,7 @@ function Opened({
             </Lock>
             {node.kind === 'section' && (
               <details open={Object.keys(node.rebind).length > 0}>
-                <summary className="label-line cursor-pointer">Rebound here</summary>
+                <summary className="label-line cursor-pointer">Tokens rebound here</summary>
                 <Lock unless="style">
                   <Rebinds site={site} record={node} />
                 </Lock>

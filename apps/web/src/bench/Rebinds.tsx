@@ -25,7 +25,6 @@ export function Rebinds({ site, record }: { site: Site; record: PageRecord | Sec
   const free = [...tokens.values()].filter(it => !Object.hasOwn(rebind, it.id)).sort(byOrder);
   return (
     <section aria-label={`Tokens ${here}`} className="grid gap-1">
-      <h3 className="label-line">Tokens {here}</h3>
       <ul>
         {bound.map(([token, value]) => {
           const of = tokens.get(token);

@@ -105,7 +105,8 @@ export function Specimen({
       uses: row => uses.get(row.id) ?? 0,
       columnNote: column => (across === 'schemes' ? `${worn(column.scheme)} sections` : ''),
       content: row => sampleContent(now, row.element, row.variants, view.words),
-      zoom: Number(view.zoom),
+      // Two abreast have half the room each.
+      zoom: Number(view.zoom) * (view.beside !== '' && view.stands === 'left' ? 0.7 : 1),
     };
   }, [
     widget,

@@ -13,8 +13,9 @@ html,body{margin:0;background:var(--ground);color:var(--ink)}
 body{font:13px/1.4 "Hanken Grotesk Variable",system-ui,sans-serif}
 ${FACES}
 .grid{min-width:calc(108px + var(--columns)*var(--least))}
-.row{display:grid;grid-template-columns:108px repeat(var(--columns),minmax(var(--least),1fr));border-bottom:1px solid var(--hair);content-visibility:auto;contain-intrinsic-size:auto 96px}
+.row{display:grid;grid-template-columns:108px repeat(var(--columns),minmax(var(--least),1fr));content-visibility:auto;contain-intrinsic-size:auto 96px}
 .head{position:sticky;top:0;z-index:2;content-visibility:visible;background:var(--ground)}
+.row>*{border-bottom:1px solid var(--hair)!important}
 .head>div,.name{padding:10px 12px;font-weight:600;font-size:12px}
 .head>div>span,.name>span{display:block;color:var(--muted);font-weight:400;font-size:11px;font-family:"Sometype Mono Variable",monospace}
 .name{background:var(--ground);position:sticky;left:0;z-index:1}

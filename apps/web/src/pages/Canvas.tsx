@@ -1,4 +1,5 @@
 import {
+  type ElementType,
   elementOfNode,
   getRecord,
   type Id,
@@ -275,10 +276,7 @@ export function Canvas({
   };
 
   const record = picked && getRecord(session.site, picked.node);
-  const name =
-    isNode(record) && picked
-      ? `${elementOfNode(record).label}, ${(partOf(elementOfNode(record), picked.part)?.label ?? picked.part).toLowerCase()}`
-      : 'Page';
+  const name = isNode(record) && picked ? pickedName(elementOfNode(record), picked.part) : 'Page';
   const scaled = (rect: Box): Box => ({
     x: rect.x * scale,
     y: rect.y * scale,
@@ -413,4 +411,10 @@ function Padding({ outer, inner }: { outer: Box; inner: Box }) {
       }}
     />
   ));
+}
+
+/** The thing and its part, said once where both are called the same. */
+function pickedName(element: ElementType, part: string): string {
+  const label = partOf(element, part)?.label ?? part;
+  return label === element.label ? label : `${element.label}, ${label.toLowerCase()}`;
 }

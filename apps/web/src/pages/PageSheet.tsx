@@ -210,6 +210,7 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
       </Lock>
       <Lock unless="style">
         <div className="mt-4 border-t border-hair pt-3">
+          <h3 className="label-line pb-1">Tokens on this page</h3>
           <Rebinds site={site} record={page} />
         </div>
       </Lock>

@@ -29,6 +29,7 @@ const KEYS: readonly { where: string; keys: readonly (readonly [keys: string, ac
       ['← → ↑ ↓', 'Walk the cells of the specimen'],
       ['Enter', 'Pick the cell'],
       ['Alt ← →', 'Move a swatch in its group'],
+      ['Alt ↑ ↓', 'Move a scheme'],
     ],
   },
   {
@@ -58,7 +59,7 @@ export function KeysSheet({ onClose }: { onClose(): void }) {
         {KEYS.map(({ where, keys }) => (
           <section key={where}>
             <h3 className="label-line mb-1">{where}</h3>
-            <dl className="grid grid-cols-[88px_1fr] gap-y-1">
+            <dl className="grid grid-cols-[98px_1fr] gap-x-1 gap-y-1">
               {keys.map(([pressed, act]) => (
                 <div key={act} className="contents">
                   <dt className="font-mono text-[12px]">{pressed}</dt>

@@ -17,7 +17,7 @@ export function CropMarks({
   const corner = `absolute size-2.5 border-teal ${faint ? 'opacity-50' : ''}`;
   return (
     <div
-      className="pointer-events-none absolute drop-shadow-[0_0_0.75px_var(--paper)]"
+      className="pointer-events-none absolute [filter:drop-shadow(0_0_0.5px_var(--paper))_drop-shadow(0_0_0.5px_var(--paper))_drop-shadow(0_0_1px_var(--paper))]"
       style={{ left: x - 4, top: y - 4, width: width + 8, height: height + 8 }}
       aria-hidden
     >

@@ -8,6 +8,7 @@ import type { GuideWish } from '../../reach/messages.ts';
 import { useCommit, useOpened, useSession } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { IntoView } from '../../ui/IntoView.tsx';
 import { KeepGuide } from './KeepGuide.tsx';
 import { OfferView } from './OfferView.tsx';
 import { Snapshots } from './Snapshots.tsx';
@@ -83,7 +84,7 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
   };
   /** What can be taken over in parts, and the button that does it. */
   const taken = (what: string) => (
-    <div className="grid gap-2">
+    <IntoView ready={offer !== null}>
       <OfferView site={site} offer={offer} parts={parts} onParts={setParts} />
       <Button
         kind="main"
@@ -93,7 +94,7 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
       >
         {parts ? `Take over ${parts.size} of it` : `Take ${what}`}
       </Button>
-    </div>
+    </IntoView>
   );
   return (
     <div className="thin-scroll h-full overflow-auto px-3.5 py-3">
@@ -127,7 +128,7 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
               <p className="mb-1 text-muted">{spec.about}</p>
               <Strip colors={spec.swatches.filter(([group]) => group !== 'Status').map(([, , it]) => it)} />
               {on && (
-                <div className="mt-2 grid gap-2">
+                <IntoView ready={offer !== null}>
                   <Choice<Face>
                     label="Face"
                     value={face}
@@ -146,7 +147,7 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
                   >
                     Take {spec.name}
                   </Button>
-                </div>
+                </IntoView>
               )}
             </li>
           );

@@ -1,0 +1,27 @@
+import { isRouteErrorResponse, useRouteError } from 'react-router';
+import { Button } from '../ui/Button.tsx';
+
+const wordsOf = (error: unknown): string =>
+  isRouteErrorResponse(error)
+    ? `${error.status} ${error.statusText}`
+    : error instanceof Error
+      ? error.message
+      : String(error);
+
+/** In the place of what could not be shown: what was made is kept all the same, and it can be tried again. */
+export function Broken() {
+  const error = useRouteError();
+  return (
+    <section role="alert" aria-label="Something broke" className="grid max-w-[56ch] gap-3 p-8">
+      <h2 className="text-[15px] font-semibold">This could not be shown</h2>
+      <p>
+        Something in the program broke, or a part of it could not be fetched. What you made is kept: it waits
+        in this browser until the server has it.
+      </p>
+      <p className="font-mono text-[12px] break-words text-muted">{wordsOf(error)}</p>
+      <Button kind="main" className="justify-self-start" onClick={() => location.reload()}>
+        Try again
+      </Button>
+    </section>
+  );
+}
