@@ -36,6 +36,11 @@ describe('several things', () => {
     await walker.type('Opacity', '0.5');
     await walker.styleIs(canvas, card('cars'), 'opacity', '0.5');
     await walker.styleIs(canvas, card('bikes'), 'opacity', '0.5');
+    const differs = () =>
+      walker.page.$$eval('li[data-property] [title*="other things picked"]', all =>
+        all.map(it => it.closest('[data-property]')?.getAttribute('data-property')),
+      );
+    expect(await differs()).toEqual([]);
     expect(await walker.style(canvas, card('dogs'), 'opacity')).toBe('1');
     await walker.click('Undo');
     await walker.styleIs(canvas, card('bikes'), 'opacity', '1');
@@ -48,6 +53,14 @@ describe('several things', () => {
     await walker.click('Undo');
     await outlined(rows => inTurn(rows, '3 Cars', '3 Dogs', '3 Bikes'), 'as it was');
     await walker.kept();
+    // Where another has something else, the bench says so.
+    await walker.open('pages/home?node=feature-cars');
+    await walker.frame('Page');
+    await walker.page.keyboard.down('Shift');
+    await walker.clickOnCanvas(card('dogs'));
+    await walker.page.keyboard.up('Shift');
+    await walker.find('fill');
+    await until(differs, all => all.includes('backgroundColor'), 'Dogs has a fill of its own');
   });
 
   it('are walked, picked, grouped, moved, copied and deleted by keys alone', async () => {

@@ -37,7 +37,7 @@ import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { titled } from '../ui/titled.ts';
-import { AlsoTo } from './alsoTo.ts';
+import { AlsoTo, useSaidOfOthers } from './alsoTo.ts';
 import { CarryLook } from './CarryLook.tsx';
 import { ContentFields } from './ContentFields.tsx';
 import { ElementHead } from './ElementHead.tsx';
@@ -145,6 +145,7 @@ function Opened({
     () => (scope ? contributionsTo(site, scope, part) : presetContributions(site, record, part)),
     [site, scope, part, record],
   );
+  const ofOthers = useSaidOfOthers(site, subject.type === 'node' ? subject.page : null, part);
   const rows = useMemo(() => {
     const here: [Row, Value][] = [];
     const presets: [Row, Contribution][] = [];
@@ -185,6 +186,7 @@ function Opened({
       value={value}
       knot={knot}
       differs={differing(contributions, row, state, width)}
+      varies={varying(ofOthers, row, state, width, value)}
       noEffect={
         knot || found
           ? noEffect(row, element ? partOf(element, part) : undefined, contributions, state, width)
@@ -434,6 +436,22 @@ function differing(contributions: Contributions, row: Row, state: State, width: 
     it => it !== width && stableText(at(it)?.value ?? null) !== stableText(here?.value ?? null),
   );
 }
+
+/** How many of other things come out otherwise; what they inherit is not asked about. */
+const varying = (
+  others: readonly Contributions[],
+  row: Row,
+  state: State,
+  width: Width,
+  value: Value | null,
+): number => {
+  if (others.length === 0) return 0;
+  const here = stableText(value);
+  return others.filter(said => {
+    const theirs = winner(said.get(row.name), state, width)?.value ?? (row.inherited ? value : null);
+    return stableText(theirs) !== here;
+  }).length;
+};
 
 /** A preset has no place of its own: what it sets is all there is. */
 function presetContributions(

@@ -40,6 +40,8 @@ interface Props {
   noEffect: string | null;
   /** Other widths at which it is something else. */
   differs?: readonly Width[];
+  /** How many of the other things picked have something else. */
+  varies?: number;
   onBox?(box: Row['box'] | null): void;
 }
 
@@ -67,6 +69,7 @@ export function PropertyRow({
   knot,
   noEffect,
   differs = NOWHERE,
+  varies = 0,
   onBox,
 }: Props) {
   const [open, setOpen] = useState(false);
@@ -157,6 +160,14 @@ export function PropertyRow({
             >
               <span aria-hidden>≠ {differs.map(it => it.charAt(0)).join(' ')}</span>
               <span className="sr-only">, something else when {differs.join(' and ')}</span>
+            </span>
+          )}
+          {varies > 0 && (
+            <span
+              className="text-small text-muted"
+              title={`${varies} of the other things picked ${varies === 1 ? 'has' : 'have'} something else here`}
+            >
+              {varies} differ{varies === 1 && 's'}
             </span>
           )}
           {loose && (

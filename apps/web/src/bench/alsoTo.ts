@@ -1,5 +1,15 @@
-import { elementOfNode, getRecord, type Id, isNode, partOf, type Site } from '@cove/core';
-import { createContext, useContext } from 'react';
+import {
+  type Contributions,
+  contributionsTo,
+  elementOfNode,
+  getRecord,
+  type Id,
+  isNode,
+  nodeScope,
+  partOf,
+  type Site,
+} from '@cove/core';
+import { createContext, useContext, useMemo } from 'react';
 
 const NONE: readonly Id[] = [];
 
@@ -21,3 +31,18 @@ export const ofElement = (site: Site, ids: readonly Id[], element: string): Id[]
   });
 
 export const useAlsoTo = (): readonly Id[] => useContext(AlsoTo);
+
+/** All that is said about one part of each of the other things picked that has it. */
+export function useSaidOfOthers(site: Site, page: Id | null, part: string): readonly Contributions[] {
+  const also = useAlsoTo();
+  return useMemo(
+    () =>
+      page === null
+        ? []
+        : havingPart(site, also, part).flatMap(id => {
+            const scope = nodeScope(site, page, id);
+            return scope ? [contributionsTo(site, scope, part)] : [];
+          }),
+    [site, page, also, part],
+  );
+}
