@@ -49,6 +49,13 @@ describe('a new site', () => {
     expect(await make('日本')).toBe('site');
     await world.send('post', '/api/sites', { name: 'X', starter: 'nothing' }).expect(422);
   });
+  it('is made whole where several are made of one name at once', async () => {
+    const wish = { name: 'Same tide', starter: 'bare' };
+    const all = await Promise.all([1, 2, 3, 4].map(() => world.send('post', '/api/sites', wish).expect(200)));
+    const ids = all.map(it => it.body.id);
+    expect(ids.sort()).toEqual(['same-tide', 'same-tide-2', 'same-tide-3', 'same-tide-4']);
+    for (const id of ids) expect((await siteAt(id)).kinds.page.size).toBeGreaterThan(0);
+  });
   it('is nobody else’s', async () => {
     const { body } = await world.send('post', '/api/sites', { name: 'Own', starter: 'bare' }).expect(200);
     await world.get(`/api/sites/${body.id}`, await world.stranger()).expect(404);

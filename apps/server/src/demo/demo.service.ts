@@ -37,8 +37,6 @@ export class DemoService {
     name: string,
     make: (file: (name: string) => string) => Site,
   ): Promise<void> {
-    // One that was being laid when the server ended is laid anew.
-    await this.database.query('delete from sites where id = $1 and seq = 0', [id]);
     const rows: unknown[] = await this.database.query('select 1 from sites where id = $1', [id]);
     if (rows.length > 0) return;
     const account =

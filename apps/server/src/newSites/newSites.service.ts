@@ -11,6 +11,9 @@ import { AcceptService } from '../sites/accept.service';
 /** How many sites one person may have made: more are somebody's mistake. */
 const MOST_SITES = 60;
 
+/** How often a name is looked for that nobody takes meanwhile. */
+const ATTEMPTS = 5;
+
 /** First step of its address; a short one, since it is the site's id as well. */
 const slugOf = (name: string): string => addressOf(name.slice(0, 40)) || 'site';
 
@@ -42,9 +45,14 @@ export class NewSites {
         code: 'too-many',
         message: `One person designs at most ${MOST_SITES} sites here.`,
       });
-    const id = await this.freeId(slugOf(name));
-    await this.make(id, name, account, file => laySite(chosen, name, file));
-    return { id };
+    for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
+      const id = await this.freeId(slugOf(name));
+      if (await this.make(id, name, account, file => laySite(chosen, name, file))) return { id };
+    }
+    throw new ProblemException({
+      code: 'busy',
+      message: 'Others are making sites of that name just now. Try it again, or choose another name.',
+    });
   }
 
   private async freeId(slug: string): Promise<string> {
@@ -58,29 +66,43 @@ export class NewSites {
     return id;
   }
 
-  /** A site with the program's own drawings as its pictures, laid as one change like any other. */
+  /**
+   * A site with the program's own drawings as its pictures, laid as one change like any other; all of it, or nothing. False
+   * where somebody has taken its id since.
+   */
   async make(
     id: string,
     name: string,
     account: string,
     lay: (file: (drawing: string) => string) => Site,
-  ): Promise<void> {
+  ): Promise<boolean> {
     const files = await this.drawPictures(id);
     const site = lay(drawing => files.get(drawing) ?? '');
-    await this.database.query('insert into sites (id, name, slug) values ($1, $2, $1)', [id, name]);
-    await this.database.query("insert into members (site_id, account_id, role) values ($1, $2, 'designer')", [
-      id,
-      account,
-    ]);
     const edits = [...allRecords(site)].map((record): Edit => ({ op: 'put', record }));
-    const result = await this.changes.accept({
-      site: id,
-      account,
-      id: `begin-${id}-${Date.now()}`,
-      base: 0,
-      edits,
-    });
-    if (!result.ok) throw new Error(result.problem.message);
+    const runner = this.database.createQueryRunner();
+    try {
+      await runner.startTransaction();
+      const made: unknown[] = await runner.query(
+        'insert into sites (id, name, slug) values ($1, $2, $1) on conflict do nothing returning id',
+        [id, name],
+      );
+      if (made.length > 0) {
+        await runner.query("insert into members (site_id, account_id, role) values ($1, $2, 'designer')", [
+          id,
+          account,
+        ]);
+        const begin = { site: id, account, id: `begin-${id}-${Date.now()}`, base: 0, edits };
+        const laid = await this.changes.within(runner, begin);
+        if (!laid.ok) throw new Error(laid.problem.message);
+      }
+      await runner.commitTransaction();
+      return made.length > 0;
+    } catch (error) {
+      if (runner.isTransactionActive) await runner.rollbackTransaction().catch(() => {});
+      throw error;
+    } finally {
+      await runner.release();
+    }
   }
 
   private async drawPictures(site: string): Promise<ReadonlyMap<string, string>> {

@@ -105,10 +105,8 @@ export class AcceptService {
     }
   }
 
-  private async within(
-    runner: QueryRunner,
-    { site, account, id, edits, base }: Incoming,
-  ): Promise<Result<Accepted>> {
+  /** Accepts a change in a transaction that does more; whoever began it ends it. */
+  async within(runner: QueryRunner, { site, account, id, edits, base }: Incoming): Promise<Result<Accepted>> {
     const text = JSON.stringify(edits);
     const [locked]: Locked[] = await runner.query(LOCK, [site, id, text, account]);
     if (!locked?.role) return fail({ code: 'not-found', message: 'There is no such site.' });

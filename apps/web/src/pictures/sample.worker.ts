@@ -5,17 +5,25 @@ import type { SampleAnswer, SampleQuestion } from './sampling.ts';
 const PATCH = 12;
 const MOST = 96;
 
+/** Pictures kept in memory, the last one asked for at the end: few are looked at in turn, and each is large. */
+const KEPT = 4;
 const bitmaps = new Map<string, Promise<ImageBitmap>>();
-const bitmapOf = (url: string): Promise<ImageBitmap> => {
-  let found = bitmaps.get(url);
-  if (!found) {
-    found = fetch(url)
-      .then(it => it.blob())
-      .then(createImageBitmap);
-    bitmaps.set(url, found);
-  }
+
+async function read(url: string): Promise<ImageBitmap> {
+  const response = await fetch(url);
+  if (!response.ok) throw new Error(`${response.status} for ${url}`);
+  return createImageBitmap(await response.blob());
+}
+
+function bitmapOf(url: string): Promise<ImageBitmap> {
+  const found = bitmaps.get(url) ?? read(url);
+  bitmaps.delete(url);
+  bitmaps.set(url, found);
+  // One that could not be read is asked for again the next time.
+  found.catch(() => bitmaps.delete(url));
+  for (const old of [...bitmaps.keys()].slice(0, -KEPT)) bitmaps.delete(old);
   return found;
-};
+}
 
 /** The means of a picture under an area, a patch for each letter's worth of it. */
 function patchesOf(
