@@ -2,7 +2,6 @@ import {
   type Contribution,
   type Contributions,
   contributionsTo,
-  FACETS,
   getRecord,
   type Id,
   isNode,
@@ -41,6 +40,7 @@ import { AlsoTo, useSaidOfOthers } from './alsoTo.ts';
 import { CarryLook } from './CarryLook.tsx';
 import { ContentFields } from './ContentFields.tsx';
 import { ElementHead } from './ElementHead.tsx';
+import { FromGuide } from './FromGuide.tsx';
 import { FACET_NAMES } from './facetNames.ts';
 import { GroundRows, isGround } from './GroundRows.tsx';
 import { KeepSection } from './KeepSection.tsx';
@@ -198,10 +198,6 @@ function Opened({
   const declared = node && 'declarations' in node ? Object.keys(node.declarations ?? {}) : [];
   const knots = Object.keys(styles).length + declared.length;
   const unfollowed = node ? unfollowedOf(node, asked) : [];
-  const facets = FACETS.map(facet => ({
-    facet,
-    list: rows.guide.filter(([row]) => row.facet === facet),
-  })).filter(({ list }) => list.length > 0);
 
   return (
     <div className="flex h-full flex-col">
@@ -408,15 +404,7 @@ function Opened({
                 </section>
               )}
               {scope && (
-                <section aria-label="From the guide" className="px-3.5 py-3">
-                  <h3 className="label-line pb-1">From the guide</h3>
-                  {facets.map(({ facet, list }) => (
-                    <div key={facet} className="pb-2">
-                      <h4 className="text-small text-muted">{FACET_NAMES[facet]}</h4>
-                      <ul>{list.map(([row, value]) => property(row, value, false))}</ul>
-                    </div>
-                  ))}
-                </section>
+                <FromGuide rows={rows.guide}>{(row, value) => property(row, value, false)}</FromGuide>
               )}
             </>
           )}
