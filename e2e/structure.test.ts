@@ -335,6 +335,34 @@ describe('text over a picture', () => {
   });
 });
 
+describe('the focus of a cropped picture', () => {
+  it('is dragged on the picture itself, and moved by keys', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=welcome-picture&part=picture&find=focus');
+    const canvas = await walker.frame('Page');
+    const picture = '[data-node=welcome-picture][data-part=picture]';
+    await walker.styleIs(canvas, picture, 'object-position', '50% 50%');
+    await walker.click('Choose focus on the picture');
+    const plane = await walker.page.waitForSelector('[role=slider][aria-label="Focus of the picture"]');
+    const box = await (await plane?.evaluateHandle(it => it.parentElement))?.asElement()?.boundingBox();
+    if (!box) throw new Error('no picture to drag on');
+    const at = (x: number, y: number) => ({ x: box.x + box.width * x, y: box.y + box.height * y });
+    await walker.drag(at(0.5, 0.5), at(0.2, 0.8));
+    const dragged = await walker.styleIs(canvas, picture, 'object-position', it => it !== '50% 50%');
+    expect(dragged).toMatch(/^(19|20|21)% (79|80|81)%$/);
+    expect(await walker.violations()).toEqual([]);
+    await plane?.focus();
+    await walker.press('Shift', 'ArrowRight');
+    const moved = Number.parseInt(dragged, 10) + 10;
+    await walker.styleIs(canvas, picture, 'object-position', it => it.startsWith(`${moved}%`));
+    await walker.press('Escape');
+    await walker.kept();
+    await walker.click('Undo');
+    await walker.click('Undo');
+    await walker.styleIs(canvas, picture, 'object-position', '50% 50%');
+  });
+});
+
 describe('the page', () => {
   it('shows a sidebar where it is asked for, and goes without a header', async () => {
     const { walker } = demo;

@@ -61,6 +61,7 @@ function typed(row: PropertyRow, random: Random): string {
         'linear-gradient(40deg, {color.c.one}, role.accent 70%)',
         'radial-gradient({color.c.two}, #fff)',
       );
+    else if (type === 'position') options.push(`${random.int(100)}% ${random.int(100)}%`, '12px 1.5rem');
     else if (type === 'picture') options.push('picture(quay)', 'picture(quay, {color.c.tinted} 35%)');
     else if (type === 'pattern')
       options.push('pattern(waves, role.accent)', 'pattern(waves, {color.c.tinted}, role.surface)');

@@ -146,6 +146,23 @@ describe('a property', () => {
       problem: { code: 'wrong-type', found: 'dimension' },
     });
   });
+  it('takes the focus of a picture as two places, shares or lengths', () => {
+    const focus = propertyOf('objectPosition');
+    const value: Value = {
+      type: 'position',
+      x: { value: 30, unit: '%' },
+      y: { value: 1.5, unit: 'rem' },
+    };
+    expect(parsePropertyValue('30% 1.5rem', focus, tokens)).toEqual({ ok: true, value });
+    expect(printTyped(value, tokens)).toBe('30% 1.5rem');
+    expect(readValue(JSON.parse(JSON.stringify(value)))).toEqual(value);
+    expect(readValue({ ...value, x: { value: 1, unit: 'fr' } })).toBeNull();
+    for (const typed of ['30%', '30% 1fr', '1% 2% 3%', 'left 2%'])
+      expect(parsePropertyValue(typed, focus, tokens)).toMatchObject({
+        ok: false,
+        problem: { expected: expect.stringContaining('such as 30% 20%') },
+      });
+  });
   it('keeps to its range', () => {
     expect(accepts(propertyOf('opacity'), { type: 'number', value: 1.5 }).ok).toBe(false);
     expect(

@@ -1,4 +1,5 @@
 import {
+  type AssetRecord,
   byOrder,
   type Edit,
   type PropertyRow,
@@ -12,7 +13,7 @@ import {
 } from '@cove/core';
 import { Image } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { useRef } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { DrawnIcon } from '../guide/drawings/DrawnIcon.tsx';
 import { drawnCss } from '../guide/tray/drawn.ts';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
@@ -80,7 +81,7 @@ function TwoColours({
   onShow,
   onCommit,
 }: Pick<Props, 'value' | 'onShow' | 'onCommit'> & {
-  colour(label: string, now: Value | null, put: (color: Value) => Value): React.ReactNode;
+  colour(label: string, now: Value | null, put: (color: Value) => Value): ReactNode;
 }) {
   const gradient =
     value?.type === 'gradient' && value.shape === 'linear' && value.stops.length === 2 ? value : null;
@@ -168,15 +169,18 @@ interface Props {
   value: Value | null;
   onShow(value: Value | null): void;
   onCommit(value: Value, before?: readonly Edit[]): void;
+  /** Where the focus of a picture is set. */
+  focus?(asset: AssetRecord): ReactNode;
 }
 
 /** Gradients of the guide, the brand's own drawings and the site's pictures; for the latter two what is laid over them. */
-export function GroundControl({ site, scope, row, value, onShow, onCommit }: Props) {
+export function GroundControl({ site, scope, row, value, onShow, onCommit, focus }: Props) {
   const locked = useLocked();
   if (locked) return null;
   const gradients = [...site.kinds.token.values()].filter(it => it.type === 'gradient').sort(byOrder);
   const drawings = [...site.kinds.drawing.values()].sort(byOrder);
   const image = isImage(value) ? value : null;
+  const picture = image?.type === 'picture' ? site.kinds.asset.get(image.asset) : undefined;
   const colour = (label: string, now: Value | null, put: (color: Value) => Value) => (
     <span className="flex items-center gap-1.5">
       <ColourControl
@@ -257,6 +261,7 @@ export function GroundControl({ site, scope, row, value, onShow, onCommit }: Pro
               )
             }
           />
+          {picture && focus?.(picture)}
           {image && (
             <section className="grid gap-1 border-t border-hair pt-2">
               {image.type === 'pattern' && colour('Ink', image.ink, ink => ({ ...image, ink }))}

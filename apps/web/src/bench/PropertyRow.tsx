@@ -1,5 +1,6 @@
 import {
   type Asked,
+  type AssetRecord,
   type Edit,
   isLoose,
   parsePropertyValue,
@@ -20,7 +21,9 @@ import { useLocked } from '../session/rights.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 import { havingPart, useAlsoTo } from './alsoTo.ts';
 import { ColourControl } from './ColourControl.tsx';
+import { FocusControl, pictureIn } from './FocusControl.tsx';
 import { GroundControl } from './GroundControl.tsx';
+import { PictureFocus } from './PictureFocus.tsx';
 import { sidesOf } from './sides.ts';
 import { ThreadMark } from './ThreadMark.tsx';
 import { ThreadView } from './ThreadView.tsx';
@@ -99,6 +102,9 @@ export function PropertyRow({
       `Set ${label.toLowerCase()}${linked ? ' and the other sides' : ''}${also.length > 0 ? ` of ${also.length + 1} things` : ''}`,
     );
   const show = (next: Value | null) => session.show(next && edits(next));
+  const focus = (asset: AssetRecord, way: 'ground' | 'picture') =>
+    scope && <PictureFocus site={site} scope={scope} asset={asset} way={way} asked={asked} target={target} />;
+  const shown = scope && row.accepts.includes('position') && !locked ? pictureIn(site, scope) : null;
   const text = value ? printTyped(value, site.kinds.token) : '';
   const loose = knot && value !== null && isLoose(value);
   return (
@@ -120,8 +126,10 @@ export function PropertyRow({
                 value={value}
                 onShow={show}
                 onCommit={set}
+                {...(row.name === 'backgroundImage' && { focus: asset => focus(asset, 'ground') })}
               />
             )}
+            {shown && <FocusControl label={label}>{focus(shown, 'picture')}</FocusControl>}
           </span>
           {row.accepts.length === 0 && row.keywords ? (
             <select

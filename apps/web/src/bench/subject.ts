@@ -18,7 +18,7 @@ import {
   type Width,
 } from '@cove/core';
 
-interface Situation {
+export interface Situation {
   part: string;
   state: State;
   width: Width;

@@ -64,6 +64,7 @@ const NAMES: Record<LiteralType, string> = {
   gradient: 'linear-gradient(160deg, #fff, #000) or radial-gradient(#fff, #000)',
   picture: 'picture(NAME) of the site',
   pattern: 'pattern(NAME, INK) of a drawing',
+  position: 'two places, across and down, such as 30% 20%',
   keyword: 'a word',
 };
 

@@ -211,6 +211,15 @@ export const LAYOUT = rows('layout', [
     words: 'crop picture image',
   },
   {
+    name: 'objectPosition',
+    css: 'object-position',
+    label: 'Focus',
+    accepts: ['position'],
+    keywords: ['center', 'top', 'right', 'bottom', 'left'],
+    kinds: ['picture'],
+    words: 'crop picture image position place middle face',
+  },
+  {
     name: 'boxSizing',
     css: 'box-sizing',
     label: 'Size counts',

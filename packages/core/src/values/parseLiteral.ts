@@ -6,6 +6,7 @@ import {
   type Length,
   type LengthUnit,
   type LiteralType,
+  PLACE_UNITS,
   type ShadowLayer,
   type Value,
 } from './value.ts';
@@ -209,6 +210,11 @@ export function parseLiteral(
     case 'picture':
     case 'pattern':
       return parseImage(text, type, color);
+    case 'position': {
+      const [x, y, ...rest] = splitTop(text, /\s/).map(parseLength);
+      const fits = x && y && [x, y].every(it => PLACE_UNITS.includes(it.unit));
+      return fits && rest.length === 0 ? { type, x, y } : null;
+    }
     case 'keyword':
       return /^[a-z][a-z-]*$/.test(text) ? { type, value: text } : null;
   }

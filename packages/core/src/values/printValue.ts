@@ -80,6 +80,8 @@ export function printCss(value: Value, context: CssContext): string {
       return printTinted(context.picture(value.asset), value.tint, context);
     case 'pattern':
       return printTinted(context.pattern(value), value.tint, context);
+    case 'position':
+      return `${printLength(value.x)} ${printLength(value.y)}`;
     case 'keyword':
       return value.value;
     case 'token':

@@ -5,6 +5,7 @@ import {
   isId,
   LENGTH_UNITS,
   type Length,
+  PLACE_UNITS,
   type ShadowLayer,
   type Tint,
   type Value,
@@ -34,6 +35,9 @@ const readTint = (it: unknown): Tint | null | undefined => {
   const color = readColour(it.color);
   return color ? { color, share: it.share } : undefined;
 };
+
+/** A place in a picture is told in shares of it or in lengths; others depend on what has no place here. */
+const isPlace = ({ unit }: Length): boolean => PLACE_UNITS.includes(unit);
 
 function readLayer(it: unknown): ShadowLayer | null {
   if (!isObject(it)) return null;
@@ -110,6 +114,10 @@ export function readValue(it: unknown): Value | null {
       return isId(it.drawing) && ink && tint !== undefined
         ? { type: 'pattern', drawing: it.drawing, ink, tint }
         : null;
+    }
+    case 'position': {
+      const [x, y] = [readLength(it.x), readLength(it.y)];
+      return x && y && isPlace(x) && isPlace(y) ? { type: 'position', x, y } : null;
     }
     case 'keyword':
       return typeof it.value === 'string' && /^[a-z][a-z-]*$/.test(it.value)

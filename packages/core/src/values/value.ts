@@ -3,6 +3,9 @@ import type { Color } from '../color/index.ts';
 export const LENGTH_UNITS = ['px', 'rem', 'em', 'ch', '%', 'vw', 'vh', 'svh', 'fr'] as const;
 export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
+/** Units in which a place in a picture is told. */
+export const PLACE_UNITS: readonly LengthUnit[] = ['%', 'px', 'rem', 'em'];
+
 export interface Length {
   value: number;
   unit: LengthUnit;
@@ -58,6 +61,8 @@ export type Value =
   | { type: 'picture'; asset: string; tint: Tint | null }
   /** A drawing of the brand's own, repeated; the ink is the colour of what it paints in no colour of its own. */
   | { type: 'pattern'; drawing: string; ink: Value; tint: Tint | null }
+  /** A point of a picture that stays in view when it is cropped: from the left and from the top. */
+  | { type: 'position'; x: Length; y: Length }
   | { type: 'keyword'; value: string }
   | { type: 'token'; token: string }
   | { type: 'role'; role: string }
