@@ -346,6 +346,49 @@ describe('presets', () => {
   });
 });
 
+describe('presets that could go', () => {
+  it('are listed: those that nothing wears, and those nearly alike', async () => {
+    await fresh();
+    const listed = () =>
+      walker.page.$$eval('ul[aria-label=Presets] li button', all =>
+        all.map(it => it.firstChild?.textContent ?? ''),
+      );
+    expect(await listed()).toEqual(['Ticket', 'Low tide']);
+    await walker.choose('Show presets for', 'not used (1)');
+    expect(await listed()).toEqual(['Low tide']);
+    await fresh('?preset=ticket');
+    await walker.click('Duplicate', 'button');
+    await walker.choose('Show presets for', 'nearly alike (1)');
+    await until(listed, all => all.join() === 'Ticket,Ticket 2', 'the two alike');
+    await undoAll();
+  });
+});
+
+describe('the rows of the specimen', () => {
+  it('stand under what they are for, are left out by it, and found by it', async () => {
+    await fresh();
+    const bands = () => sheet.$$eval('.band', all => all.map(it => it.textContent));
+    const rows = () => sheet.$$eval('.row[data-anchor]', all => all.length);
+    expect(await bands()).toEqual([
+      'Text',
+      'Buttons',
+      'Forms',
+      'Pictures and icons',
+      'Navigation',
+      'Structure',
+    ]);
+    const all = await rows();
+    await walker.click('View', 'button');
+    await walker.click('Structure', 'checkbox');
+    expect(await walker.violations()).toEqual([]);
+    await pressEscape();
+    await until(bands, it => !it.includes('Structure'), 'no structure');
+    expect(await rows()).toBeLessThan(all);
+    await walker.page.locator('::-p-aria([name="Filter rows"])').fill('navigation');
+    await until(bands, it => it.join() === 'Navigation', 'what is found by its kind');
+  });
+});
+
 describe('rules', () => {
   const fill = (column: string) =>
     walker.style(sheet, `[data-row=button][data-column=${column}] .button-box`, 'background-color');

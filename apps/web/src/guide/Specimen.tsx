@@ -1,5 +1,6 @@
 import {
   byOrder,
+  familyLabel,
   type Site,
   type SpecimenColumn,
   STATES,
@@ -93,7 +94,9 @@ export function Specimen({
     const now = latest.current;
     const word = filter.trim().toLowerCase();
     const rows = specimenRows(now).filter(
-      row => word === '' || `${row.label} ${row.element.label}`.toLowerCase().includes(word),
+      ({ label, element: { label: name, family } }) =>
+        !view.withoutRows.has(family) &&
+        (word === '' || `${label} ${name} ${familyLabel(family)}`.toLowerCase().includes(word)),
     );
     const uses = new Map(rows.map(row => [row.id, usesOfRow(now, row)]));
     const worn = (id: string) =>
@@ -155,7 +158,11 @@ export function Specimen({
           };
         }}
       />
-      {layout.rows.length === 0 && <p className="p-6 text-muted">No element has that name.</p>}
+      {layout.rows.length === 0 && (
+        <p className="p-6 text-muted">
+          No row is shown: no element has that name, or all of them are left out under View.
+        </p>
+      )}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import type { SpecimenColumn } from '@cove/core';
+import { ELEMENT_FAMILIES, type ElementFamily, type SpecimenColumn } from '@cove/core';
 import { READY_GUIDES } from '@cove/core/starters';
 import { Popover } from 'radix-ui';
 import { Button } from '../ui/Button.tsx';
@@ -21,6 +21,8 @@ export interface View {
   stands: 'above' | 'left';
   /** Columns left out, by id. */
   without: ReadonlySet<string>;
+  /** Families of elements whose rows are left out. */
+  withoutRows: ReadonlySet<ElementFamily>;
 }
 
 export const FIRST_VIEW: View = {
@@ -29,6 +31,7 @@ export const FIRST_VIEW: View = {
   beside: '',
   stands: 'above',
   without: new Set(),
+  withoutRows: new Set(),
 };
 
 export function ViewMenu({
@@ -54,6 +57,12 @@ export function ViewMenu({
     // One column at least is always shown.
     if (columns.some(it => !without.has(it.id))) onChange({ ...view, without });
   };
+  const toggleRows = (family: ElementFamily, on: boolean) => {
+    const withoutRows = new Set(view.withoutRows);
+    if (on) withoutRows.delete(family);
+    else withoutRows.add(family);
+    onChange({ ...view, withoutRows });
+  };
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
@@ -61,7 +70,7 @@ export function ViewMenu({
           View
         </Button>
       </Popover.Trigger>
-      <Floating label="View" side="bottom" align="end" width={240}>
+      <Floating label="View" side="bottom" align="end" width={264}>
         <div className="grid gap-3">
           <fieldset>
             <legend className="label-line mb-1">Columns shown</legend>
@@ -74,6 +83,24 @@ export function ViewMenu({
                       className="accent-teal"
                       checked={!view.without.has(id)}
                       onChange={event => toggle(id, event.target.checked)}
+                    />
+                    {label}
+                  </label>
+                </li>
+              ))}
+            </ul>
+          </fieldset>
+          <fieldset>
+            <legend className="label-line mb-1">Rows shown</legend>
+            <ul className="grid grid-cols-2 gap-x-2">
+              {ELEMENT_FAMILIES.map(({ name, label }) => (
+                <li key={name}>
+                  <label className="flex items-center gap-2">
+                    <input
+                      type="checkbox"
+                      className="accent-teal"
+                      checked={!view.withoutRows.has(name)}
+                      onChange={event => toggleRows(name, event.target.checked)}
                     />
                     {label}
                   </label>

@@ -1,6 +1,8 @@
 import {
   type Content,
+  type ElementFamily,
   escapeHtml,
+  familyLabel,
   type Id,
   printHtml,
   renderCell,
@@ -86,8 +88,11 @@ export class SpecimenDocument {
     const index = cells.indexOf(cell);
     if (key === 'ArrowRight') return cells[index + 1] ?? null;
     if (key === 'ArrowLeft') return cells[index - 1] ?? null;
-    const other =
-      key === 'ArrowDown' ? row?.nextElementSibling : key === 'ArrowUp' ? row?.previousElementSibling : null;
+    const step =
+      key === 'ArrowDown' ? 'nextElementSibling' : key === 'ArrowUp' ? 'previousElementSibling' : null;
+    if (step === null) return null;
+    let other = row?.[step];
+    while (other?.matches('.band')) other = other[step];
     return other?.querySelectorAll<HTMLElement>('.cell')[index] ?? null;
   }
 
@@ -103,8 +108,14 @@ export class SpecimenDocument {
     const { rows, columns, uses, columnNote, content, zoom } = layout;
     const note = (text: string) => (text === '' ? '' : `<span>${escapeHtml(text)}</span>`);
     const head = `<div class="row head" role="row"><div role="columnheader"></div>${columns.map(column => `<div role="columnheader">${escapeHtml(column.label)}${note(columnNote(column))}</div>`).join('')}</div>`;
+    let family: ElementFamily | null = null;
     const body = rows.map(row => {
       const n = uses(row);
+      const begins = family !== row.element.family;
+      family = row.element.family;
+      const band = begins
+        ? `<div class="band" role="row"><div role="rowheader">${familyLabel(family)}</div></div>`
+        : '';
       const cells = columns.map(column => {
         const cell = renderCell(
           site,
@@ -127,7 +138,7 @@ export class SpecimenDocument {
           children: [{ tag: 'div', attrs: { class: 'inner' }, children: cell.children }],
         });
       });
-      return `<div class="row" role="row" data-anchor="${escapeHtml(row.id)}"><div class="name" role="rowheader">${escapeHtml(row.label)}<span>${n === 1 ? '1 use' : `${n} uses`}</span></div>${cells.join('')}</div>`;
+      return `${band}<div class="row" role="row" data-anchor="${escapeHtml(row.id)}"><div class="name" role="rowheader">${escapeHtml(row.label)}<span>${n === 1 ? '1 use' : `${n} uses`}</span></div>${cells.join('')}</div>`;
     });
     const least = 150;
     const html = `<div class="grid" role="grid" aria-label="Specimen" style="--columns:${columns.length};--least:${least}px;--zoom:${zoom}">${head}${body.join('')}</div>`;

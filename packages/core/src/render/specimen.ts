@@ -1,7 +1,14 @@
 import { specimenScope } from '../cascade/index.ts';
 import { variantsOf } from '../guide/index.ts';
 import { type Content, type Id, picturesOf, type Site, type State, type Width } from '../site/index.ts';
-import { ELEMENTS, type ElementType, hostOf, partNames, statesOf } from '../widgets/index.ts';
+import {
+  ELEMENT_FAMILIES,
+  ELEMENTS,
+  type ElementType,
+  hostOf,
+  partNames,
+  statesOf,
+} from '../widgets/index.ts';
 import type { HtmlElement } from './html.ts';
 import { classesOf, renderSample } from './markup.ts';
 
@@ -24,10 +31,13 @@ export interface SpecimenColumn {
 
 /**
  * Everything that has a look of its own: each element bare, then each variant of its first axis. What holds others is large,
- * so every variant of it has a row of its own and nothing stands beside it.
+ * so every variant of it has a row of its own and nothing stands beside it. Elements of one family stand together.
  */
 export function specimenRows(site: Site): SpecimenRow[] {
-  return ELEMENTS.filter(element => element.markup).flatMap((element): SpecimenRow[] => {
+  const shown = ELEMENT_FAMILIES.flatMap(({ name }) =>
+    ELEMENTS.filter(it => it.family === name && it.markup),
+  );
+  return shown.flatMap((element): SpecimenRow[] => {
     const axes = element.holds === null ? element.axes.slice(0, 1) : element.axes;
     const rows = axes.flatMap(axis =>
       variantsOf(site, element.name, axis).map(variant => ({

@@ -8,7 +8,7 @@ import { field } from './field/index.ts';
 import { group } from './group/index.ts';
 import { heading } from './heading/index.ts';
 import { icon } from './icon/index.ts';
-import type { ElementType, Part } from './kit/element.ts';
+import { ELEMENT_FAMILIES, type ElementFamily, type ElementType, type Part } from './kit/element.ts';
 import { list } from './list/index.ts';
 import { navigation } from './navigation/index.ts';
 import { notice } from './notice/index.ts';
@@ -21,7 +21,13 @@ import { siteTitle } from './siteTitle/index.ts';
 import { table } from './table/index.ts';
 import { text } from './text/index.ts';
 
-export type { ContentField, ElementType, Part } from './kit/element.ts';
+export {
+  type ContentField,
+  ELEMENT_FAMILIES,
+  type ElementFamily,
+  type ElementType,
+  type Part,
+} from './kit/element.ts';
 export {
   CHILDREN,
   h,
@@ -59,6 +65,9 @@ export const ELEMENTS: readonly ElementType[] = [page, ...WIDGETS, section, head
 
 const BY_NAME = new Map(ELEMENTS.map(element => [element.name, element]));
 const WIDGET_NAMES = new Set(WIDGETS.map(widget => widget.name));
+
+export const familyLabel = (family: ElementFamily): string =>
+  ELEMENT_FAMILIES.find(it => it.name === family)?.label ?? family;
 
 export const maybeElement = (name: string): ElementType | undefined => BY_NAME.get(name);
 export function elementNamed(name: string): ElementType {

@@ -4,6 +4,7 @@ import {
   FACETS,
   type Facet,
   type Id,
+  nearPresets,
   PART_KINDS,
   type PartKind,
   type PresetRecord,
@@ -11,8 +12,9 @@ import {
   presetStyles,
   propertyOf,
   type Site,
+  unusedPresets,
 } from '@cove/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useReachOfAll } from '../../reach/useReach.ts';
 import { useCommit } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';
@@ -36,30 +38,44 @@ export function kindsOf(site: Site, id: Id): PartKind[] {
   return PART_KINDS.filter(it => set.has(it));
 }
 
-/** Named bundles; filtered by what they set. */
+/** Filters that are no labels of a preset. */
+const UNUSED = ' unused';
+const ALIKE = ' alike';
+
+/** Named bundles; filtered by what they set, or to those that could go. */
 export function Presets({ site, onOpen }: { site: Site; onOpen(id: Id): void }) {
   const commit = useCommit();
   const locked = useLocked();
   const reach = useReachOfAll();
   const [filed, setFiled] = useState('');
   const all = [...site.kinds.preset.values()].sort(byOrder);
+  const unused = useMemo(() => new Set(unusedPresets(site)), [site]);
+  const alike = useMemo(() => nearPresets(site), [site]);
   const labels = (it: PresetRecord): string[] => [...facetsOf(site, it.id), ...kindsOf(site, it.id)];
   const offered = [...new Set(all.flatMap(labels))].sort();
-  const shown = filed === '' ? all : all.filter(it => labels(it).includes(filed));
+  const holds = (it: PresetRecord): boolean => {
+    if (filed === '') return true;
+    if (filed === UNUSED) return unused.has(it.id);
+    if (filed === ALIKE) return alike.some(({ a, b }) => a === it.id || b === it.id);
+    return labels(it).includes(filed);
+  };
+  const shown = all.filter(holds);
   const add = () => {
     const { edits, id } = addPreset(site, 'New preset');
     if (commit(edits, 'Add a preset')) onOpen(id);
   };
   return (
     <>
-      {all.length > 4 && (
+      {(all.length > 4 || unused.size > 0 || alike.length > 0) && (
         <select
           aria-label="Show presets for"
           value={filed}
           onChange={event => setFiled(event.target.value)}
           className="mb-1 h-6 w-full rounded-sm border border-hair bg-paper px-1"
         >
-          <option value="">all kinds</option>
+          <option value="">all of them</option>
+          {unused.size > 0 && <option value={UNUSED}>not used ({unused.size})</option>}
+          {alike.length > 0 && <option value={ALIKE}>nearly alike ({alike.length})</option>}
           {offered.map(it => (
             <option key={it} value={it}>
               {it}
@@ -68,6 +84,9 @@ export function Presets({ site, onOpen }: { site: Site; onOpen(id: Id): void }) 
         </select>
       )}
       {all.length === 0 && <p className="text-muted">None yet.</p>}
+      {filed === ALIKE && (
+        <p className="text-small text-muted">Open one to merge it into the one that is like it.</p>
+      )}
       <ul aria-label="Presets">
         {shown.map(preset => (
           <li key={preset.id}>

@@ -36,12 +36,23 @@ export type ContentField =
   | { type: 'icon'; label: string }
   | { type: 'choice'; label: string; options: readonly (string | number)[] };
 
+/** What elements are for, in the order in which they are shown. */
+export const ELEMENT_FAMILIES = [
+  { name: 'text', label: 'Text' },
+  { name: 'action', label: 'Buttons' },
+  { name: 'form', label: 'Forms' },
+  { name: 'picture', label: 'Pictures and icons' },
+  { name: 'navigation', label: 'Navigation' },
+  { name: 'structure', label: 'Structure' },
+] as const;
+export type ElementFamily = (typeof ELEMENT_FAMILIES)[number]['name'];
+
 /** A kind of thing that the guide has a default for. */
 export interface ElementType {
   name: string;
   label: string;
   /** Purpose under which it is offered. */
-  family: 'text' | 'action' | 'picture' | 'structure' | 'navigation' | 'form';
+  family: ElementFamily;
   /** In the order the element stands in the tree; the first is the outermost. */
   parts: Readonly<Record<string, Part>>;
   /** Axes of its variants, in the order in which they rank. */
