@@ -384,6 +384,17 @@ describe('the rows of the specimen', () => {
     await pressEscape();
     await until(bands, it => !it.includes('Structure'), 'no structure');
     expect(await rows()).toBeLessThan(all);
+    // Large words are made smaller rather than cut or broken.
+    await walker.click('View', 'button');
+    await walker.choose('Size', '100 %');
+    await pressEscape();
+    const title = await sheet.waitForSelector('[data-row="heading.look-h1"][data-column=daymark] .inner');
+    if (!title) throw new Error('no title');
+    await until(
+      () => title.evaluate(it => it.scrollWidth <= it.clientWidth && getComputedStyle(it).zoom !== '1'),
+      fits => fits,
+      'the longest word fits its cell',
+    );
     await walker.page.locator('::-p-aria([name="Filter rows"])').fill('navigation');
     await until(bands, it => it.join() === 'Navigation', 'what is found by its kind');
   });

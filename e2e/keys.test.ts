@@ -158,6 +158,7 @@ describe('by keys alone', () => {
     await toPane('Pages and outline');
     await walker.tabTo('New page');
     await walker.press('Enter');
+    await walker.page.waitForSelector('[role=dialog]');
     await walker.tabTo('Questions');
     await walker.press('Enter');
     await until(

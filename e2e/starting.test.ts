@@ -75,8 +75,11 @@ describe('a new site', () => {
     await walker.click('New page');
     await walker.click('Empty page');
     await walker.row('New page', true);
+    await walker.says('Nothing stands on this page yet.');
+    expect(await walker.violations()).toEqual([]);
     for (const purpose of ['Opening', 'Features', 'Proof', 'Content', 'Call to action', 'Contact']) {
-      await walker.click('Section', 'button');
+      // The first is asked for where the page is empty.
+      await walker.click(purpose === 'Opening' ? 'Add a section …' : 'Section', 'button');
       await walker.click(purpose, 'radio');
       await walker.frame(`Sections: ${purpose}`);
       const first = await walker.page.waitForSelector('ul[aria-label="Ready sections"] li button');

@@ -1,10 +1,19 @@
 import { describe, expect, it } from '@jest/globals';
 import { schemeContrasts } from '../src/check/index.ts';
+import { nearSwatches } from '../src/commands/index.ts';
 import { type GuideData, guideOf, planGuide, takeGuide } from '../src/guide/index.ts';
 import { compareSites } from '../src/reach/index.ts';
 import { must } from '../src/result/index.ts';
-import { allRecords, applyChange, type Edit, isNode, type Site, settingsOf } from '../src/site/index.ts';
-import { READY_GUIDES, readyGuide } from '../src/starters/index.ts';
+import {
+  allRecords,
+  applyChange,
+  type Edit,
+  isNode,
+  type Site,
+  settingsOf,
+  stableText,
+} from '../src/site/index.ts';
+import { laySite, READY_GUIDES, readyGuide, SITE_STARTERS } from '../src/starters/index.ts';
 import { parseTokenValue } from '../src/tokens/index.ts';
 import { demoSite } from './support/demo.ts';
 import { tiny } from './support/tiny.ts';
@@ -13,6 +22,12 @@ const demo = demoSite();
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
 const taken = (site: Site, guide: GuideData, face: 'light' | 'dark' | null = null) =>
   after(site, takeGuide(site, planGuide(site, guide, face)));
+/** A site with a guide and no pages to speak of, whose own swatches go when another guide is taken. */
+const bare = () => {
+  const starter = SITE_STARTERS.find(it => it.id === 'bare');
+  if (!starter) throw new Error('no bare site');
+  return laySite(starter, 'Bare', () => '');
+};
 const own = (site: Site) => [...allRecords(site)].filter(isNode);
 const stripped = (site: Site) =>
   own(site).map(({ id, styles, wears, variants }) => ({ id, styles, wears, variants }));
@@ -34,6 +49,19 @@ describe('ready-made guides', () => {
       expect(site.kinds.scheme.size).toBe(schemes);
       for (const id of site.kinds.scheme.keys())
         expect(schemeContrasts(site, id).filter(it => it.ratio < it.wanted)).toEqual([]);
+    },
+  );
+  it.each(READY_GUIDES.map(spec => [spec.name, spec] as const))(
+    '%s makes no swatch twice, and few that can hardly be told from another',
+    (_, spec) => {
+      const colours = readyGuide(spec).records.filter(it => it.kind === 'token' && it.type === 'color');
+      const formulas = colours.flatMap(it =>
+        it.kind === 'token' && it.value.type === 'derived' ? [stableText(it.value)] : [],
+      );
+      expect(new Set(formulas).size).toBe(formulas.length);
+      const guide = taken(bare(), readyGuide(spec));
+      // What is left falls short of its contrast by a hair, so the two are not the same to those who read.
+      expect(nearSwatches(guide).length).toBeLessThanOrEqual(6);
     },
   );
 });

@@ -40,6 +40,8 @@ export function columnsFor(site: Site, across: Across, scheme: string): Specimen
   }
 }
 
+const counted = (sections: number) => `${sections} section${sections === 1 ? '' : 's'}`;
+
 interface Props {
   site: Site;
   across: Across;
@@ -106,7 +108,7 @@ export function Specimen({
       rows,
       columns: columnsFor(now, across, scheme).filter(it => !view.without.has(it.id)),
       uses: row => uses.get(row.id) ?? 0,
-      columnNote: column => (across === 'schemes' ? `${worn(column.scheme)} sections` : ''),
+      columnNote: column => (across === 'schemes' ? counted(worn(column.scheme)) : ''),
       content: row => sampleContent(now, row.element, row.variants, view.words),
       // Two abreast have half the room each.
       zoom: Number(view.zoom) * (view.beside !== '' && view.stands === 'left' ? 0.7 : 1),
@@ -154,6 +156,7 @@ export function Specimen({
           made.show(latest.current, layout);
           made.choose(chosen?.row ?? null, chosen?.column ?? null);
           return () => {
+            made.stop();
             sheet.current = null;
           };
         }}

@@ -22,7 +22,7 @@ ${FACES}
 .head>div>span,.name>span{display:block;color:var(--muted);font-weight:400;font-size:11px;font-family:"Sometype Mono Variable",monospace}
 .name{background:var(--ground);position:sticky;left:0;z-index:1}
 .cell{position:relative;padding:14px;min-width:0;overflow:clip;cursor:pointer;outline:none}
-.inner{zoom:var(--zoom);display:flex;flex-wrap:wrap;gap:14px;align-items:center}
+.inner{zoom:calc(var(--zoom)*var(--fit,1));overflow-wrap:normal;display:flex;flex-wrap:wrap;gap:14px;align-items:center}
 .inner>*{min-width:0}
 .cell:focus-visible::after,.cell[data-chosen]::after{content:"";position:absolute;inset:5px;pointer-events:none;--c:var(--mark,var(--teal));background:linear-gradient(var(--c),var(--c)) 0 0/10px 2px,linear-gradient(var(--c),var(--c)) 0 0/2px 10px,linear-gradient(var(--c),var(--c)) 100% 0/10px 2px,linear-gradient(var(--c),var(--c)) 100% 0/2px 10px,linear-gradient(var(--c),var(--c)) 0 100%/10px 2px,linear-gradient(var(--c),var(--c)) 0 100%/2px 10px,linear-gradient(var(--c),var(--c)) 100% 100%/10px 2px,linear-gradient(var(--c),var(--c)) 100% 100%/2px 10px;background-repeat:no-repeat}
 .cell[data-dark]{--mark:oklch(.85 .085 200)}

@@ -3,6 +3,7 @@ import {
   type ElementFamily,
   escapeHtml,
   familyLabel,
+  getRecord,
   type Id,
   printHtml,
   renderCell,
@@ -12,6 +13,7 @@ import {
 } from '@cove/core';
 import type { View } from '../canvas/Frame.tsx';
 import { StyleEngine } from '../canvas/styleEngine.ts';
+import { RowFitter } from './fitRows.ts';
 import { SPECIMEN_CSS } from './specimenCss.ts';
 
 export interface Hit {
@@ -31,9 +33,16 @@ export interface Layout {
   zoom: number;
 }
 
+/** What alters no size. */
+function isColour(site: Site, id: Id): boolean {
+  const record = getRecord(site, id);
+  return record?.kind === 'scheme' || (record?.kind === 'token' && record.type === 'color');
+}
+
 /** The sheet that shows one of everything: real elements with the real rules, a row an element, a column a situation. */
 export class SpecimenDocument {
   private readonly engine: StyleEngine;
+  private readonly fitter: RowFitter;
   private html = '';
   private known = false;
 
@@ -44,6 +53,7 @@ export class SpecimenDocument {
     onHit: (hit: Hit) => void,
   ) {
     this.engine = new StyleEngine(document, view, 'sheet', siteId, SPECIMEN_CSS);
+    this.fitter = new RowFitter(view);
     document.documentElement.lang = 'en';
     document.addEventListener('click', event => {
       event.preventDefault();
@@ -100,6 +110,7 @@ export class SpecimenDocument {
   style(site: Site, touched: ReadonlySet<Id> | null): void {
     if (!this.known || touched === null) this.engine.reset(site, null);
     else this.engine.update(site, null, touched);
+    if (touched === null || [...touched].some(id => !isColour(site, id))) this.fitter.ask();
     this.known = true;
   }
 
@@ -149,6 +160,11 @@ export class SpecimenDocument {
     const first = this.document.querySelector<HTMLElement>('.cell');
     if (first) first.tabIndex = 0;
     if (chosen) this.choose(chosen.row ?? null, chosen.column ?? null);
+    this.fitter.watch(this.document.querySelectorAll<HTMLElement>('.row[data-anchor]'));
+  }
+
+  stop(): void {
+    this.fitter.stop();
   }
 
   choose(row: string | null, column: string | null): void {

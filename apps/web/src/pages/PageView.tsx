@@ -1,4 +1,13 @@
-import { type Id, type PropertyRow, type Site, settingsOf, viewportOf, WIDTHS, type Width } from '@cove/core';
+import {
+  type Id,
+  type PropertyRow,
+  type Site,
+  sectionsIn,
+  settingsOf,
+  viewportOf,
+  WIDTHS,
+  type Width,
+} from '@cove/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useStationActs } from '../palette/stationActs.ts';
@@ -148,7 +157,19 @@ export function PageView({
           ))}
         </div>
       ) : (
-        canvas(px, 'Page', null)
+        <div className="relative flex min-h-0 flex-1 flex-col">
+          {canvas(px, 'Page', null)}
+          {mayChoose && !trying && sectionsIn(site, page, 'main').length === 0 && (
+            <div className="pointer-events-none absolute inset-0 grid place-items-center">
+              <div className="pointer-events-auto grid justify-items-center gap-2 rounded-md border border-hair bg-paper px-5 py-4">
+                <p>Nothing stands on this page yet.</p>
+                <Button kind="main" onClick={() => onSeam(0)}>
+                  Add a section …
+                </Button>
+              </div>
+            </div>
+          )}
+        </div>
       )}
     </section>
   );

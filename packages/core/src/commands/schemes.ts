@@ -1,4 +1,4 @@
-import { roleIn } from '../guide/index.ts';
+import { madeGroup, roleIn } from '../guide/index.ts';
 import { type SchemeWish, type SolvedScheme, solveScheme } from '../guide/solve/solveScheme.ts';
 import { namesTaken, uniqueName } from '../lists/index.ts';
 import { mentionsOf } from '../reach/mentions.ts';
@@ -35,7 +35,7 @@ export function generateScheme(site: Site, name: string, wish: SchemeWish): Resu
     if (tokens.get(id)?.type !== 'color')
       return fail({ code: 'gone', message: 'That swatch is no longer there.', record: id });
   const label = uniqueName(name.trim() || 'Scheme', namesTaken(site.kinds.scheme.values()));
-  const { face, roles, made } = solveScheme(tokens, wish, `${label}, made`.slice(0, 80));
+  const { face, roles, made } = solveScheme(tokens, wish, madeGroup(label));
   const orders = keysBetween(lastKey(tokens.values()), null, made.length);
   const id = newId('c');
   const record: SchemeRecord = {

@@ -7,7 +7,14 @@ export {
   presetsWithin,
 } from './presetStyles.ts';
 export { ROLES, type Role, roleChain, roleIn, roleNamed, rolesOf } from './roles.ts';
-export { type MadeSwatch, type SchemeWish, type SolvedScheme, solveScheme } from './solve/solveScheme.ts';
+export {
+  isMadeGroup,
+  type MadeSwatch,
+  madeGroup,
+  type SchemeWish,
+  type SolvedScheme,
+  solveScheme,
+} from './solve/solveScheme.ts';
 export {
   GUIDE_KINDS,
   type GuideData,

@@ -3,6 +3,21 @@ import type { ReactNode } from 'react';
 import { useState } from 'react';
 import { Button } from '../../ui/Button.tsx';
 
+/** Whether something is folded away, as it was left in this browser. */
+function useFolded(key: string | null, first: boolean): [boolean, (folded: boolean) => void] {
+  const [folded, setFolded] = useState(() => {
+    const left = key === null ? null : localStorage.getItem(key);
+    return left === null ? first : left === 'folded';
+  });
+  return [
+    folded,
+    next => {
+      setFolded(next);
+      if (key !== null) localStorage.setItem(key, next ? 'folded' : 'open');
+    },
+  ];
+}
+
 /** One foundation of the tray: a name that folds it, a figure, and what can be added. */
 export function Group({
   label,
@@ -11,6 +26,8 @@ export function Group({
   action,
   onAdd,
   addLabel,
+  fold,
+  unfolded = false,
 }: {
   label: ReactNode;
   note?: string;
@@ -19,11 +36,31 @@ export function Group({
   action?: ReactNode;
   onAdd?: () => void;
   addLabel?: string;
+  /** Lets it be folded away under this name, and whether it is at first. */
+  fold?: { name: string; first: boolean };
+  /** Shown all the same, since something in it is open. */
+  unfolded?: boolean;
 }) {
+  const [left, setFolded] = useFolded(fold ? `cove.tray.group.${fold.name}` : null, fold?.first ?? false);
+  const folded = left && !unfolded;
+  const Mark = folded ? ChevronRight : ChevronDown;
   return (
     <section className="mb-3.5">
-      <h3 className="mb-1 flex items-baseline gap-2">
-        <span className="label-line mr-auto min-w-0 truncate">{label}</span>
+      <h3 className="mb-1 flex items-center gap-2">
+        <span className="label-line mr-auto flex min-w-0 items-center gap-1">
+          {fold && (
+            <button
+              type="button"
+              aria-expanded={!folded}
+              aria-label={`Group ${fold.name}`}
+              className="-ml-1 rounded-sm hover:text-teal"
+              onClick={() => setFolded(!folded)}
+            >
+              <Mark size={12} aria-hidden />
+            </button>
+          )}
+          <span className="min-w-0 truncate">{label}</span>
+        </span>
         {note && <span className="font-mono text-[11px] text-muted">{note}</span>}
         {action}
         {onAdd && (
@@ -32,19 +69,15 @@ export function Group({
           </Button>
         )}
       </h3>
-      {children}
+      {!folded && children}
     </section>
   );
 }
 
 /** A chapter of the tray, in the order in which a guide is set up; it can be folded away. */
 export function Chapter({ title, note, children }: { title: string; note?: string; children: ReactNode }) {
-  const key = `cove.tray.${title}`;
-  const [open, setOpen] = useState(() => localStorage.getItem(key) !== 'folded');
-  const toggle = () => {
-    setOpen(!open);
-    localStorage.setItem(key, open ? 'folded' : 'open');
-  };
+  const [folded, setFolded] = useFolded(`cove.tray.${title}`, false);
+  const open = !folded;
   const Mark = open ? ChevronDown : ChevronRight;
   return (
     <section className="border-b border-hair px-3.5 pt-2.5 pb-1" aria-label={title}>
@@ -52,7 +85,7 @@ export function Chapter({ title, note, children }: { title: string; note?: strin
         <button
           type="button"
           aria-expanded={open}
-          onClick={toggle}
+          onClick={() => setFolded(open)}
           className="mb-1.5 flex w-full items-center gap-1 text-left text-base font-semibold"
         >
           <Mark size={13} aria-hidden className="-ml-1 text-muted" />

@@ -5,6 +5,7 @@ import {
   contrast,
   groupBy,
   type Id,
+  isMadeGroup,
   literalOf,
   moveToken,
   NO_REBINDS,
@@ -189,6 +190,9 @@ export function Swatches({
             }
             {...(!locked && { onAdd: () => add(group) })}
             addLabel={`Add a swatch to ${group}`}
+            // What was worked out for a scheme is not what one comes for.
+            fold={{ name: group, first: isMadeGroup(group) }}
+            {...(list.some(it => it.id === open) && { unfolded: true })}
           >
             <SortableContext items={list.map(it => it.id)} strategy={rectSortingStrategy}>
               <Grid group={group}>

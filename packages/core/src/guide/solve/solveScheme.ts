@@ -1,5 +1,6 @@
 import { leastShift } from '../../check/leastShift.ts';
 import { atLightness, type Color, roundColor } from '../../color/index.ts';
+import { stableText } from '../../site/difference.ts';
 import { newId } from '../../site/id.ts';
 import type { Id, SchemeRecord, TokenRecord } from '../../site/records.ts';
 import { derivationNamed } from '../../tokens/derivations/index.ts';
@@ -33,6 +34,8 @@ const TEXT = 4.5;
 const SIGN = 3;
 /** Both heading and text should do better than the least (common practice, no source). */
 const COMFORT = 7;
+/** Colours nearer to each other (CIEDE2000) can hardly be told apart. */
+const HARDLY = 2;
 /** Below this OKLCH chroma a swatch is taken for a neutral. */
 const NEUTRAL = 0.05;
 /** Relative luminance on which black and white can be read equally well, at 4.58:1. */
@@ -54,6 +57,11 @@ const least = <T>(items: readonly T[], cost: (item: T) => number): T | undefined
   return best;
 };
 
+const MADE = ', made';
+/** The group of the swatches that had to be made for a scheme. */
+export const madeGroup = (scheme: string): string => `${scheme.slice(0, 80 - MADE.length)}${MADE}`;
+export const isMadeGroup = (group: string): boolean => group.endsWith(MADE);
+
 class Solver {
   readonly roles: Record<string, Value> = {};
   readonly made: { token: Omit<TokenRecord, 'order'>; of: Id | null; roles: string[] }[] = [];
@@ -63,7 +71,7 @@ class Solver {
   private readonly dark: boolean;
 
   constructor(
-    tokens: Tokens,
+    private readonly tokens: Tokens,
     private readonly wish: SchemeWish,
     private readonly group: string,
     private readonly nextId: () => Id,
@@ -82,10 +90,13 @@ class Solver {
     return paint;
   }
 
-  /** A new swatch; later roles may use it as well. */
+  /** A new swatch, which later roles may use as well; the very one where it was made before, here or for another scheme. */
   private make(name: string, of: Id | null, value: Value, color: Color): Paint {
-    const known = this.made.find(it => JSON.stringify(it.token.value) === JSON.stringify(value));
-    const there = known && this.paints.find(it => it.id === known.token.id);
+    const said = stableText(value);
+    const known = [...this.made.map(it => it.token), ...this.tokens.values()].find(
+      it => it.type === 'color' && stableText(it.value) === said,
+    );
+    const there = known && this.paints.find(it => it.id === known.id);
     if (there) return there;
     const taken = new Set(this.made.map(it => it.token.name));
     let unique = name;
@@ -132,9 +143,20 @@ class Solver {
       [Math.min(wanted, TEXT), levels.slice(0, 1)],
     ] as const) {
       const color = leastShift(of.color, on, asked);
-      if (color) return color === of.color ? of : this.at(of, color.coords[0]);
+      if (!color) continue;
+      if (color === of.color) return of;
+      return this.alike(of, color, grounds.slice(0, on.length), asked) ?? this.at(of, color.coords[0]);
     }
     return this.at(of, (levels[0] ?? 0) < MIDDLE ? 1 : 0);
+  }
+
+  /** A swatch that nobody could tell from what would be made, and that passes as well. */
+  private alike(of: Paint, color: Color, grounds: readonly Paint[], wanted: number): Paint | undefined {
+    const would = paintOf('', of, color);
+    return least(
+      this.paints.filter(it => apart(it, would) < HARDLY && this.passes(it, grounds, wanted)),
+      it => apart(it, would),
+    );
   }
 
   private passes(it: Paint, grounds: readonly Paint[], wanted: number): boolean {

@@ -1,4 +1,4 @@
-import { type GuideData, guideOf, solveScheme } from '../../guide/index.ts';
+import { type GuideData, guideOf, madeGroup, solveScheme } from '../../guide/index.ts';
 import { slug } from '../../tokens/index.ts';
 import { SiteBuilder } from '../build.ts';
 import { dress } from './dress.ts';
@@ -75,7 +75,7 @@ export function readyGuide(spec: GuideSpec): GuideData {
 
   for (const [name, surface, accent] of [...spec.light, ...spec.dark]) {
     let made = 0;
-    const group = `${name}, made`;
+    const group = madeGroup(name);
     const solved = solveScheme(
       b.tokensSoFar,
       { surface: id(surface), accent: id(accent) },
