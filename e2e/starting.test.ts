@@ -97,6 +97,32 @@ describe('a new site', () => {
     await walker.kept();
   });
 
+  it('sees a kept guide with its pictures before it takes it', async () => {
+    const { walker } = demo;
+    const pinned = () =>
+      walker.page.$$eval('ul[aria-label^="Pictures of"] img', all =>
+        all.map(it => (it instanceof HTMLImageElement ? it.naturalWidth > 0 : false)),
+      );
+    await walker.open('guide');
+    await walker.click('New note');
+    await walker.choose('Pin a picture', 'Early boat');
+    await walker.kept();
+    await walker.open('guide?guides');
+    await walker.click('Keep this site’s guide …');
+    await walker.type('Name of the guide', 'With a picture');
+    await walker.says('version 1');
+    await walker.page.goto(`${PROGRAM}/sites/sant-bree-by-foot/guide?guides`);
+    await walker.click('Guide With a picture', 'button');
+    await walker.says('would look different');
+    await walker.click('Open note New note');
+    await until(pinned, all => all.length === 1 && all.every(it => it), 'the picture is there');
+    await walker.click('Forget the guide With a picture');
+    await walker.open('guide');
+    await walker.click('Undo');
+    await walker.click('Undo');
+    await walker.kept();
+  });
+
   it('no error was thrown in the browser', () => {
     expect(demo.errors).toEqual([]);
   });

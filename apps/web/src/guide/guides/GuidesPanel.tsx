@@ -12,14 +12,7 @@ import { IntoView } from '../../ui/IntoView.tsx';
 import { KeepGuide } from './KeepGuide.tsx';
 import { OfferView } from './OfferView.tsx';
 import { Snapshots } from './Snapshots.tsx';
-import {
-  useForgetGuide,
-  useGiveFiles,
-  useKeepSnapshot,
-  useKeptGuide,
-  useKeptGuides,
-  useSnapshotGuide,
-} from './useKept.ts';
+import { useForgetGuide, useKeepSnapshot, useKeptGuide, useKeptGuides, useSnapshotGuide } from './useKept.ts';
 import { useOffer } from './useOffer.ts';
 
 interface Chosen {
@@ -45,11 +38,10 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
   const [face, setFace] = useState<Face>('light');
   const [parts, setParts] = useState<ReadonlySet<Id> | null>(null);
   const kept = useKeptGuides();
-  const opened = useKeptGuide(chosen?.type === 'kept' ? chosen.id : null);
+  const opened = useKeptGuide(chosen?.type === 'kept' ? chosen.id : null, session.id);
   const then = useSnapshotGuide(session.id, chosen?.type === 'snapshot' ? chosen.id : null);
   const forget = useForgetGuide();
   const keep = useKeepSnapshot(session.id);
-  const give = useGiveFiles(session.id);
   const wish = useMemo((): GuideWish | null => {
     if (chosen?.type === 'ready') return { guide: chosen.id, face };
     const data = chosen?.type === 'kept' ? opened.data : chosen?.type === 'snapshot' ? then.data : undefined;
@@ -73,7 +65,6 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
     try {
       await session.settled();
       await keep.mutateAsync(`Before the guide “${name}”`);
-      if (chosen?.type === 'kept') await give.mutateAsync(chosen.id);
     } catch (error) {
       toast.error(`Nothing was taken, since it could not be prepared. ${problemText(error)}`);
       return;

@@ -9,7 +9,7 @@ import { useKeptGuide } from './useKept.ts';
 export function useBeside(beside: Beside, before: Site): Site | null {
   const session = useSession();
   const [kind, id = ''] = beside.split(':');
-  const kept = useKeptGuide(kind === 'kept' ? id : null);
+  const kept = useKeptGuide(kind === 'kept' ? id : null, session.id);
   const guide = kind === 'ready' ? id : kind === 'kept' ? kept.data : undefined;
   const [made, setMade] = useState<{ beside: Beside; site: Site } | null>(null);
   useEffect(() => {

@@ -1,6 +1,7 @@
 import type { GuideData } from '@cove/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { request } from '../../api/request.ts';
+import { useMay } from '../../session/rights.tsx';
 
 export interface KeptGuide {
   id: string;
@@ -20,13 +21,21 @@ export interface Snapshot {
 export const useKeptGuides = () =>
   useQuery({ queryKey: ['guides'], queryFn: () => request<KeptGuide[]>('GET', '/api/guides') });
 
-/** A kept guide with all its records; asked for when one looks at it. */
-export const useKeptGuide = (id: string | null) =>
-  useQuery({
-    queryKey: ['guides', id],
-    queryFn: () => request<GuideData>('GET', `/api/guides/${id}`),
+/**
+ * A kept guide with all its records, asked for when one looks at it; its fonts and pictures are laid where the site looks for
+ * its own, so that it is seen with them. They do no harm where it is not taken: nothing names them.
+ */
+export function useKeptGuide(id: string | null, site: string) {
+  const may = useMay('guide');
+  return useQuery({
+    queryKey: ['guides', id, site, may],
+    queryFn: async () => {
+      if (may) await request<void>('POST', `/api/guides/${id}/files`, { site });
+      return request<GuideData>('GET', `/api/guides/${id}`);
+    },
     enabled: id !== null,
   });
+}
 
 export function useKeepGuide() {
   const queries = useQueryClient();
@@ -36,12 +45,6 @@ export function useKeepGuide() {
     onSuccess: () => queries.invalidateQueries({ queryKey: ['guides'] }),
   });
 }
-
-/** Lays the fonts and pictures of a kept guide where a site looks for its own. */
-export const useGiveFiles = (site: string) =>
-  useMutation({
-    mutationFn: (guide: string) => request<void>('POST', `/api/guides/${guide}/files`, { site }),
-  });
 
 export function useForgetGuide() {
   const queries = useQueryClient();

@@ -67,16 +67,20 @@ class Solver {
   readonly made: { token: Omit<TokenRecord, 'order'>; of: Id | null; roles: string[] }[] = [];
   private readonly chosen = new Map<string, Paint>();
   private readonly paints: Paint[];
+  /** Swatches by what they are set to. */
+  private readonly known = new Map<string, Id>();
   private readonly surface: Paint;
   private readonly dark: boolean;
 
   constructor(
-    private readonly tokens: Tokens,
+    tokens: Tokens,
     private readonly wish: SchemeWish,
     private readonly group: string,
     private readonly nextId: () => Id,
   ) {
     this.paints = paintsOf(tokens);
+    for (const { id, type, value } of tokens.values())
+      if (type === 'color') this.known.set(stableText(value), id);
     const surface = this.paints.find(it => it.id === wish.surface);
     if (!surface) throw new Error(`no opaque swatch ${wish.surface}`);
     this.surface = surface;
@@ -93,10 +97,8 @@ class Solver {
   /** A new swatch, which later roles may use as well; the very one where it was made before, here or for another scheme. */
   private make(name: string, of: Id | null, value: Value, color: Color): Paint {
     const said = stableText(value);
-    const known = [...this.made.map(it => it.token), ...this.tokens.values()].find(
-      it => it.type === 'color' && stableText(it.value) === said,
-    );
-    const there = known && this.paints.find(it => it.id === known.id);
+    const known = this.known.get(said);
+    const there = known !== undefined && this.paints.find(it => it.id === known);
     if (there) return there;
     const taken = new Set(this.made.map(it => it.token.name));
     let unique = name;
@@ -110,6 +112,7 @@ class Solver {
       value,
     } as const;
     this.made.push({ token, of, roles: [] });
+    this.known.set(said, token.id);
     const paint = paintOf(token.id, token, color);
     this.paints.push(paint);
     return paint;
