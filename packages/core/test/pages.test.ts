@@ -10,6 +10,7 @@ import {
   removePage,
   setAddress,
   setHome,
+  showArea,
   switchPage,
 } from '../src/commands/index.ts';
 import { pagesInOrder, publishSite, topPages } from '../src/render/index.ts';
@@ -214,6 +215,15 @@ describe('random acts on pages', () => {
           return made.ok ? { ok: true as const, value: made.value.edits } : made;
         },
         () => setHome(now, id),
+        () => ({
+          ok: true as const,
+          value: showArea(
+            now,
+            id,
+            random.pick(['header', 'sidebar', 'footer'] as const),
+            random.int(2) === 0,
+          ),
+        }),
         () => removePage(now, id),
       ];
       const result = random.pick(acts)();

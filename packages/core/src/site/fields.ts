@@ -112,6 +112,15 @@ export class Fields {
     );
   }
 
+  /** A map that is left out where it is empty, so that a record has one spelling. */
+  maybeMap<K extends string, T>(
+    name: K,
+    reader: (key: string, it: unknown, path: string) => T,
+  ): { [P in K]?: Readonly<Record<string, T>> } {
+    const found = this.maybe(name, (fields, it) => fields.map(it, reader));
+    return Object.keys(found[name] ?? {}).length > 0 ? found : {};
+  }
+
   finish(): void {
     for (const key of Object.keys(this.source))
       if (!this.asked.has(key)) throw new BadField(this.prefix + key, this.source[key], 'no such field');

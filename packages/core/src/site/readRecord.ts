@@ -77,23 +77,19 @@ const note = (fields: Fields) => fields.maybe('note', (f, name) => f.text(name, 
 const roleName = (it: unknown) => (isId(it) ? it : null);
 
 const includes = (fields: Fields) =>
-  fields.maybe('includes', (f, name) =>
-    f.map(name, (key, it, path): Included => {
-      if (!isId(key) || !isObject(it)) throw new BadField(path, it, 'an included preset');
-      const inner = new Fields(it, `${path}.`);
-      const included = { preset: inner.id('preset'), order: inner.order('order') };
-      inner.finish();
-      return included;
-    }),
-  );
+  fields.maybeMap('includes', (key, it, path): Included => {
+    if (!isId(key) || !isObject(it)) throw new BadField(path, it, 'an included preset');
+    const inner = new Fields(it, `${path}.`);
+    const included = { preset: inner.id('preset'), order: inner.order('order') };
+    inner.finish();
+    return included;
+  });
 
 const begins = (fields: Fields) =>
-  fields.maybe('begins', (f, name) =>
-    f.map(name, (key, it, path): true => {
-      if (!isWidget(key) || it !== true) throw new BadField(path, it, 'a widget: true');
-      return it;
-    }),
-  );
+  fields.maybeMap('begins', (key, it, path): true => {
+    if (!isWidget(key) || it !== true) throw new BadField(path, it, 'a widget: true');
+    return it;
+  });
 
 /** Whether a value can be what a token of this type holds; references are checked where tokens are known. */
 function fitsToken(it: Value, type: TokenType): boolean {
@@ -267,16 +263,11 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     ...set(f, 'unlisted'),
     ...set(f, 'unindexed'),
     ...f.maybe('sharePicture', (it, name) => it.id(name)),
-    ...f.maybe('areas', (it, name) =>
-      it.read(name, 'true or false for header, sidebar and footer', areas =>
-        isObject(areas) &&
-        Object.entries(areas).every(
-          ([area, shown]) => SHARED_AREAS.some(known => known === area) && typeof shown === 'boolean',
-        )
-          ? areas
-          : null,
-      ),
-    ),
+    ...f.maybeMap('areas', (area, shown, path) => {
+      if (!SHARED_AREAS.some(known => known === area) || typeof shown !== 'boolean')
+        throw new BadField(path, shown, 'true or false for header, sidebar and footer');
+      return shown;
+    }),
   }),
   section: (id, f) => {
     const area = f.oneOf('area', AREAS);

@@ -52,18 +52,16 @@ export const declarations = (
   fields: Fields,
   allowed: (slot: Pick<SlotParts, 'part' | 'state'>) => string | null,
 ) =>
-  fields.maybe('declarations', (f, name) =>
-    f.map(name, (key, it, path): string => {
-      const at = parseDeclarationKey(key);
-      if (!at) throw new BadField(path, key, 'a place: part:state@width/css-property');
-      const why = allowed(at);
-      if (why) throw new BadField(path, key, why);
-      if (typeof it !== 'string') throw new BadField(path, it, 'a value as CSS has it');
-      const problem = declarationProblem(at.css, it);
-      if (problem) throw new BadField(path, it, problem);
-      return it.trim();
-    }),
-  );
+  fields.maybeMap('declarations', (key, it, path): string => {
+    const at = parseDeclarationKey(key);
+    if (!at) throw new BadField(path, key, 'a place: part:state@width/css-property');
+    const why = allowed(at);
+    if (why) throw new BadField(path, key, why);
+    if (typeof it !== 'string') throw new BadField(path, it, 'a value as CSS has it');
+    const problem = declarationProblem(at.css, it);
+    if (problem) throw new BadField(path, it, problem);
+    return it.trim();
+  });
 
 export const rebind = (fields: Fields) =>
   fields.map('rebind', (key, it, path) => {
