@@ -1,23 +1,9 @@
-import {
-  BASE_CSS,
-  guideRules,
-  pagesInOrder,
-  printBlock,
-  printElementBases,
-  printLayerOrder,
-  printRules,
-  renderPreview,
-  rootBlock,
-  type Site,
-  type State,
-  schemeBlocks,
-  WIDTHS,
-} from '@cove/core';
+import { pagesInOrder, renderPreview, type Site, type State, WIDTHS } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Browser, CDPSession, Page } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
-import { assetUrl, BASES, compareColumn, comparePage, withPointer } from './support/comparison.ts';
+import { BASES, compareColumn, comparePage, sheetStyles, withPointer } from './support/comparison.ts';
 import { generatedSite } from './support/generatedSite.ts';
 
 /** More on demand: COVE_SEEDS=50 ./cove test e2e */
@@ -35,17 +21,6 @@ beforeAll(async () => {
   cdp = await page.createCDPSession();
 });
 afterAll(() => browser.close());
-
-const sheetStyles = (site: Site) => {
-  const rules = guideRules(site, { mode: 'sheet', assetUrl });
-  return [
-    printLayerOrder(rules),
-    BASE_CSS,
-    printElementBases(),
-    ...[rootBlock(site, 'sheet'), ...schemeBlocks(site)].map(printBlock),
-    printRules(site, rules, 'sheet'),
-  ].join('\n');
-};
 
 /** CSS Cascading and Inheritance Level 5, as Chromium carries it out, against the core's own cascade. */
 describe('what the core computes is what Chromium computes', () => {

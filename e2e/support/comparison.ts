@@ -1,6 +1,8 @@
 import {
   type AssetRecord,
+  BASE_CSS,
   computedStyles,
+  guideRules,
   hostOf,
   nodeScope,
   type PageRecord,
@@ -8,15 +10,21 @@ import {
   pageScope,
   partNames,
   partOf,
+  printBlock,
+  printElementBases,
   printHtml,
+  printLayerOrder,
+  printRules,
   propertyOf,
   renderCell,
+  rootBlock,
   type Scope,
   type Site,
   type SpecimenColumn,
   type State,
   type Surroundings,
   samplesIn,
+  schemeBlocks,
   specimenRows,
   specimenScope,
   statesOf,
@@ -28,6 +36,18 @@ import type { CDPSession, Page } from 'puppeteer-core';
 /** Where pictures would lie; nothing is fetched from there. */
 export const BASES = { fonts: 'https://fonts.invalid/', assets: 'https://assets.invalid/' };
 export const assetUrl = ({ file }: AssetRecord): string => `${BASES.assets}${file}`;
+
+/** All rules of a guide as the specimen has them. */
+export const sheetStyles = (site: Site) => {
+  const rules = guideRules(site, { mode: 'sheet', assetUrl });
+  return [
+    printLayerOrder(rules),
+    BASE_CSS,
+    printElementBases(),
+    ...[rootBlock(site, 'sheet'), ...schemeBlocks(site)].map(printBlock),
+    printRules(site, rules, 'sheet'),
+  ].join('\n');
+};
 
 /** An element as it was found: whose part it is, and whether it is the current one of several. */
 interface Found {

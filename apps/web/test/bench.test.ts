@@ -3,15 +3,14 @@ import {
   contributionsTo,
   type Edit,
   nodeScope,
+  noEffect,
   type PropertyName,
-  partOf,
   propertyOf,
   type Site,
   specimenRows,
 } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
 import { describe, expect, it } from '@jest/globals';
-import { noEffect } from '../src/bench/noEffect.ts';
 import { resolveSubject } from '../src/bench/subject.ts';
 import { usesOfRow } from '../src/guide/uses.ts';
 import { outlineRows } from '../src/pages/outlineRows.ts';
@@ -27,18 +26,13 @@ const after = (...edits: Edit[]): Site => {
 const effect = (site: Site, node: string, part: string, property: PropertyName) => {
   const scope = nodeScope(site, 'home', node);
   if (!scope) throw new Error('gone');
-  return noEffect(
-    propertyOf(property),
-    partOf(scope.element, part),
-    contributionsTo(site, scope, part),
-    'rest',
-    'wide',
-  );
+  const said = contributionsTo(site, scope, part);
+  return noEffect(propertyOf(property), { site, scope, part, said, state: 'rest', width: 'wide' });
 };
 
 describe('“no effect here”', () => {
   it.each([
-    ['book', 'label', 'paddingTop', 'inline text has no height'],
+    ['crossing-text', 'link', 'paddingTop', 'inline text has no height'],
     ['welcome-title', 'text', 'rowGap', 'only parts arranged as flex or grid'],
     ['welcome-words', 'box', 'gridColumns', 'only parts arranged as grid'],
     ['before-row', 'box', 'flexDirection', 'only parts arranged as flex'],
@@ -49,6 +43,8 @@ describe('“no effect here”', () => {
   });
   it.each([
     ['book', 'box', 'paddingTop'],
+    // Inline by itself, but a block in a button that is arranged as flex.
+    ['book', 'label', 'paddingTop'],
     ['before-row', 'box', 'gridColumns'],
     ['book', 'box', 'borderTopColor'],
     ['crossing-text', 'link', 'textDecorationColor'],

@@ -5,6 +5,7 @@ import {
   getRecord,
   type Id,
   isNode,
+  noEffect,
   PART_KINDS,
   PROPERTIES,
   type PropertyName,
@@ -45,7 +46,6 @@ import { FACET_NAMES } from './facetNames.ts';
 import { GroundRows, isGround } from './GroundRows.tsx';
 import { KeepSection } from './KeepSection.tsx';
 import { NodeChoices } from './NodeChoices.tsx';
-import { noEffect } from './noEffect.ts';
 import { Promote } from './Promote.tsx';
 import { PropertyRow } from './PropertyRow.tsx';
 import { Rebinds } from './Rebinds.tsx';
@@ -188,9 +188,7 @@ function Opened({
       differs={differing(contributions, row, state, width)}
       varies={varying(ofOthers, row, state, width, value)}
       noEffect={
-        knot || found
-          ? noEffect(row, element ? partOf(element, part) : undefined, contributions, state, width)
-          : null
+        knot || found ? noEffect(row, { site, scope, part, said: contributions, state, width }) : null
       }
       {...(onBox && { onBox })}
     />

@@ -198,7 +198,6 @@ export const LAYOUT = rows('layout', [
     min: 0.1,
     max: 10,
     keywords: ['auto'],
-    kinds: ['picture', 'box'],
     words: 'crop proportion square',
   },
   {

@@ -1,0 +1,109 @@
+import { type Contributions, contributionsTo, type Scope, winner } from '../cascade/index.ts';
+import type { PartKind, PropertyName, PropertyRow } from '../properties/index.ts';
+import type { Site, State, Width } from '../site/index.ts';
+import { partOf } from '../widgets/index.ts';
+
+/** A part in a situation, with all that is said of it. */
+export interface Asking {
+  site: Site;
+  /** Where it stands; null for what stands nowhere, such as a preset. */
+  scope: Scope | null;
+  part: string;
+  said: Contributions;
+  state: State;
+  width: Width;
+}
+
+const keywordOf = (
+  said: Contributions,
+  property: 'display' | 'textDecorationLine',
+  state: State,
+  width: Width,
+): string | null => {
+  const value = winner(said.get(property), state, width)?.value;
+  return value?.type === 'keyword' ? value.value : null;
+};
+
+const FLEX = new Set<string | null>(['flex', 'inline-flex']);
+const arranges = (display: string | null): boolean => FLEX.has(display) || display === 'grid';
+
+/** Whether these work is told by the arrangement of the part, whatever its kind. */
+const ARRANGING = new Set<PropertyName>([
+  'flexDirection',
+  'flexWrap',
+  'gridColumns',
+  'alignItems',
+  'justifyContent',
+  'justifyItems',
+  'rowGap',
+  'columnGap',
+]);
+/** What inline text has not: CSS 2.2, sections 10.2 to 10.7. */
+const OF_BLOCKS = new Set<PropertyName>([
+  'width',
+  'maxWidth',
+  'height',
+  'minHeight',
+  'aspectRatio',
+  'marginTop',
+  'marginBottom',
+  'paddingTop',
+  'paddingBottom',
+]);
+
+const SIDES = ['Top', 'Right', 'Bottom', 'Left'] as const;
+
+const KIND_WORDS: Record<PartKind, string> = {
+  box: 'boxes',
+  heading: 'headings',
+  text: 'texts',
+  label: 'labels',
+  icon: 'icons',
+  picture: 'pictures',
+  ground: 'layers behind a section',
+  edge: 'edges of a section',
+};
+
+/** How what holds a part is arranged; items of flex and grid are blocks, whatever they say themselves. */
+function displayAround({ site, scope, part, state, width }: Asking): string | null {
+  if (!scope) return null;
+  const inside = partOf(scope.element, part)?.inside;
+  const said =
+    inside !== undefined
+      ? contributionsTo(site, scope, inside)
+      : scope.parent
+        ? contributionsTo(site, scope.parent.scope, scope.parent.part)
+        : null;
+  return said && keywordOf(said, 'display', state, width);
+}
+
+/** Why a property would do nothing on a part as it stands; null where it works. */
+export function noEffect(row: PropertyRow, asking: Asking): string | null {
+  const { scope, said, state, width } = asking;
+  const part = scope ? partOf(scope.element, asking.part) : undefined;
+  if (part && row.kinds && !row.kinds.includes(part.kind) && !ARRANGING.has(row.name))
+    return `only ${row.kinds.map(kind => KIND_WORDS[kind]).join(' and ')} have it.`;
+  if (part && row.placed && !part.placed) return 'it stands where its neighbours leave it room.';
+  if (part?.placed && row.name === 'order') return 'it stands in a place of its own.';
+  const display = keywordOf(said, 'display', state, width);
+  if ((row.box === 'gap' || row.name === 'alignItems' || row.name === 'justifyContent') && !arranges(display))
+    return 'only parts arranged as flex or grid have it.';
+  if ((row.name === 'flexDirection' || row.name === 'flexWrap') && !FLEX.has(display))
+    return 'only parts arranged as flex have it.';
+  if (row.name === 'gridColumns' && display !== 'grid') return 'only parts arranged as grid have it.';
+  // In a block some browsers follow it, so nothing is said there (CSS Box Alignment Level 3, section 6.1).
+  if (row.name === 'justifyItems' && FLEX.has(display)) return 'parts arranged as flex have no cells.';
+  if (display === 'inline' && OF_BLOCKS.has(row.name) && !arranges(displayAround(asking)))
+    return 'inline text has no height or width of its own, and padding above it moves nothing.';
+  for (const side of SIDES)
+    if (row.name === `border${side}Color` || row.name === `border${side}Width`) {
+      const style = winner(said.get(`border${side}Style`), state, width)?.value;
+      if (style?.type !== 'keyword' || style.value === 'none') return 'the line has no style yet.';
+    }
+  if (
+    /^textDecoration(Color|Thickness)$/.test(row.name) &&
+    (keywordOf(said, 'textDecorationLine', state, width) ?? 'none') === 'none'
+  )
+    return 'there is no underline.';
+  return null;
+}
