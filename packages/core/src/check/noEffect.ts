@@ -47,8 +47,6 @@ const OF_BLOCKS = new Set<PropertyName>([
   'aspectRatio',
   'marginTop',
   'marginBottom',
-  'paddingTop',
-  'paddingBottom',
 ]);
 
 const SIDES = ['Top', 'Right', 'Bottom', 'Left'] as const;
@@ -94,7 +92,7 @@ export function noEffect(row: PropertyRow, asking: Asking): string | null {
   // In a block some browsers follow it, so nothing is said there (CSS Box Alignment Level 3, section 6.1).
   if (row.name === 'justifyItems' && FLEX.has(display)) return 'parts arranged as flex have no cells.';
   if (display === 'inline' && OF_BLOCKS.has(row.name) && !arranges(displayAround(asking)))
-    return 'inline text has no height or width of its own, and padding above it moves nothing.';
+    return 'inline text has no width or height of its own, nor room above and below it.';
   for (const side of SIDES)
     if (row.name === `border${side}Color` || row.name === `border${side}Width`) {
       const style = winner(said.get(`border${side}Style`), state, width)?.value;

@@ -23,6 +23,9 @@ export const linkStates = (part: string) => ({
 });
 /** What the program says of the words inside running text. */
 export const runBaseline = {
+  'link/display': 'inline',
+  'code/display': 'inline',
+  'marked/display': 'inline',
   ...on('link', { color: 'role.link', textDecorationLine: 'underline', cursor: 'pointer' }),
   'code/fontFamily': 'ui-monospace, monospace',
   'code/fontSize': '0.92em',

@@ -28,6 +28,7 @@ export const navigation = element({
     'list/rowGap': '0.25rem',
     'list/columnGap': '1.5rem',
     'item/display': 'block',
+    'link/display': 'inline',
     'link/color': 'role.text',
     'link/textDecorationLine': 'none',
     'link/cursor': 'pointer',

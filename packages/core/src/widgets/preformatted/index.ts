@@ -25,6 +25,7 @@ export const preformatted = element({
     ...corners('box', '0.375rem'),
     'box/fontFamily': 'ui-monospace, monospace',
     'box/fontSize': '0.92em',
+    'text/display': 'inline',
     'text/fontFamily': 'ui-monospace, monospace',
     'text/fontSize': '1em',
   }),
