@@ -94,6 +94,29 @@ describe('the variants of an element', () => {
   });
 });
 
+describe('values set by hand', () => {
+  it('become a variant of their own, which the thing wears: it looks as before', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=feature-dogs&part=box');
+    const canvas = await walker.frame('Page');
+    const fill = '[data-node=feature-dogs]';
+    const before = await walker.style(canvas, fill, 'background-color');
+    await walker.page.locator('section[aria-label="Set here"] ::-p-text(Promote …)').click();
+    await walker.choose('It becomes the rule for', 'A new look of feature');
+    await walker.type('Name of the look', 'Kennel', null);
+    await walker.says('Nothing on the pages would look different.');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Promote', 'button');
+    await until(
+      () => walker.page.$$eval('select', all => all.map(it => it.selectedOptions[0]?.textContent ?? '')),
+      all => all.includes('Kennel'),
+      'it wears the new look',
+    );
+    expect(await walker.style(canvas, fill, 'background-color')).toBe(before);
+    await undo(1);
+  });
+});
+
 describe('an element that looks different on one page', () => {
   it('is set in the guide from that page, listed there, and reset', async () => {
     const { walker } = demo;

@@ -7,6 +7,7 @@ import {
   duplicateScheme,
   duplicateVariant,
   moveVariant,
+  promoteToVariant,
   removeVariant,
   setSlot,
 } from '../src/commands/index.ts';
@@ -118,6 +119,45 @@ describe('variants of an element', () => {
     const { edits, id } = must(duplicateScheme(ruled, 'dark'));
     const places = [...after(ruled, edits).kinds.variantRule.values()].map(it => it.place);
     expect(places).toContainEqual({ type: 'scheme', scheme: id });
+  });
+});
+
+describe('values set by hand', () => {
+  const set = after(site, [
+    ...setSlot(site, { type: 'record', id: 'book' }, 'box/opacity', { type: 'number', value: 0.3 }),
+    ...setSlot(site, { type: 'record', id: 'book' }, 'label/opacity', { type: 'number', value: 0.9 }),
+  ]);
+  const opacityOf = (at: Site, id: string, part: string) => {
+    const scope = nodeScope(at, 'home', id);
+    return scope ? winner(contributionsTo(at, scope, part).get('opacity'), 'rest', 'wide')?.value : null;
+  };
+  it('become a variant of their own, which begins as the one worn, so that the look stays', () => {
+    const { edits, variant } = must(promoteToVariant(set, 'book', ['box/opacity'], 'kind', 'Faint'));
+    const done = after(set, edits);
+    expect(wornBy(done, 'book')).toEqual({ kind: variant, size: 'large' });
+    expect(names(done)).toEqual(['Outlined', 'Faint']);
+    expect(opacityOf(done, 'book', 'box')).toEqual({ type: 'number', value: 0.3 });
+    // What was not promoted stays where it was, and what the one before set for a place goes along.
+    expect(done.kinds.widget.get('book')?.styles).toEqual({
+      'label/opacity': { type: 'number', value: 0.9 },
+    });
+    expect([...done.kinds.variantRule.values()].map(it => it.variant)).toContain(variant);
+    // The one before is as it was.
+    expect(done.kinds.variant.get('outlined')).toEqual(set.kinds.variant.get('outlined'));
+  });
+  it('on an axis of which nothing is worn begin with nothing else', () => {
+    const bare = after(set, [{ op: 'unset', id: 'book', path: ['variants', 'size'] }]);
+    const { edits, variant } = must(promoteToVariant(bare, 'book', ['label/opacity'], 'size', ' '));
+    const done = after(bare, edits);
+    expect(done.kinds.variant.get(variant)).toMatchObject({
+      name: 'Variant',
+      styles: { 'label/opacity': { type: 'number', value: 0.9 } },
+    });
+  });
+  it('are refused where there is no such axis, and where nothing is set', () => {
+    expect(promoteToVariant(set, 'book', ['box/opacity'], 'look', 'X')).toMatchObject({ ok: false });
+    expect(promoteToVariant(set, 'book', ['box/width'], 'kind', 'X')).toMatchObject({ ok: false });
+    expect(promoteToVariant(set, 'nobody', [], 'kind', 'X')).toMatchObject({ ok: false });
   });
 });
 

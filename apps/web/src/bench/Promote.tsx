@@ -5,6 +5,7 @@ import {
   parseSlot,
   promote,
   promoteToToken,
+  promoteToVariant,
   propertyOf,
   type Result,
   type Scope,
@@ -81,9 +82,15 @@ function Panel({
   const groups = useMemo(() => groupsFor(site, single), [site, single]);
   const [group, setGroup] = useState(groups[0] ?? 'Own');
   const to = choices[chosen]?.to ?? 'token';
+  const newAxis = to !== 'token' && to.type === 'newVariant' ? to.axis : null;
   const made = useMemo((): Result<Edit[]> => {
+    const called = name.trim() || 'Unnamed';
+    if (to !== 'token' && to.type === 'newVariant') {
+      const variant = promoteToVariant(site, node.id, slots, to.axis, called);
+      return variant.ok ? { ok: true, value: variant.value.edits } : variant;
+    }
     if (to !== 'token') return promote(site, node.id, slots, to);
-    const token = promoteToToken(site, node.id, single ?? '', { group, name: name.trim() || 'Unnamed' });
+    const token = promoteToToken(site, node.id, single ?? '', { group, name: called });
     return token.ok ? { ok: true, value: token.value.edits } : token;
   }, [site, node, slots, to, single, group, name]);
   const finish = () => {
@@ -107,22 +114,25 @@ function Panel({
         options={choices.map(({ label }, i) => ({ value: String(i), label }))}
         onChange={it => setChosen(Number(it))}
       />
-      {to === 'token' && (
+      {(to === 'token' || newAxis !== null) && (
         <div className="grid grid-cols-2 gap-2">
           <label className="grid gap-0.5">
-            <span className="label-line">Name of the token</span>
+            <span className="label-line">{`Name of the ${newAxis ?? 'token'}`}</span>
             <input
               value={name}
+              maxLength={80}
               onChange={event => setName(event.target.value)}
               className="h-6 min-w-0 rounded-sm border border-hair bg-paper px-1.5"
             />
           </label>
-          <Select
-            label="Group"
-            value={group}
-            options={groups.map(it => ({ value: it, label: it }))}
-            onChange={setGroup}
-          />
+          {to === 'token' && (
+            <Select
+              label="Group"
+              value={group}
+              options={groups.map(it => ({ value: it, label: it }))}
+              onChange={setGroup}
+            />
+          )}
         </div>
       )}
       <div className="min-h-24">

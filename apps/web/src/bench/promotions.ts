@@ -11,14 +11,15 @@ import { nameOf } from '../shell/names.ts';
 
 export interface Choice {
   label: string;
-  to: Promotion | 'token';
+  to: Promotion | { type: 'newVariant'; axis: string } | 'token';
 }
 
 /** Places that a thing stands in, from the narrowest, with how they are said. */
-function placesOf(site: Site, { section, page, area, scheme, pageKind }: Scope): [Place, string][] {
+function placesOf(site: Site, { section, page, area, scheme, pageKind, longForm }: Scope): [Place, string][] {
   const places: [Place, string][] = [];
   if (section) places.push([{ type: 'section', section: section.id }, `in ${nameOf(site, section.id)}`]);
   places.push([{ type: 'scheme', scheme }, `on ${nameOf(site, scheme)}`]);
+  if (longForm) places.push([{ type: 'longForm' }, 'in long-form text']);
   if (area !== 'main') places.push([{ type: 'area', area }, `in the ${area}`]);
   if (page && page.id !== '') {
     places.push([{ type: 'page', page: page.id }, `on the page ${page.title}`]);
@@ -44,6 +45,9 @@ export function promotionsOf(site: Site, scope: Scope, node: NodeRecord): Choice
         label: `The variant ${nameOf(site, variant)}`,
         to: { type: 'variant', variant, place: null },
       }),
+    ),
+    ...element.axes.map(
+      (axis): Choice => ({ label: `A new ${axis} of ${noun}`, to: { type: 'newVariant', axis } }),
     ),
     ...Object.values(node.wears).map(
       ({ preset }): Choice => ({

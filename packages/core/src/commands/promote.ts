@@ -17,6 +17,7 @@ import { isLoose, type LiteralType, tokenTypeOf, type Value } from '../values/in
 import { partOf } from '../widgets/index.ts';
 import { type StyleTarget, setSlots } from './styles.ts';
 import { addToken } from './tokens.ts';
+import { addVariant, duplicateVariant, nameFor } from './variants.ts';
 
 /** What values set by hand can become. */
 export type Promotion =
@@ -75,6 +76,54 @@ export function promote(site: Site, id: Id, slots: readonly Slot[], to: Promotio
       : Object.fromEntries(own.flatMap(slot => (node.styles[slot] ? [[slot, node.styles[slot]]] : [])));
   const rule = setSlots(site, target, values);
   return ok([...rule, ...own.map((slot): Edit => ({ op: 'unset', id, path: ['styles', slot] }))]);
+}
+
+/**
+ * Values set on one thing become a variant of their own, which it wears from then on. One that it wears already on that axis
+ * is what the new one begins as, so that the look stays.
+ */
+export function promoteToVariant(
+  site: Site,
+  id: Id,
+  slots: readonly Slot[],
+  axis: string,
+  name: string,
+): Result<{ edits: Edit[]; variant: Id }> {
+  const node = getRecord(site, id);
+  if (!isNode(node)) return gone(id);
+  const element = elementOfNode(node);
+  if (!element.axes.includes(axis))
+    return fail({
+      code: 'no-axis',
+      message: `A ${element.label.toLowerCase()} has no variants of that kind.`,
+      record: id,
+      found: axis,
+      expected: element.axes.join(', '),
+    });
+  const own = slots.filter(slot => Object.hasOwn(node.styles, slot));
+  if (own.length === 0)
+    return fail({ code: 'nothing-set', message: 'Nothing is set here that could go there.', record: id });
+  const worn = node.variants[axis];
+  const begun = worn === undefined ? null : duplicateVariant(site, worn);
+  const made = begun?.ok ? begun.value : addVariant(site, element.name, axis, name);
+  const values = Object.fromEntries(
+    own.flatMap(slot => (node.styles[slot] ? [[slot, node.styles[slot]]] : [])),
+  );
+  const named = nameFor(site, element.name, axis, name);
+  const edits = made.edits.map(
+    (edit): Edit =>
+      edit.op === 'put' && edit.record.kind === 'variant'
+        ? { op: 'put', record: { ...edit.record, name: named, styles: { ...edit.record.styles, ...values } } }
+        : edit,
+  );
+  return ok({
+    variant: made.id,
+    edits: [
+      ...edits,
+      { op: 'set', id, path: ['variants', axis], value: made.id },
+      ...own.map((slot): Edit => ({ op: 'unset', id, path: ['styles', slot] })),
+    ],
+  });
 }
 
 /** The literal types a token can have. */

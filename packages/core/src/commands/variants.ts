@@ -15,6 +15,10 @@ import { keyAtEnd, keyBehind, reorder } from './order.ts';
 
 const gone = (id: Id) => fail({ code: 'gone', message: 'That variant is no longer there.', record: id });
 
+/** A name that no other variant of the axis has. */
+export const nameFor = (site: Site, element: string, axis: string, wanted: string): string =>
+  uniqueName(wanted.trim() || 'Variant', namesTaken(variantsOf(site, element, axis)));
+
 /** A variant that sets nothing yet, last of its axis. */
 export function addVariant(
   site: Site,
@@ -28,7 +32,7 @@ export function addVariant(
     kind: 'variant',
     element,
     axis,
-    name: uniqueName(name.trim() || 'Variant', namesTaken(siblings)),
+    name: nameFor(site, element, axis, name),
     order: keyAtEnd(siblings),
     styles: {},
   };
@@ -45,7 +49,7 @@ export function duplicateVariant(site: Site, id: Id): Result<{ edits: Edit[]; id
   const record: VariantRecord = {
     ...rest,
     id: made,
-    name: uniqueName(variant.name, namesTaken(siblings)),
+    name: nameFor(site, variant.element, variant.axis, variant.name),
     order: keyBehind(siblings, variant),
   };
   const rules = [...site.kinds.variantRule.values()].flatMap((rule): Edit[] => {
