@@ -139,7 +139,7 @@ describe('swatches', () => {
 
   it('are made in a row that follows one, and each step follows when it alters', async () => {
     await walker.click('Swatch Heather');
-    await walker.choose('Make a ramp of it', '9 steps');
+    await walker.choose('Make a ramp', '9 steps');
     await pressEscape();
     const made = await until(
       () => swatches('Heather ramp'),

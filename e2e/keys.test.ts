@@ -172,6 +172,30 @@ describe('by keys alone', () => {
     await undo();
   });
 
+  it('a widget is added from the list, of which no step does anything by itself', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=crossing');
+    const canvas = await walker.frame('Page');
+    const inside = () => canvas.$$eval('[data-node=crossing] [data-node]', all => all.length);
+    const before = await inside();
+    await toPane('Pages and outline');
+    await walker.tabTo('Add a widget');
+    await walker.press('Enter');
+    await walker.page.waitForSelector('[role=menu]');
+    // Typed, as in any list; then one step on and one back.
+    await walker.page.keyboard.type('quo');
+    await walker.press('ArrowDown');
+    await walker.press('ArrowUp');
+    expect(await inside()).toBe(before);
+    await walker.press('Enter');
+    await canvas.waitForSelector('[data-node=crossing] [class*=quote-box]');
+    expect(await walker.page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toBe(
+      'Add a widget',
+    );
+    await undo();
+    await until(inside, n => n === before, 'as it was');
+  });
+
   it('no error was thrown in the browser', () => {
     expect(demo.errors).toEqual([]);
   });

@@ -376,7 +376,7 @@ describe('the pages', () => {
       it => /<a [^>]*data-part="link"[^>]*><strong>Tides permitting<\/strong><\/a>/.test(it),
       'the words should be strong and a link',
     );
-    await walker.choose('Link the selected words', 'Somewhere else …');
+    await walker.choose('Change the link', 'Somewhere else …');
     await walker.type('Address of the link', 'javascript:alert(1)');
     await walker.says('Write an address that begins with https://');
     await walker.page.keyboard.press('Escape');

@@ -82,7 +82,21 @@ export class Walker {
     if (finish) await this.page.keyboard.press(finish);
   }
 
+  /** Chooses in a list of values, or in a menu of things to do. */
   async choose(name: string, option: string): Promise<void> {
+    const named = await until(
+      () =>
+        this.page.$(
+          `::-p-aria([name="${name}"][role="combobox"]), button[aria-haspopup=menu][aria-label="${name}"]`,
+        ),
+      it => it !== null,
+      `${name} should be there`,
+    );
+    if (await named?.evaluate(it => it.getAttribute('aria-haspopup') === 'menu')) {
+      await named?.click();
+      await this.locator(option, 'menuitem').click();
+      return;
+    }
     const offered = async () => {
       const list = await this.locator(name, 'combobox').waitHandle();
       const value = await list.evaluate(

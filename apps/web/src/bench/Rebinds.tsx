@@ -11,7 +11,7 @@ import { X } from 'lucide-react';
 import { useCommit } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
 import { nameOf } from '../shell/names.ts';
-import { Select } from '../ui/Select.tsx';
+import { ActMenu } from '../ui/ActMenu.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 
 /** Tokens that have another value on one page or in one section; whatever follows them there follows it too. */
@@ -65,15 +65,11 @@ export function Rebinds({ site, record }: { site: Site; record: PageRecord | Sec
       </ul>
       {bound.length === 0 && <p className="text-muted">As in the guide.</p>}
       {!locked && (
-        <Select
-          hideLabel
+        <ActMenu
           label={`Rebind a token ${here}`}
-          value=""
-          options={[
-            { value: '', label: 'Rebind a token …' },
-            ...free.map(it => ({ value: it.id, label: tokenPath(tokens, it.id) })),
-          ]}
-          onChange={token => {
+          className="w-full"
+          options={free.map(it => ({ value: it.id, label: tokenPath(tokens, it.id) }))}
+          onChoose={token => {
             const of = tokens.get(token);
             if (of)
               commit(

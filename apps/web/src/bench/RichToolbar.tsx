@@ -3,6 +3,7 @@ import type { Editor } from '@tiptap/react';
 import { useEditorState } from '@tiptap/react';
 import { Bold, Code, Highlighter, Italic } from 'lucide-react';
 import { useRef, useState } from 'react';
+import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
 import { FileLink } from './FileLink.tsx';
 import { linkChoices, targetOf } from './linkChoices.ts';
@@ -70,22 +71,18 @@ export function RichToolbar({ site, editor, hrefOf }: Props) {
         {mark('Marked', active.marked, <Highlighter size={13} />, () =>
           editor.chain().focus().toggleMark('marked').run(),
         )}
-        <select
-          aria-label="Link the selected words"
-          value=""
-          onChange={event => choose(event.target.value)}
-          className="ml-1 h-6 min-w-0 flex-1 rounded-sm border border-hair bg-paper px-1"
-        >
-          <option value="">{active.link ? 'Change the link …' : 'Link to …'}</option>
-          {linkChoices(site).map(({ value, label }) => (
-            <option key={value} value={value}>
-              {label}
-            </option>
-          ))}
-          <option value="file">A file …</option>
-          <option value="away">Somewhere else …</option>
-          {active.link && <option value="none">No link</option>}
-        </select>
+        <ActMenu
+          label={active.link ? 'Change the link' : 'Link the selected words'}
+          className="ml-1 flex-1"
+          returnFocus={false}
+          options={[
+            ...linkChoices(site),
+            { value: 'file', label: 'A file …' },
+            { value: 'away', label: 'Somewhere else …' },
+            ...(active.link ? [{ value: 'none', label: 'No link' }] : []),
+          ]}
+          onChoose={choose}
+        />
       </div>
       <FileLink ref={asked} onFile={asset => link({ type: 'file', asset })} />
       {typed !== null && (

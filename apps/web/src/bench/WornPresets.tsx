@@ -19,6 +19,7 @@ import { toast } from 'sonner';
 import { useCommit } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { useGo } from '../shell/go.ts';
+import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
 import { useAlsoTo } from './alsoTo.ts';
 
@@ -126,26 +127,18 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
         </SortableContext>
       </DndContext>
       {mayChoose && others.length > 0 && (
-        <select
-          aria-label="Wear a preset"
-          value=""
-          className="h-7 rounded border border-hair bg-paper px-1 text-teal"
-          onChange={event => {
-            const preset = event.target.value;
+        <ActMenu
+          label="Wear a preset"
+          className="h-7! w-full rounded! text-teal"
+          options={others.map(({ id, name }) => ({ value: id, label: name }))}
+          onChoose={preset => {
             const results = [node.id, ...also].map(id => wearPreset(site, id, preset));
             const edits = results.flatMap(it => (it.ok ? it.value : []));
             const [first] = results;
             if (first && !first.ok && edits.length === 0) toast.error(first.problem.message);
             else commit(edits, `Wear ${nameOf(preset)}`);
           }}
-        >
-          <option value="">Wear {worn.length > 0 ? 'another' : 'a preset'} …</option>
-          {others.map(preset => (
-            <option key={preset.id} value={preset.id}>
-              {preset.name}
-            </option>
-          ))}
-        </select>
+        />
       )}
       {!mayMake ? null : naming === null ? (
         <Button

@@ -19,6 +19,7 @@ import { ImpactNote } from '../reach/ImpactNote.tsx';
 import { ReachNote } from '../reach/ReachNote.tsx';
 import { useCommit } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
+import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
@@ -140,17 +141,13 @@ function Opened({
           ))}
         </ul>
         {!locked && all.length > 1 && (
-          <Select
-            hideLabel
+          <ActMenu
             label="Put a preset into it"
-            value=""
-            options={[
-              { value: '', label: inside.length === 0 ? 'None. Put one in …' : 'Put another in …' },
-              ...all
-                .filter(it => it.id !== id && !inside.includes(it.id))
-                .map(it => ({ value: it.id, label: it.name })),
-            ]}
-            onChange={include}
+            className="w-full"
+            options={all
+              .filter(it => it.id !== id && !inside.includes(it.id))
+              .map(it => ({ value: it.id, label: it.name }))}
+            onChoose={include}
           />
         )}
       </div>
@@ -170,18 +167,14 @@ function Opened({
               </button>
             ))}
           </p>
-          <Select
-            hideLabel
-            label="New widgets that begin with it"
-            value=""
-            options={[
-              { value: '', label: begins.length === 0 ? 'None. Choose …' : 'And …' },
-              ...WIDGETS.filter(it => !begins.includes(it.name)).map(it => ({
-                value: it.name,
-                label: it.label,
-              })),
-            ]}
-            onChange={widget =>
+          <ActMenu
+            label="Add a kind of widget"
+            className="w-full"
+            options={WIDGETS.filter(it => !begins.includes(it.name)).map(it => ({
+              value: it.name,
+              label: it.label,
+            }))}
+            onChoose={widget =>
               commit([{ op: 'set', id, path: ['begins', widget], value: true }], `Change ${name}`)
             }
           />

@@ -3,8 +3,8 @@ import { useNavigate } from 'react-router';
 import { useCommit, useSession } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
 import { useGo } from '../shell/go.ts';
+import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
-import { Select } from '../ui/Select.tsx';
 
 interface Rule {
   id: Id;
@@ -73,15 +73,10 @@ export function PageRules({ site, page }: { site: Site; page: PageRecord }) {
         ))}
       </ul>
       {!locked && (
-        <Select
-          hideLabel
+        <ActMenu
           label="Set an element for this page alone"
-          value=""
-          options={[
-            { value: '', label: 'Set an element for this page alone …' },
-            ...ELEMENTS.filter(it => it.markup).map(({ name, label }) => ({ value: name, label })),
-          ]}
-          onChange={name =>
+          options={ELEMENTS.filter(it => it.markup).map(({ name, label }) => ({ value: name, label }))}
+          onChoose={name =>
             void navigate(`/sites/${session.id}/guide?element=${name}&onPage=${encodeURIComponent(page.id)}`)
           }
         />

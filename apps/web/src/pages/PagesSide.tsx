@@ -2,6 +2,7 @@ import { type Id, type Site, sectionsIn, WIDGETS } from '@cove/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useStationActs } from '../palette/stationActs.ts';
 import { useMay } from '../session/rights.tsx';
+import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Outline } from './Outline.tsx';
 import { PageTree } from './PageTree.tsx';
@@ -87,19 +88,12 @@ export function PagesSide({
       {mayChoose && (
         <div className="grid gap-1 border-t border-hair px-3.5 py-2">
           <div className="flex gap-1">
-            <select
-              aria-label="Add a widget"
-              value=""
-              onChange={event => acts.addWidgetOf(event.target.value)}
-              className="h-7 min-w-0 flex-1 rounded border border-hair bg-paper px-1 text-teal"
-            >
-              <option value="">Add a widget …</option>
-              {WIDGETS.map(widget => (
-                <option key={widget.name} value={widget.name}>
-                  {widget.label}
-                </option>
-              ))}
-            </select>
+            <ActMenu
+              label="Add a widget"
+              className="h-7! flex-1 rounded! text-teal"
+              options={WIDGETS.map(({ name, label }) => ({ value: name, label }))}
+              onChoose={acts.addWidgetOf}
+            />
             <Button
               kind="line"
               className="text-teal!"

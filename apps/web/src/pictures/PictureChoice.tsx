@@ -2,6 +2,7 @@ import { type Id, picturesOf, type Site } from '@cove/core';
 import { useRef } from 'react';
 import { useSession } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
+import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Select } from '../ui/Select.tsx';
 import { usePictureUpload } from './usePictureUpload.ts';
@@ -12,6 +13,7 @@ export function PictureChoice({
   label,
   chosen,
   none = 'None',
+  act = false,
   onChoose,
 }: {
   site: Site;
@@ -19,24 +21,28 @@ export function PictureChoice({
   chosen: Id | null;
   /** What choosing none is called. */
   none?: string;
+  /** Something is done with each that is chosen, and none of them stays so. */
+  act?: boolean;
   onChoose(id: Id | null): void;
 }) {
   const session = useSession();
   const may = useMay('content');
   const picker = useRef<HTMLInputElement>(null);
   const { upload, busy, problems } = usePictureUpload();
+  const pictures = picturesOf(site).map(it => ({ value: it.id, label: it.name }));
   const picture = chosen === null ? undefined : site.kinds.asset.get(chosen);
   return (
     <div className="grid gap-1">
-      <Select
-        label={label}
-        value={chosen ?? ''}
-        options={[
-          { value: '', label: none },
-          ...picturesOf(site).map(it => ({ value: it.id, label: it.name })),
-        ]}
-        onChange={id => onChoose(id === '' ? null : id)}
-      />
+      {act ? (
+        <ActMenu label={label} options={pictures} onChoose={onChoose} />
+      ) : (
+        <Select
+          label={label}
+          value={chosen ?? ''}
+          options={[{ value: '', label: none }, ...pictures]}
+          onChange={id => onChoose(id === '' ? null : id)}
+        />
+      )}
       {picture && (
         <img
           src={`/api/sites/${session.id}/assets/${picture.file}`}

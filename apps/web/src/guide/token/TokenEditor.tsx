@@ -22,6 +22,7 @@ import {
 import { ReachNote } from '../../reach/ReachNote.tsx';
 import { useCommit, useSession } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';
+import { ActMenu } from '../../ui/ActMenu.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { ColourPlane } from '../../ui/ColourPlane.tsx';
 import { ColourSliders } from '../../ui/ColourSliders.tsx';
@@ -150,29 +151,21 @@ export function TokenEditor({
       {!locked && (
         <div className="flex flex-wrap items-end gap-2 border-t border-hair pt-2.5">
           {derivations.length > 0 && (
-            <Select
-              hideLabel
-              label="Derive another from it"
+            <ActMenu
+              label="Derive another"
               className="w-[122px]"
-              value=""
-              options={[
-                { value: '', label: 'Derive …' },
-                ...derivations.filter(it => it.op !== 'ramp').map(it => ({ value: it.op, label: it.label })),
-              ]}
-              onChange={derive}
+              options={derivations
+                .filter(it => it.op !== 'ramp')
+                .map(it => ({ value: it.op, label: it.label }))}
+              onChoose={derive}
             />
           )}
           {token.type === 'color' && (
-            <Select
-              hideLabel
-              label="Make a ramp of it"
+            <ActMenu
+              label="Make a ramp"
               className="w-[104px]"
-              value=""
-              options={[
-                { value: '', label: 'Ramp …' },
-                ...STEPS.map(n => ({ value: String(n), label: `${n} steps` })),
-              ]}
-              onChange={n => ramp(Number(n))}
+              options={STEPS.map(n => ({ value: String(n), label: `${n} steps` }))}
+              onChoose={n => ramp(Number(n))}
             />
           )}
           <Button kind="line" className="h-6!" onClick={duplicate}>

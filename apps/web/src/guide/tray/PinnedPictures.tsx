@@ -59,9 +59,7 @@ export function PinnedPictures({ site, note }: { site: Site; note: NoteRecord })
           );
         })}
       </ul>
-      {!locked && (
-        <PictureChoice site={site} label="Pin a picture" chosen={null} none="Choose …" onChoose={pin} />
-      )}
+      {!locked && <PictureChoice act site={site} label="Pin a picture" chosen={null} onChoose={pin} />}
     </>
   );
 }
