@@ -335,6 +335,21 @@ describe('presets', () => {
       text => text.includes('4 uses on 2 pages'),
       'reach',
     );
+    // A text style is one of the things it can hold.
+    await walker.click('Heading', 'radio');
+    await walker.choose('Text style', 'Lead');
+    await walker.says('Sets type, space, line, box, heading.');
+    await walker.kept();
+    await fresh('?preset=ticket');
+    // What it sets is taken out of it again, one by one.
+    const set = () =>
+      walker.page.$$eval('section[aria-label="Set here"] li[data-property]', all => all.length);
+    const values = await set();
+    await walker.click('Take padding top out');
+    await until(set, n => n === values - 1, 'one value less');
+    await undoAll();
+    await until(set, n => n === values, 'all of them again');
+    await walker.says('Sets space, line, box.');
     await walker.click('Delete …');
     await walker.says('Nothing on the pages would look different.');
     await walker.click('Delete Ticket');

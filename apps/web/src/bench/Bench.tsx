@@ -169,6 +169,7 @@ function Opened({
 
   const found = words.length > 0 ? PROPERTIES.filter(row => matches(row, words)) : null;
   const asked = { part, state, width };
+  const styleSlot = printSlot({ ...asked, property: 'textStyle' });
   const inherited = (row: Row) =>
     row.inherited && scope
       ? (threadOf(site, scope, { ...asked, property: row.name }).from?.value ?? null)
@@ -376,15 +377,10 @@ function Opened({
                     )}
                   </p>
                 )}
-                {subject.type !== 'preset' && part !== 'picture' && (
-                  <TextStyleChoice
-                    site={site}
-                    target={target}
-                    slot={printSlot({ ...asked, property: 'textStyle' })}
-                    styles={styles}
-                  />
+                {holdsText(element ? partOf(element, part)?.kind : part) && (
+                  <TextStyleChoice site={site} target={target} slot={styleSlot} styles={styles} />
                 )}
-                {rows.here.length === 0 && unfollowed.length === 0 ? (
+                {rows.here.length === 0 && unfollowed.length === 0 && !styles[styleSlot] ? (
                   <p className="text-muted">
                     Nothing in this part, state and width.
                     {may && ' Find a property above, or change a value below.'}
@@ -411,6 +407,10 @@ function Opened({
     </div>
   );
 }
+
+/** Whether a kind of part has words, or holds what has. */
+const holdsText = (kind: string | undefined): boolean =>
+  kind === 'box' || kind === 'heading' || kind === 'text' || kind === 'label';
 
 /** Other widths at which a property comes out otherwise. */
 function differing(contributions: Contributions, row: Row, state: State, width: Width): Width[] {

@@ -14,7 +14,7 @@ import {
   type Value,
   type Width,
 } from '@cove/core';
-import { Link2, Unlink2 } from 'lucide-react';
+import { Link2, Unlink2, X } from 'lucide-react';
 import { useState } from 'react';
 import { useCommit, useSession } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
@@ -198,6 +198,21 @@ export function PropertyRow({
         </span>
         {scope ? (
           <ThreadMark knot={knot} open={open} label={label} onToggle={() => setOpen(!open)} />
+        ) : knot && !locked ? (
+          // What stands nowhere has no thread, in which it could be taken away.
+          <button
+            type="button"
+            aria-label={`Take ${label.toLowerCase()} out`}
+            className="flex size-6 items-center justify-center rounded-sm text-muted hover:text-teal"
+            onClick={() =>
+              commit(
+                setSlots(site, target, Object.fromEntries(slots.map(it => [it, null]))),
+                `Take ${label.toLowerCase()} out`,
+              )
+            }
+          >
+            <X size={13} aria-hidden />
+          </button>
         ) : (
           <span />
         )}
