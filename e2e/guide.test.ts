@@ -264,6 +264,37 @@ describe('schemes', () => {
   });
 });
 
+describe('text styles', () => {
+  it('are added, ordered by keys, and deleted with another in their place', async () => {
+    await fresh();
+    const listed = () =>
+      walker.page.$$eval('ul[aria-label="Text styles"] button', all => all.map(it => it.textContent ?? ''));
+    await walker.click('New text style', 'button');
+    await walker.type('Text style', 'Log');
+    await until(listed, all => all.at(-1) === 'Log', 'a style more');
+    await walker.type('Letter spacing', '0.1em');
+    await (await walker.page.waitForSelector('::-p-aria([name="Text style Log"])'))?.focus();
+    await alt('ArrowUp');
+    await until(listed, all => all.at(-2) === 'Log', 'one up');
+    // One that nothing wears goes at once.
+    await walker.click('Delete', 'button');
+    await until(listed, all => !all.includes('Log'), 'gone');
+    await undoAll();
+    const size = () =>
+      walker.style(sheet, '[data-row="heading.look-h1"][data-column=daymark] h2', 'font-size');
+    const before = await size();
+    await fresh('?style=style-h1');
+    await walker.click('Delete …');
+    await walker.choose('What wears it', 'wears Heading 3');
+    await walker.says('would look different');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Delete Heading 1');
+    await until(size, it => it !== before, 'the look of heading 3');
+    await undoAll();
+    await until(size, it => it === before, 'as it was');
+  });
+});
+
 describe('voices', () => {
   const family = () => walker.style(sheet, '[data-row=heading][data-column=daymark] h2', 'font-family');
   it('are chosen from the catalogue by kind, seen in the guide while one points at them', async () => {

@@ -8,8 +8,8 @@ import {
   type VariantRecord,
   variantsOf,
 } from '@cove/core';
-import { useMemo, useState } from 'react';
-import { ImpactNote } from '../reach/ImpactNote.tsx';
+import { useState } from 'react';
+import { RemoveWith } from '../reach/RemoveWith.tsx';
 import { useReach } from '../reach/useReach.ts';
 import { useCommit } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
@@ -17,7 +17,6 @@ import { Button } from '../ui/Button.tsx';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
 import { noteEdit } from '../ui/noteEdit.ts';
-import { Select } from '../ui/Select.tsx';
 
 /** A variant itself: its name and note, whether new ones begin with it, its place in the list, its copy and its end. */
 export function VariantDetails({
@@ -33,25 +32,15 @@ export function VariantDetails({
   const commit = useCommit();
   const locked = useLocked();
   const { id, name, axis } = variant;
-  const [by, setBy] = useState<string | null>(null);
   // One that is new is named first.
   const [open, setOpen] = useState(Object.keys(variant.styles).length === 0);
   const reach = useReach(id);
   const all = variantsOf(site, variant.element, axis);
   const index = all.findIndex(it => it.id === id);
-  const removal = useMemo(() => {
-    if (by === null) return null;
-    const removed = removeVariant(site, id, by || null);
-    return removed.ok ? removed.value : null;
-  }, [site, id, by]);
   const move = (to: number) => commit(moveVariant(site, id, to), `Move ${name}`);
   const duplicate = () => {
     const made = duplicateVariant(site, id);
     if (made.ok && commit(made.value.edits, `Duplicate ${name}`)) onOpen(made.value.id);
-  };
-  const remove = () => {
-    const removed = removeVariant(site, id, by || null);
-    if (removed.ok && commit(removed.value, `Delete ${name}`)) onOpen(by || null);
   };
   return (
     <details open={open} onToggle={event => setOpen(event.currentTarget.open)}>
@@ -93,33 +82,20 @@ export function VariantDetails({
             <Button kind="link" className="h-5!" onClick={duplicate}>
               Duplicate
             </Button>
-            <Button
+            <RemoveWith
               kind="link"
-              className="h-5!"
-              onClick={() => (reach && reach.uses === 0 ? remove() : setBy(''))}
-            >
-              {reach && reach.uses === 0 ? 'Delete' : 'Delete …'}
-            </Button>
-          </div>
-        )}
-        {by !== null && (
-          <div className="grid gap-2 border-t border-hair pt-2">
-            <Select
-              label="What wears it"
-              value={by}
-              options={[
+              site={site}
+              id={id}
+              name={name}
+              used={reach === null || reach.uses > 0}
+              question="What wears it"
+              answers={[
                 { value: '', label: 'is as the default' },
                 ...all.filter(it => it.id !== id).map(it => ({ value: it.id, label: `wears ${it.name}` })),
               ]}
-              onChange={setBy}
+              edits={by => removeVariant(site, id, by || null)}
+              onGone={by => onOpen(by || null)}
             />
-            <ImpactNote edits={removal} />
-            <div className="flex gap-2">
-              <Button kind="main" onClick={remove}>
-                Delete {name}
-              </Button>
-              <Button onClick={() => setBy(null)}>Keep it</Button>
-            </div>
           </div>
         )}
       </div>

@@ -6,6 +6,7 @@ import {
   includedIn,
   includePreset,
   nearPresets,
+  ok,
   type PresetRecord,
   presetStyles,
   removePreset,
@@ -15,8 +16,8 @@ import {
 } from '@cove/core';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { ImpactNote } from '../reach/ImpactNote.tsx';
 import { ReachNote } from '../reach/ReachNote.tsx';
+import { RemoveWith } from '../reach/RemoveWith.tsx';
 import { useCommit } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
 import { ActMenu } from '../ui/ActMenu.tsx';
@@ -24,7 +25,6 @@ import { Button } from '../ui/Button.tsx';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
 import { noteEdit } from '../ui/noteEdit.ts';
-import { Select } from '../ui/Select.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 import { facetsOf, kindsOf } from './tray/Presets.tsx';
 
@@ -42,6 +42,9 @@ export function PresetPanel({
   return record ? <Opened site={site} record={record} onOpen={onOpen} /> : null;
 }
 
+const farewellOf = (answer: string): Farewell =>
+  answer === 'takeOff' || answer === 'letGo' ? { type: answer } : { type: 'replace', by: answer };
+
 function Opened({
   site,
   record,
@@ -54,26 +57,12 @@ function Opened({
   const commit = useCommit();
   const locked = useLocked();
   const { id, name } = record;
-  const [farewell, setFarewell] = useState<string | null>(null);
+  const [merging, setMerging] = useState(false);
   const all = [...site.kinds.preset.values()].sort(byOrder);
   const inside = includedIn(record);
   const nameOf = (it: string) => site.kinds.preset.get(it)?.name ?? it;
   const near = useMemo(() => nearPresets(site).find(it => it.a === id || it.b === id), [site, id]);
   const twin = near && (near.a === id ? near.b : near.a);
-  const way: Farewell | null =
-    farewell === null
-      ? null
-      : farewell === 'takeOff' || farewell === 'letGo'
-        ? { type: farewell }
-        : { type: 'replace', by: farewell };
-  const removal = useMemo(() => {
-    if (farewell === null) return null;
-    return removePreset(
-      site,
-      id,
-      farewell === 'takeOff' || farewell === 'letGo' ? { type: farewell } : { type: 'replace', by: farewell },
-    );
-  }, [farewell, site, id]);
   const used = usersOf(site, id).length > 0;
   const include = (inner: string) => {
     const result = includePreset(site, id, inner);
@@ -183,7 +172,7 @@ function Opened({
       {twin !== undefined && near && !locked && (
         <p>
           {nameOf(twin)} says {near.differ === 0 ? 'the same' : `nearly the same (${near.differ} apart)`}.{' '}
-          <Button kind="link" className="h-5!" onClick={() => setFarewell(twin)}>
+          <Button kind="link" className="h-5!" onClick={() => setMerging(true)}>
             Merge this into it …
           </Button>
         </p>
@@ -193,47 +182,24 @@ function Opened({
           <Button kind="line" className="h-6!" onClick={duplicate}>
             Duplicate
           </Button>
-          {!used ? (
-            <Button
-              kind="line"
-              className="h-6!"
-              onClick={() => commit(removePreset(site, id), `Delete ${name}`) && onOpen(null)}
-            >
-              Delete
-            </Button>
-          ) : (
-            farewell === null && (
-              <Button kind="line" className="h-6!" onClick={() => setFarewell('letGo')}>
-                Delete …
-              </Button>
-            )
-          )}
-        </div>
-      )}
-      {way && (
-        <div className="grid gap-2 border-t border-hair pt-2">
-          <Select
-            label="Those who wear it"
-            value={farewell ?? ''}
-            options={[
+          <RemoveWith
+            key={twin && merging ? 'merge' : 'delete'}
+            site={site}
+            id={id}
+            name={name}
+            used={used || merging}
+            question="Those who wear it"
+            answers={[
               { value: 'letGo', label: 'keep its values as their own' },
               { value: 'takeOff', label: 'lose it' },
               ...all
                 .filter(it => it.id !== id)
                 .map(it => ({ value: it.id, label: `wear ${it.name} instead` })),
             ]}
-            onChange={setFarewell}
+            edits={answer => ok(removePreset(site, id, farewellOf(answer)))}
+            onGone={() => onOpen(null)}
+            {...(merging && twin !== undefined && { asked: twin })}
           />
-          <ImpactNote edits={removal} />
-          <div className="flex gap-2">
-            <Button
-              kind="main"
-              onClick={() => commit(removePreset(site, id, way), `Delete ${name}`) && onOpen(null)}
-            >
-              Delete {name}
-            </Button>
-            <Button onClick={() => setFarewell(null)}>Keep it</Button>
-          </div>
         </div>
       )}
     </div>

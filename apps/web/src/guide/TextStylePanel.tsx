@@ -1,26 +1,25 @@
 import {
   byOrder,
-  type Edit,
+  duplicateTextStyle,
   inTextStyle,
-  keyBetween,
-  namesTaken,
-  newId,
+  moveTextStyle,
   ok,
   PROPERTIES,
   parsePropertyValue,
   printSlot,
   printTyped,
+  removeTextStyle,
   type Site,
   setSlot,
   type TextStyleRecord,
   tokenPath,
-  uniqueName,
   usersOf,
   WIDTHS,
   type Width,
 } from '@cove/core';
 import { useState } from 'react';
 import { ReachNote } from '../reach/ReachNote.tsx';
+import { RemoveWith } from '../reach/RemoveWith.tsx';
 import { useCommit } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
@@ -49,16 +48,12 @@ export function TextStylePanel({
   const off = isOffScale(site, style);
   const step = off ? nearestStep(site, style) : null;
   const users = usersOf(site, style.id);
+  const all = [...site.kinds.textStyle.values()].sort(byOrder);
+  const index = all.findIndex(it => it.id === style.id);
+  const move = (to: number) => commit(moveTextStyle(site, style.id, to), `Move ${style.name}`);
   const duplicate = () => {
-    const last = [...site.kinds.textStyle.values()].sort(byOrder).at(-1)?.order ?? null;
-    const record: TextStyleRecord = {
-      ...style,
-      id: newId('y'),
-      name: uniqueName(style.name, namesTaken(site.kinds.textStyle.values())),
-      order: keyBetween(last, null),
-    };
-    const edits: Edit[] = [{ op: 'put', record }];
-    if (commit(edits, `Duplicate ${style.name}`)) onOpen(record.id);
+    const made = duplicateTextStyle(site, style.id);
+    if (made.ok && commit(made.value.edits, `Duplicate ${style.name}`)) onOpen(made.value.id);
   };
   return (
     <div className="thin-scroll h-full overflow-auto px-3.5 py-3">
@@ -152,19 +147,36 @@ export function TextStylePanel({
         })}
       </ul>
       {!locked && (
-        <div className="mt-3 flex gap-2 border-t border-hair pt-3">
-          <Button kind="line" className="h-6!" onClick={duplicate}>
-            Duplicate
+        <div className="mt-3 flex flex-wrap gap-2 border-t border-hair pt-3">
+          <Button kind="line" className="h-6!" disabled={index === 0} onClick={() => move(index - 1)}>
+            Earlier
           </Button>
           <Button
             kind="line"
             className="h-6!"
-            disabled={users.length > 0}
-            title={users.length > 0 ? 'It is in use' : undefined}
-            onClick={() => commit([{ op: 'remove', id: style.id }], `Delete ${style.name}`) && onOpen(null)}
+            disabled={index === all.length - 1}
+            onClick={() => move(index + 1)}
           >
-            Delete
+            Later
           </Button>
+          <Button kind="line" className="h-6!" onClick={duplicate}>
+            Duplicate
+          </Button>
+          <RemoveWith
+            site={site}
+            id={style.id}
+            name={style.name}
+            used={users.length > 0}
+            question="What wears it"
+            answers={[
+              { value: '', label: 'follows what is around it' },
+              ...all
+                .filter(it => it.id !== style.id)
+                .map(it => ({ value: it.id, label: `wears ${it.name}` })),
+            ]}
+            edits={by => removeTextStyle(site, style.id, by || null)}
+            onGone={by => onOpen(by || null)}
+          />
         </div>
       )}
     </div>

@@ -29,7 +29,7 @@ const KEYS: readonly { where: string; keys: readonly (readonly [keys: string, ac
       ['← → ↑ ↓', 'Walk the cells of the specimen'],
       ['Enter', 'Pick the cell'],
       ['Alt ← →', 'Move a swatch in its group'],
-      ['Alt ↑ ↓', 'Move a scheme'],
+      ['Alt ↑ ↓', 'Move a scheme, or a text style'],
     ],
   },
   {

@@ -12,6 +12,7 @@ export * from './schemes.ts';
 export * from './several.ts';
 export * from './structure.ts';
 export * from './styles.ts';
+export * from './textStyles.ts';
 export * from './tokens.ts';
 export * from './variants.ts';
 export * from './versions.ts';

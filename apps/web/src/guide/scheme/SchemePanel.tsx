@@ -13,10 +13,8 @@ import {
   settingsOf,
   usersOf,
 } from '@cove/core';
-import { useMemo, useState } from 'react';
-import { toast } from 'sonner';
-import { ImpactNote } from '../../reach/ImpactNote.tsx';
 import { ReachNote } from '../../reach/ReachNote.tsx';
+import { RemoveWith } from '../../reach/RemoveWith.tsx';
 import { useCommit } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -24,7 +22,6 @@ import { Choice } from '../../ui/Choice.tsx';
 import { NameField } from '../../ui/NameField.tsx';
 import { NoteField } from '../../ui/NoteField.tsx';
 import { noteEdit } from '../../ui/noteEdit.ts';
-import { Select } from '../../ui/Select.tsx';
 import { OwnRoles } from './OwnRoles.tsx';
 import { RoleRow } from './RoleRow.tsx';
 
@@ -69,25 +66,14 @@ export function SchemePanel({
 }) {
   const commit = useCommit();
   const locked = useLocked();
-  const [leaving, setLeaving] = useState(false);
   const others = schemesInOrder(site).filter(it => it.id !== scheme.id);
-  const [instead, setInstead] = useState(others[0]?.id ?? '');
   const isDefault = settingsOf(site).defaultScheme === scheme.id;
   const failures = schemeContrasts(site, scheme.id).filter(isFailure).length;
   const rules = usersOf(site, scheme.id).filter(id => site.kinds.default.has(id)).length;
-  const removal = useMemo(() => {
-    const result = leaving ? removeScheme(site, scheme.id, instead) : null;
-    return result?.ok ? result.value : null;
-  }, [leaving, site, scheme.id, instead]);
   const index = schemesInOrder(site).findIndex(it => it.id === scheme.id);
   const duplicate = () => {
     const made = duplicateScheme(site, scheme.id);
     if (made.ok && commit(made.value.edits, `Duplicate ${scheme.name}`)) onOpen(made.value.id);
-  };
-  const remove = () => {
-    const result = removeScheme(site, scheme.id, instead);
-    if (!result.ok) toast.error(result.problem.message);
-    else if (commit(result.value, `Delete ${scheme.name}`)) onOpen(null);
   };
   return (
     <div className="thin-scroll h-full overflow-auto px-3.5 py-3">
@@ -159,27 +145,17 @@ export function SchemePanel({
           <Button kind="line" className="h-6!" onClick={duplicate}>
             Duplicate
           </Button>
-          {others.length > 0 && !leaving && (
-            <Button kind="line" className="h-6!" onClick={() => setLeaving(true)}>
-              Delete …
-            </Button>
-          )}
-          {leaving && (
-            <div className="grid basis-full gap-2">
-              <Select
-                label="What wears it then wears"
-                value={instead}
-                options={others.map(it => ({ value: it.id, label: it.name }))}
-                onChange={setInstead}
-              />
-              <ImpactNote edits={removal} />
-              <div className="flex gap-2">
-                <Button kind="main" disabled={!removal} onClick={remove}>
-                  Delete {scheme.name}
-                </Button>
-                <Button onClick={() => setLeaving(false)}>Keep it</Button>
-              </div>
-            </div>
+          {others.length > 0 && (
+            <RemoveWith
+              site={site}
+              id={scheme.id}
+              name={scheme.name}
+              used
+              question="What wears it then wears"
+              answers={others.map(it => ({ value: it.id, label: it.name }))}
+              edits={by => removeScheme(site, scheme.id, by)}
+              onGone={() => onOpen(null)}
+            />
           )}
         </div>
       )}
