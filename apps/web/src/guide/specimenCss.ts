@@ -16,8 +16,9 @@ ${FACES}
 .row{display:grid;grid-template-columns:108px repeat(var(--columns),minmax(var(--least),1fr));content-visibility:auto;contain-intrinsic-size:auto 96px}
 .head{position:sticky;top:0;z-index:2;content-visibility:visible;background:var(--ground)}
 .band>div{position:sticky;left:0;width:max-content;padding:9px 12px 3px;font-weight:600;font-size:11px;color:var(--muted)}
-.band{background:var(--ground);border-bottom:1px solid var(--hair)}
-.row>*{border-bottom:1px solid var(--hair)!important}
+.band{background:var(--ground);border-top:1px solid var(--hair)}
+.row>*{border-top:1px solid var(--hair)!important}
+.head>*{border-top:0!important}
 .head>div,.name{padding:10px 12px;font-weight:600;font-size:12px}
 .head>div>span,.name>span{display:block;color:var(--muted);font-weight:400;font-size:11px;font-family:"Sometype Mono Variable",monospace}
 .name{background:var(--ground);position:sticky;left:0;z-index:1}
