@@ -60,72 +60,74 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
   return (
     <div className="grid gap-1">
       {worn.length === 0 && <p className="text-muted">None worn.</p>}
-      <DndContext
-        sensors={sensors}
-        onDragEnd={({ active, over }) => {
-          const index = worn.findIndex(it => it.id === over?.id);
-          if (index >= 0) commit(placeWear(site, node.id, String(active.id), index), 'Move a preset');
-        }}
-      >
-        <SortableContext items={worn} strategy={verticalListSortingStrategy} disabled={!mayChoose}>
-          <ul aria-label="Presets worn">
-            {worn.map(({ id, preset, on }, i) => (
-              <WornRow key={id} id={id}>
-                <button
-                  type="button"
-                  className={`mr-auto truncate text-left font-semibold hover:text-teal hover:underline ${on ? '' : 'text-muted line-through'}`}
-                  onClick={() => go(preset)}
-                >
-                  {nameOf(preset)}
-                </button>
-                {mayChoose && (
-                  <>
-                    <Button
-                      aria-label={`Move ${nameOf(preset)} earlier`}
-                      disabled={i === 0}
-                      className="w-6 justify-center px-0!"
-                      onClick={() => commit(placeWear(site, node.id, id, i - 1), 'Move a preset')}
-                    >
-                      <ArrowUp size={13} />
-                    </Button>
-                    <Button
-                      aria-label={`Move ${nameOf(preset)} later`}
-                      disabled={i === worn.length - 1}
-                      className="w-6 justify-center px-0!"
-                      onClick={() => commit(placeWear(site, node.id, id, i + 1), 'Move a preset')}
-                    >
-                      <ArrowDown size={13} />
-                    </Button>
-                    <Button
-                      aria-label={`Take off ${nameOf(preset)}`}
-                      className="w-6 justify-center px-0!"
-                      onClick={() => commit(takeOff(node.id, id), `Take off ${nameOf(preset)}`)}
-                    >
-                      <X size={13} />
-                    </Button>
-                    <Button
-                      kind="link"
-                      role="switch"
-                      aria-checked={on}
-                      aria-label={`${nameOf(preset)} is worn`}
-                      className="w-7 justify-end"
-                      onClick={() =>
-                        commit(
-                          switchPreset(site, node.id, id),
-                          on ? `Switch off ${nameOf(preset)}` : `Switch on ${nameOf(preset)}`,
-                        )
-                      }
-                    >
-                      {on ? 'on' : 'off'}
-                    </Button>
-                  </>
-                )}
-                {!mayChoose && !on && <span className="text-muted">off</span>}
-              </WornRow>
-            ))}
-          </ul>
-        </SortableContext>
-      </DndContext>
+      {worn.length > 0 && (
+        <DndContext
+          sensors={sensors}
+          onDragEnd={({ active, over }) => {
+            const index = worn.findIndex(it => it.id === over?.id);
+            if (index >= 0) commit(placeWear(site, node.id, String(active.id), index), 'Move a preset');
+          }}
+        >
+          <SortableContext items={worn} strategy={verticalListSortingStrategy} disabled={!mayChoose}>
+            <ul aria-label="Presets worn">
+              {worn.map(({ id, preset, on }, i) => (
+                <WornRow key={id} id={id}>
+                  <button
+                    type="button"
+                    className={`mr-auto truncate text-left font-semibold hover:text-teal hover:underline ${on ? '' : 'text-muted line-through'}`}
+                    onClick={() => go(preset)}
+                  >
+                    {nameOf(preset)}
+                  </button>
+                  {mayChoose && (
+                    <>
+                      <Button
+                        aria-label={`Move ${nameOf(preset)} earlier`}
+                        disabled={i === 0}
+                        className="w-6 justify-center px-0!"
+                        onClick={() => commit(placeWear(site, node.id, id, i - 1), 'Move a preset')}
+                      >
+                        <ArrowUp size={13} />
+                      </Button>
+                      <Button
+                        aria-label={`Move ${nameOf(preset)} later`}
+                        disabled={i === worn.length - 1}
+                        className="w-6 justify-center px-0!"
+                        onClick={() => commit(placeWear(site, node.id, id, i + 1), 'Move a preset')}
+                      >
+                        <ArrowDown size={13} />
+                      </Button>
+                      <Button
+                        aria-label={`Take off ${nameOf(preset)}`}
+                        className="w-6 justify-center px-0!"
+                        onClick={() => commit(takeOff(node.id, id), `Take off ${nameOf(preset)}`)}
+                      >
+                        <X size={13} />
+                      </Button>
+                      <Button
+                        kind="link"
+                        role="switch"
+                        aria-checked={on}
+                        aria-label={`${nameOf(preset)} is worn`}
+                        className="w-7 justify-end"
+                        onClick={() =>
+                          commit(
+                            switchPreset(site, node.id, id),
+                            on ? `Switch off ${nameOf(preset)}` : `Switch on ${nameOf(preset)}`,
+                          )
+                        }
+                      >
+                        {on ? 'on' : 'off'}
+                      </Button>
+                    </>
+                  )}
+                  {!mayChoose && !on && <span className="text-muted">off</span>}
+                </WornRow>
+              ))}
+            </ul>
+          </SortableContext>
+        </DndContext>
+      )}
       {mayChoose && others.length > 0 && (
         <ActMenu
           label="Wear a preset"

@@ -61,7 +61,7 @@ export function Outline({
   /** Nothing may be moved. */
   fixed: boolean;
 }) {
-  const rows = useMemo(() => outlineRows(site, page).map(row => ({ ...row, id: row.node.id })), [site, page]);
+  const rows = useMemo(() => outlineRows(site, page), [site, page]);
   const { nodes } = selection;
   /** Whoever drags one of those that are picked drags all of them. */
   const dragged = (id: Id) => outermost(site, nodes.includes(id) ? nodes : [id]);

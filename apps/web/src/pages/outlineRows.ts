@@ -12,6 +12,7 @@ import {
 import { nameOf } from '../shell/names.ts';
 
 export interface OutlineRow {
+  id: Id;
   node: NodeRecord;
   depth: number;
   label: string;
@@ -21,30 +22,42 @@ export interface OutlineRow {
   knots: number;
 }
 
-function knotsOf(site: Site, id: Id): number {
-  const record = getRecord(site, id);
-  const own = isNode(record)
-    ? Object.keys(record.styles).length + Object.keys(record.declarations ?? {}).length
-    : 0;
-  return nodesUnder(site, id).reduce((sum, child) => sum + knotsOf(site, child), own);
+const ownKnots = (node: NodeRecord): number =>
+  Object.keys(node.styles).length + Object.keys(node.declarations ?? {}).length;
+
+/** The row that a record had the last time: it stays the same object while nothing of it differs, so it is not drawn anew. */
+const last = new WeakMap<NodeRecord, OutlineRow>();
+
+function rowOf(site: Site, node: NodeRecord, depth: number, knots: number): OutlineRow {
+  const known = last.get(node);
+  if (known && known.depth === depth && known.knots === knots) return known;
+  const row = {
+    id: node.id,
+    node,
+    depth,
+    label: nameOf(site, node.id),
+    kind: elementOfNode(node).label,
+    knots,
+  };
+  last.set(node, row);
+  return row;
 }
 
 /** Everything on a page in the order in which it stands, header and footer among it. */
 export function outlineRows(site: Site, page: Id): OutlineRow[] {
   const rows: OutlineRow[] = [];
-  const visit = (node: NodeRecord, depth: number) => {
-    const element = elementOfNode(node);
-    rows.push({
-      node,
-      depth,
-      label: nameOf(site, node.id),
-      kind: element.label,
-      knots: knotsOf(site, node.id),
-    });
+  /** Adds a thing and all it holds; answers the knots on them. */
+  const visit = (node: NodeRecord, depth: number): number => {
+    const place = rows.length;
+    // Its knots are known only after those of what it holds.
+    rows.length++;
+    let knots = ownKnots(node);
     for (const id of nodesUnder(site, node.id)) {
       const child = getRecord(site, id);
-      if (isNode(child)) visit(child, depth + 1);
+      if (isNode(child)) knots += visit(child, depth + 1);
     }
+    rows[place] = rowOf(site, node, depth, knots);
+    return knots;
   };
   for (const area of AREAS) for (const section of sectionsIn(site, page, area)) visit(section, 0);
   return rows;

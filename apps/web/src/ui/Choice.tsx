@@ -1,4 +1,4 @@
-import { RadioGroup } from 'radix-ui';
+import { useId } from 'react';
 
 interface Option<T extends string> {
   value: T;
@@ -7,7 +7,7 @@ interface Option<T extends string> {
   mark?: boolean;
 }
 
-/** A few words of which one is underlined: the program's way of choosing among little. */
+/** A few words of which one is underlined: the program's way of choosing among little. The platform's own radio buttons. */
 export function Choice<T extends string>({
   label,
   value,
@@ -19,31 +19,29 @@ export function Choice<T extends string>({
   options: readonly Option<T>[];
   onChange(value: T): void;
 }) {
-  const choose = (next: string) => {
-    const option = options.find(it => it.value === next);
-    if (option) onChange(option.value);
-  };
+  const name = useId();
   return (
-    <RadioGroup.Root
-      aria-label={label}
-      orientation="horizontal"
-      value={value}
-      onValueChange={choose}
-      className="flex flex-wrap gap-x-3 gap-y-0.5"
-    >
+    <div role="radiogroup" aria-label={label} className="flex flex-wrap gap-x-3 gap-y-0.5">
       {options.map(option => (
-        <RadioGroup.Item
+        <label
           key={option.value}
-          value={option.value}
-          // Choosing again what is chosen brings back what it stands for, such as a width that was dragged since.
-          onClick={() => option.value === value && onChange(option.value)}
-          className="border-b-[1.5px] border-transparent py-0.5 text-muted hover:text-ink data-[state=checked]:border-teal data-[state=checked]:font-semibold data-[state=checked]:text-teal"
+          className="relative border-b-[1.5px] border-transparent py-0.5 text-muted hover:text-ink has-checked:border-teal has-checked:font-semibold has-checked:text-teal has-focus-visible:rounded-sm has-focus-visible:outline-2 has-focus-visible:outline-offset-1 has-focus-visible:outline-teal"
         >
+          <input
+            type="radio"
+            name={name}
+            value={option.value}
+            checked={option.value === value}
+            onChange={() => onChange(option.value)}
+            // Choosing again what is chosen brings back what it stands for, such as a width that was dragged since.
+            onClick={() => option.value === value && onChange(option.value)}
+            className="absolute inset-0 m-0 cursor-pointer appearance-none outline-none"
+          />
           {option.label}
           {option.mark && <span className="text-madder"> ·</span>}
           {option.mark && <span className="sr-only">, something is set here</span>}
-        </RadioGroup.Item>
+        </label>
       ))}
-    </RadioGroup.Root>
+    </div>
   );
 }
