@@ -8,7 +8,9 @@ jest.setTimeout(40_000);
 
 const INES = 'ines@tolvane.example';
 /** Fields that change what is seen and nothing else. */
-const VIEW = ['Filter rows', 'Find a property', 'Size', 'Width in pxpx'];
+/** Choices of how something is looked at. */
+const VIEW_CHOICES = ['In the middle', 'Columns', 'Width of the page', 'Part', 'State', 'Width'];
+const VIEW = ['Show presets for', 'Filter rows', 'Find a property', 'Size', 'Width in pxpx'];
 const PASSWORD = 'harbour-at-noon';
 
 let browser: Browser;
@@ -96,8 +98,9 @@ describe('a keeper', () => {
   const alterable = () =>
     ines.page.$$eval(
       'main :is(input, select, textarea, [role=slider], [contenteditable=true])',
-      (all, view) =>
+      (all, view, choices) =>
         all
+          .filter(it => !choices.includes(it.closest('[role=radiogroup]')?.ariaLabel ?? ''))
           .filter(it => it.checkVisibility() && !it.matches(':disabled, [readonly], [aria-disabled=true]'))
           .map(it => {
             const field =
@@ -108,6 +111,7 @@ describe('a keeper', () => {
           })
           .filter(name => !view.includes(name)),
       VIEW,
+      VIEW_CHOICES,
     );
 
   it('sees the guide and can alter nothing there', async () => {

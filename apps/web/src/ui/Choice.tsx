@@ -13,11 +13,14 @@ export function Choice<T extends string>({
   value,
   options,
   onChange,
+  disabled = false,
 }: {
   label: string;
   value: T;
   options: readonly Option<T>[];
   onChange(value: T): void;
+  /** What it would alter may not be altered. */
+  disabled?: boolean;
 }) {
   const name = useId();
   return (
@@ -32,6 +35,7 @@ export function Choice<T extends string>({
             name={name}
             value={option.value}
             checked={option.value === value}
+            disabled={disabled}
             onChange={() => onChange(option.value)}
             // Choosing again what is chosen brings back what it stands for, such as a width that was dragged since.
             onClick={() => option.value === value && onChange(option.value)}

@@ -92,8 +92,8 @@ export function SchemePanel({
             { value: 'light', label: 'Light' },
             { value: 'dark', label: 'Dark' },
           ]}
+          disabled={locked}
           onChange={face =>
-            !locked &&
             commit([{ op: 'set', id: scheme.id, path: ['face'], value: face }], `Change ${scheme.name}`)
           }
         />
