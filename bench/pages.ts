@@ -175,7 +175,7 @@ try {
   await page.waitForSelector('iframe[title="Sections: Opening"]');
   const drawn = await page.evaluate(async () => {
     const choose = (name: string) =>
-      [...document.querySelectorAll<HTMLElement>('[role=dialog] [role=radio]')]
+      [...document.querySelectorAll<HTMLElement>('[role=dialog] [role=radiogroup] label')]
         .find(it => it.textContent === name)
         ?.click();
     const times: number[] = [];
