@@ -181,11 +181,20 @@ describe('by keys alone', () => {
     await toPane('Pages and outline');
     await walker.tabTo('Add a widget');
     await walker.press('Enter');
-    await walker.page.waitForSelector('[role=menu]');
+    const at = () =>
+      walker.page.evaluate(() => {
+        const item = document.activeElement;
+        return item?.getAttribute('role') === 'menuitem' ? item.textContent : null;
+      });
+    const stands = (wanted: string) => until(at, it => it === wanted, `on ${wanted}`);
+    await stands('Heading');
     // Typed, as in any list; then one step on and one back.
     await walker.page.keyboard.type('quo');
+    await stands('Quote');
     await walker.press('ArrowDown');
+    await stands('Callout');
     await walker.press('ArrowUp');
+    await stands('Quote');
     expect(await inside()).toBe(before);
     await walker.press('Enter');
     await canvas.waitForSelector('[data-node=crossing] [class*=quote-box]');
