@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { contributionsTo, nodeScope, winner } from '../src/cascade/index.ts';
 import {
+  addSection,
   addVariant,
   addWidget,
   beginWithVariant,
@@ -10,6 +11,7 @@ import {
   promoteToVariant,
   removeVariant,
   setSlot,
+  showArea,
 } from '../src/commands/index.ts';
 import { reorder } from '../src/commands/order.ts';
 import { variantsOf } from '../src/guide/index.ts';
@@ -85,6 +87,18 @@ describe('variants of an element', () => {
     const none = after(second, beginWithVariant(second, id, false));
     const bare = addWidget(none, 'one', 0, 'button');
     expect(wornBy(after(none, bare.edits), bare.id)).toEqual({});
+  });
+
+  it('can be what new sections begin with, and what all pages share', () => {
+    const snug = addVariant(site, 'section', 'padding', 'Snug');
+    const low = addVariant(after(site, snug.edits), 'sidebar', 'padding', 'Low');
+    const added = after(after(site, snug.edits), low.edits);
+    const begun = [snug.id, low.id].reduce((at, id) => after(at, beginWithVariant(at, id, true)), added);
+    const made = addSection(begun, 'home', 0);
+    expect(wornBy(after(begun, made.edits), made.id)).toEqual({ padding: snug.id });
+    const shared = after(begun, showArea(begun, 'home', 'sidebar', true));
+    const sidebar = [...shared.kinds.section.values()].find(it => it.area === 'sidebar');
+    expect(sidebar?.variants).toEqual({ padding: low.id });
   });
 
   it('go with what was set for a place, and leave what wore them as the default or as another', () => {

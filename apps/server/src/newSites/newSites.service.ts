@@ -4,6 +4,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import sharp from 'sharp';
 import { DataSource } from 'typeorm';
+import { inTransaction } from '../common/inTransaction';
 import { ProblemException } from '../common/problem';
 import { PictureStore } from '../pictures/pictureStore.service';
 import { AcceptService } from '../sites/accept.service';
@@ -79,30 +80,21 @@ export class NewSites {
     const files = await this.drawPictures(id);
     const site = lay(drawing => files.get(drawing) ?? '');
     const edits = [...allRecords(site)].map((record): Edit => ({ op: 'put', record }));
-    const runner = this.database.createQueryRunner();
-    try {
-      await runner.startTransaction();
+    return inTransaction(this.database, async runner => {
       const made: unknown[] = await runner.query(
         'insert into sites (id, name, slug) values ($1, $2, $1) on conflict do nothing returning id',
         [id, name],
       );
-      if (made.length > 0) {
-        await runner.query("insert into members (site_id, account_id, role) values ($1, $2, 'designer')", [
-          id,
-          account,
-        ]);
-        const begin = { site: id, account, id: `begin-${id}-${Date.now()}`, base: 0, edits };
-        const laid = await this.changes.within(runner, begin);
-        if (!laid.ok) throw new Error(laid.problem.message);
-      }
-      await runner.commitTransaction();
-      return made.length > 0;
-    } catch (error) {
-      if (runner.isTransactionActive) await runner.rollbackTransaction().catch(() => {});
-      throw error;
-    } finally {
-      await runner.release();
-    }
+      if (made.length === 0) return false;
+      await runner.query("insert into members (site_id, account_id, role) values ($1, $2, 'designer')", [
+        id,
+        account,
+      ]);
+      const begin = { site: id, account, id: `begin-${id}-${Date.now()}`, base: 0, edits };
+      const laid = await this.changes.within(runner, begin);
+      if (!laid.ok) throw new Error(laid.problem.message);
+      return true;
+    });
   }
 
   private async drawPictures(site: string): Promise<ReadonlyMap<string, string>> {

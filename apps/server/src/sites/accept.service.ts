@@ -14,6 +14,7 @@ import {
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type QueryRunner } from 'typeorm';
+import { inTransaction } from '../common/inTransaction';
 import { Batches } from './batches';
 import { RowLookup, rowsOf } from './recordTable';
 
@@ -89,20 +90,11 @@ export class AcceptService {
 
   /** One after the other in one transaction. One that is refused has written nothing, so the others stand. */
   private async acceptAll(changes: readonly Incoming[]): Promise<Result<Accepted>[]> {
-    const runner = this.database.createQueryRunner();
-    try {
-      await runner.startTransaction();
+    return inTransaction(this.database, async runner => {
       const results: Result<Accepted>[] = [];
       for (const change of changes) results.push(await this.within(runner, change));
-      await runner.commitTransaction();
       return results;
-    } catch (error) {
-      // Where the connection is gone there is nothing to roll back, and the first error is the one to tell.
-      if (runner.isTransactionActive) await runner.rollbackTransaction().catch(() => {});
-      throw error;
-    } finally {
-      await runner.release();
-    }
+    });
   }
 
   /** Accepts a change in a transaction that does more; whoever began it ends it. */

@@ -37,7 +37,7 @@ export function VariantChoice({
   };
   const add = (axis: string) => {
     const { edits, id } = addVariant(site, element.name, axis, `New ${axis}`);
-    if (commit(edits, `Add a ${axis}`)) choose(axis, id);
+    if (commit(edits, `Make a new ${axis}`)) choose(axis, id);
   };
   return (
     <div className="grid gap-1.5">

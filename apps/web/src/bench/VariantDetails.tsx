@@ -14,6 +14,7 @@ import { useReach } from '../reach/useReach.ts';
 import { useCommit } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
+import { EarlierLater } from '../ui/EarlierLater.tsx';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
 import { noteEdit } from '../ui/noteEdit.ts';
@@ -58,6 +59,7 @@ export function VariantDetails({
         <label className="flex items-center gap-2">
           <input
             type="checkbox"
+            className="accent-teal"
             checked={variant.begins ?? false}
             disabled={locked}
             onChange={event =>
@@ -68,17 +70,7 @@ export function VariantDetails({
         </label>
         {!locked && (
           <div className="flex flex-wrap gap-x-3 gap-y-1">
-            <Button kind="link" className="h-5!" disabled={index <= 0} onClick={() => move(index - 1)}>
-              Earlier
-            </Button>
-            <Button
-              kind="link"
-              className="h-5!"
-              disabled={index >= all.length - 1}
-              onClick={() => move(index + 1)}
-            >
-              Later
-            </Button>
+            <EarlierLater kind="link" index={index} count={all.length} onMove={move} />
             <Button kind="link" className="h-5!" onClick={duplicate}>
               Duplicate
             </Button>

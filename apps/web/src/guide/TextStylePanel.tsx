@@ -24,6 +24,7 @@ import { useCommit } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { EarlierLater } from '../ui/EarlierLater.tsx';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
 import { noteEdit } from '../ui/noteEdit.ts';
@@ -148,17 +149,7 @@ export function TextStylePanel({
       </ul>
       {!locked && (
         <div className="mt-3 flex flex-wrap gap-2 border-t border-hair pt-3">
-          <Button kind="line" className="h-6!" disabled={index === 0} onClick={() => move(index - 1)}>
-            Earlier
-          </Button>
-          <Button
-            kind="line"
-            className="h-6!"
-            disabled={index === all.length - 1}
-            onClick={() => move(index + 1)}
-          >
-            Later
-          </Button>
+          <EarlierLater index={index} count={all.length} onMove={move} />
           <Button kind="line" className="h-6!" onClick={duplicate}>
             Duplicate
           </Button>

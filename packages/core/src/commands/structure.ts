@@ -81,7 +81,7 @@ export interface Made {
   id: Id;
 }
 
-const emptySection = (area: Area, at: At): SectionRecord => ({
+const emptySection = (site: Site, area: Area, at: At): SectionRecord => ({
   id: newId('s'),
   kind: 'section',
   area,
@@ -89,14 +89,13 @@ const emptySection = (area: Area, at: At): SectionRecord => ({
   at,
   scheme: null,
   rebind: {},
-  variants: {},
-  wears: {},
+  ...beginningOf(site, elementOfArea(area).name),
   styles: {},
 });
 
 export function addSection(site: Site, page: Id, index: number): Made {
   const { order, rekeyed } = placeAt(site, page, index, null);
-  const record = emptySection('main', { parent: page, order });
+  const record = emptySection(site, 'main', { parent: page, order });
   return { id: record.id, edits: [...rekeyed, { op: 'put', record }] };
 }
 
@@ -113,7 +112,7 @@ export function showArea(site: Site, page: Id, area: SharedArea, shown: boolean)
   const has = childrenOf(site, SETTINGS).some(id => site.kinds.section.get(id)?.area === area);
   if (!shown || has) return [rule];
   const { order, rekeyed } = placeAt(site, SETTINGS, Number.MAX_SAFE_INTEGER, null);
-  return [rule, ...rekeyed, { op: 'put', record: emptySection(area, { parent: SETTINGS, order }) }];
+  return [rule, ...rekeyed, { op: 'put', record: emptySection(site, area, { parent: SETTINGS, order }) }];
 }
 
 export function addWidget(site: Site, parent: Id, index: number, widget: string): Made {
@@ -131,13 +130,13 @@ export function addWidget(site: Site, parent: Id, index: number, widget: string)
   return { id, edits: [...rekeyed, { op: 'put', record }] };
 }
 
-/** The variants and presets that new widgets of a type begin with, as the guide says. */
-function beginningOf({ kinds }: Site, widget: string): Pick<WidgetRecord, 'variants' | 'wears'> {
+/** The variants and presets that new sections or widgets of a type begin with, as the guide says. */
+function beginningOf({ kinds }: Site, element: string): Pick<WidgetRecord, 'variants' | 'wears'> {
   const variants = [...kinds.variant.values()]
-    .filter(it => it.begins && it.element === widget)
+    .filter(it => it.begins && it.element === element)
     .map(it => [it.axis, it.id]);
   const presets = [...kinds.preset.values()]
-    .filter(it => Object.hasOwn(it.begins ?? {}, widget))
+    .filter(it => Object.hasOwn(it.begins ?? {}, element))
     .sort(byOrder)
     .slice(0, MAX_PRESETS_WORN);
   const keys = keysBetween(null, null, presets.length);

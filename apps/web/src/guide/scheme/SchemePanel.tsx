@@ -19,6 +19,7 @@ import { useCommit } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { EarlierLater } from '../../ui/EarlierLater.tsx';
 import { NameField } from '../../ui/NameField.tsx';
 import { NoteField } from '../../ui/NoteField.tsx';
 import { noteEdit } from '../../ui/noteEdit.ts';
@@ -126,22 +127,11 @@ export function SchemePanel({
               Make it the site’s
             </Button>
           )}
-          <Button
-            kind="line"
-            className="h-6!"
-            disabled={index === 0}
-            onClick={() => commit(moveScheme(site, scheme.id, index - 1), 'Move a scheme')}
-          >
-            Earlier
-          </Button>
-          <Button
-            kind="line"
-            className="h-6!"
-            disabled={others.length === index}
-            onClick={() => commit(moveScheme(site, scheme.id, index + 1), 'Move a scheme')}
-          >
-            Later
-          </Button>
+          <EarlierLater
+            index={index}
+            count={others.length + 1}
+            onMove={to => commit(moveScheme(site, scheme.id, to), 'Move a scheme')}
+          />
           <Button kind="line" className="h-6!" onClick={duplicate}>
             Duplicate
           </Button>
