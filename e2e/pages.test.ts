@@ -184,6 +184,41 @@ describe('the pages of a site', () => {
     await walker.kept();
   });
 
+  it('get a ready footer in place of the one that all pages share, and one more below it', async () => {
+    await walker.open('pages/fares');
+    const canvas = await walker.frame('Page');
+    const footers = () =>
+      canvas.$$eval('[data-area=footer] > [data-node]', all => all.map(it => it.textContent ?? ''));
+    const [before = ''] = await footers();
+    await walker.click('Section', 'button');
+    await walker.click('Footer', 'radio');
+    await walker.says('It shows on every page that has a footer.');
+    const library = await walker.frame('Sections: Footer');
+    expect(await library.$$eval('[data-area=footer] > [data-node]', all => all.length)).toBeGreaterThan(3);
+    await walker.click('Three columns', 'button');
+    await until(footers, all => all.length === 1 && /Where to find us/.test(all[0] ?? ''), 'another footer');
+    await walker.click('Section', 'button');
+    await walker.click('Footer', 'radio');
+    await walker.click('Below what the footer holds', 'radio');
+    await walker.click('One line', 'button');
+    await until(footers, all => all.length === 2 && /outer mole/.test(all[1] ?? ''), 'one more below');
+    await walker.open('pages/home');
+    const home = await walker.frame('Page');
+    await until(
+      () => home.$$eval('[data-area=footer] > [data-node]', all => all.length),
+      count => count === 2,
+      'on every page',
+    );
+    await walker.click('Undo');
+    await walker.click('Undo');
+    await until(
+      () => home.$$eval('[data-area=footer] > [data-node]', all => all.map(it => it.textContent)),
+      all => all.length === 1 && all[0]?.slice(0, 40) === before.slice(0, 40),
+      'as it was',
+    );
+    await walker.kept();
+  });
+
   it('hold things that are copied with the system’s keys, pasted, and taken back', async () => {
     await walker.page.browserContext().overridePermissions(PROGRAM, ['clipboard-read', 'clipboard-write']);
     await walker.open('pages/home?node=feature-dogs');

@@ -1,17 +1,20 @@
 import { describe, expect, it } from '@jest/globals';
 import { schemeFailures } from '../src/check/index.ts';
+import { beginWithVariant, showArea } from '../src/commands/index.ts';
 import { planGuide, takeGuide } from '../src/guide/index.ts';
-import { publishSite } from '../src/render/index.ts';
+import { publishSite, sectionsIn } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
-import { applyChange, childrenOf, type Edit, nodesIn, type Site } from '../src/site/index.ts';
+import { applyChange, childrenOf, type Edit, nodesIn, type Site, stableText } from '../src/site/index.ts';
 import {
   layPage,
   laySection,
+  layShared,
   PAGE_STARTERS,
   PURPOSES,
   READY_GUIDES,
   readyGuide,
   SECTION_STARTERS,
+  sharedAreaOf,
 } from '../src/starters/index.ts';
 import { demoSite } from './support/demo.ts';
 import { tiny } from './support/tiny.ts';
@@ -26,9 +29,14 @@ describe('ready sections', () => {
     expect(new Set(SECTION_STARTERS.map(it => it.id)).size).toBe(SECTION_STARTERS.length);
   });
   it.each(SECTION_STARTERS.map(it => [it.id, it] as const))('%s brings no value of its own', (_, starter) => {
-    const { edits, id } = laySection(demo, 'home', 1, starter);
+    const area = sharedAreaOf(starter.purpose);
+    const { edits, id } =
+      area === null
+        ? laySection(demo, 'home', 1, starter)
+        : layShared(demo, 'home', area, starter, 'instead');
     const site = after(demo, edits);
-    expect(childrenOf(site, 'home')[1]).toBe(id);
+    if (area === null) expect(childrenOf(site, 'home')[1]).toBe(id);
+    else expect(sectionsIn(site, 'home', area).map(it => it.id)).toEqual([id]);
     for (const node of [id, ...nodesIn(site, id)]) {
       const record = site.kinds.section.get(node) ?? site.kinds.widget.get(node);
       expect(record?.styles).toEqual({});
@@ -65,6 +73,56 @@ describe('ready sections', () => {
     expect(new Set(shown).size).toBe(4);
     for (const asset of shown) expect(site.kinds.asset.has(asset)).toBe(true);
   });
+});
+
+describe('ready headers and footers', () => {
+  const plain = SECTION_STARTERS.find(it => it.id === 'header-ends');
+  const ruled = SECTION_STARTERS.find(it => it.id === 'header-ruled');
+  if (!plain || !ruled) throw new Error('no headers');
+  const heads = (site: Site, page = 'home') => sectionsIn(site, page, 'header').map(it => it.name);
+
+  it('stand in place of what was there, or below it, on every page', () => {
+    const below = after(demo, layShared(demo, 'home', 'header', plain, 'below').edits);
+    expect(heads(below)).toEqual(['Header', plain.label]);
+    expect(heads(below, 'fares')).toEqual(heads(below));
+    const instead = after(below, layShared(below, 'fares', 'header', ruled, 'instead').edits);
+    expect(heads(instead)).toEqual([ruled.label]);
+    expect(sectionsIn(instead, 'home', 'footer')).toEqual(sectionsIn(demo, 'home', 'footer'));
+    expect(publishSite(instead).files.get('fares/index.html')).toContain('Four islands, one timetable');
+  });
+  it('show on a page that had gone without, and leave other pages as they are', () => {
+    const without = after(demo, [
+      ...showArea(demo, 'home', 'header', false),
+      ...showArea(demo, 'fares', 'header', false),
+    ]);
+    const laid = after(without, layShared(without, 'home', 'header', plain, 'instead').edits);
+    expect(heads(laid)).toEqual([plain.label]);
+    expect(heads(laid, 'fares')).toEqual([]);
+  });
+  it('come back byte for byte when they are undone', () => {
+    const { edits } = layShared(demo, 'home', 'footer', ruled, 'instead');
+    const { site, inverse } = must(applyChange(demo, { edits }));
+    expect(stableText(after(site, inverse))).toBe(stableText(demo));
+  });
+});
+
+it('ready sections take on what new things begin with, under what they ask for themselves', () => {
+  const site = after(demo, [
+    ...beginWithVariant(demo, 'size-large', true),
+    ...beginWithVariant(demo, 'look-lead', true),
+  ]);
+  const opening = SECTION_STARTERS.find(it => it.id === 'header-action');
+  const text = SECTION_STARTERS.find(it => it.id === 'content-text');
+  if (!opening || !text) throw new Error('no starters');
+  const worn = (starter: typeof text, widget: string) => {
+    const { edits, id } = laySection(site, 'home', 0, starter);
+    const laid = after(site, edits);
+    return nodesIn(laid, id)
+      .map(it => laid.kinds.widget.get(it))
+      .find(it => it?.widget === widget)?.variants;
+  };
+  expect(worn(text, 'text')).toEqual({ look: 'look-lead' });
+  expect(worn(opening, 'button')).toEqual({ size: 'size-small' });
 });
 
 describe('ready pages', () => {

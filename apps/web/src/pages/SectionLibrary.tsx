@@ -1,5 +1,23 @@
-import { addPage, applyChange, type Edit, type Id, must, pasteThings, type Site } from '@cove/core';
-import { laySection, PURPOSES, type Purpose, SECTION_STARTERS } from '@cove/core/starters';
+import {
+  addPage,
+  applyChange,
+  type Edit,
+  type Id,
+  must,
+  pasteThings,
+  removeNodes,
+  type SharedArea,
+  type Site,
+  sectionsIn,
+} from '@cove/core';
+import {
+  laySection,
+  layShared,
+  PURPOSES,
+  type Purpose,
+  SECTION_STARTERS,
+  sharedAreaOf,
+} from '@cove/core/starters';
 import { useMemo, useRef, useState } from 'react';
 import { problemText } from '../api/problemText.ts';
 import { StaticPage } from '../canvas/StaticPage.tsx';
@@ -15,22 +33,30 @@ const NAMES: Record<Purpose | 'own', string> = {
   proof: 'Proof',
   action: 'Call to action',
   contact: 'Contact',
+  header: 'Header',
+  footer: 'Footer',
   own: 'Your own',
 };
 
-/** A section that can be laid on a page: a ready one, or one's own. */
+/** Whether a section for a shared area replaces what stands there. */
+type How = Parameters<typeof layShared>[4];
+
+/** A section that can be laid on a page or in what pages share: a ready one, or one's own. */
 interface Offered {
   id: string;
   label: string;
-  lay(now: Site, page: Id, index: number): { edits: Edit[]; id: Id } | null;
+  lay(now: Site, page: Id, index: number, how: How): { edits: Edit[]; id: Id } | null;
 }
 
-const ready = (purpose: Purpose): Offered[] =>
-  SECTION_STARTERS.filter(it => it.purpose === purpose).map(starter => ({
+const ready = (purpose: Purpose): Offered[] => {
+  const area = sharedAreaOf(purpose);
+  return SECTION_STARTERS.filter(it => it.purpose === purpose).map(starter => ({
     id: starter.id,
     label: starter.label,
-    lay: (now, page, index) => laySection(now, page, index, starter),
+    lay: (now, page, index, how) =>
+      area === null ? laySection(now, page, index, starter) : layShared(now, page, area, starter, how),
   }));
+};
 const own = (kept: readonly KeptSection[]): Offered[] =>
   kept.map(({ id, name, clip }) => ({
     id,
@@ -47,12 +73,17 @@ function pictured(
   site: Site,
   title: string,
   offered: readonly Offered[],
+  area: SharedArea | null,
 ): { site: Site; page: Id; sections: ReadonlyMap<Id, Offered> } {
   const made = addPage(site, title);
-  let now = must(applyChange(site, { edits: made.edits })).site;
+  // Navigation in the pictures lists the pages of the site, not this one.
+  const unlisted: Edit = { op: 'set', id: made.id, path: ['unlisted'], value: true };
+  let now = must(applyChange(site, { edits: [...made.edits, unlisted] })).site;
+  const there = area === null ? [] : sectionsIn(now, made.id, area).map(it => it.id);
+  now = must(applyChange(now, { edits: removeNodes(now, there) })).site;
   const sections = new Map<Id, Offered>();
   for (const offer of offered) {
-    const laid = offer.lay(now, made.id, sections.size);
+    const laid = offer.lay(now, made.id, sections.size, 'below');
     const applied = laid && applyChange(now, { edits: laid.edits });
     if (!laid || !applied?.ok) continue;
     now = applied.value.site;
@@ -61,9 +92,12 @@ function pictured(
   return { site: now, page: made.id, sections };
 }
 
-/** Two abreast, each as wide as a window of the page and drawn at half its size. */
-const ABREAST =
-  '[data-area=header],[data-area=footer]{display:none}main{zoom:.5;display:grid;grid-template-columns:1fr 1fr;gap:44px;align-items:start;padding:8px}main>*{cursor:pointer;outline:2px solid #0003;content-visibility:visible!important}main>:hover{outline:6px solid oklch(.43 .075 205)}';
+/**
+ * One area alone, each section as wide as a window of the page: on a page two abreast at half their size, else, as they are
+ * wide and low, one below the other.
+ */
+const drawnAlone = (area: SharedArea | null): string =>
+  `[data-area]:not([data-area=${area ?? 'main'}]){display:none}[data-area=${area ?? 'main'}]{${area === null ? 'zoom:.5;' : ''}display:grid;grid-template-columns:repeat(${area === null ? 2 : 1},minmax(0,1fr));gap:44px;align-items:start;padding:8px}[data-area]>*{position:relative!important;cursor:pointer;outline:2px solid #0003;content-visibility:visible!important}[data-area]>:hover{outline:6px solid oklch(.43 .075 205)}`;
 
 /** Ready sections sorted by what they are for, drawn live in this site's guide; choosing one puts it where it was asked for. */
 export function SectionLibrary({
@@ -80,12 +114,18 @@ export function SectionLibrary({
   const [purpose, setPurpose] = useState<Purpose | 'own'>('opening');
   const kept = useKeptSections();
   const forget = useForgetSection();
+  const [how, setHow] = useState<How>('instead');
+  const area = purpose === 'own' ? null : sharedAreaOf(purpose);
   const drawn = useMemo(
-    () => pictured(site, NAMES[purpose], purpose === 'own' ? own(kept.data ?? []) : ready(purpose)),
-    [site, purpose, kept.data],
+    () => pictured(site, NAMES[purpose], purpose === 'own' ? own(kept.data ?? []) : ready(purpose), area),
+    [site, purpose, area, kept.data],
   );
   const shown = useRef<Document | null>(null);
-  const take = (offer: Offered) => onTake(now => (page, index) => offer.lay(now, page, index));
+  // Asked as it is taken: the picture is listened to once.
+  const chosen = useRef(how);
+  chosen.current = how;
+  const take = (offer: Offered) =>
+    onTake(now => (page, index) => offer.lay(now, page, index, chosen.current));
   const bring = (id: Id) =>
     shown.current?.querySelector(`[data-node="${CSS.escape(id)}"]`)?.scrollIntoView({ block: 'nearest' });
   return (
@@ -96,6 +136,20 @@ export function SectionLibrary({
         options={[...PURPOSES, 'own' as const].map(it => ({ value: it, label: NAMES[it] }))}
         onChange={setPurpose}
       />
+      {area !== null && (
+        <div className="mt-2 flex flex-wrap items-baseline gap-x-6">
+          <Choice<How>
+            label="Where it goes"
+            value={how}
+            options={[
+              { value: 'instead', label: `In place of the ${area}` },
+              { value: 'below', label: `Below what the ${area} holds` },
+            ]}
+            onChange={setHow}
+          />
+          <span className="text-muted">It shows on every page that has a {area}.</span>
+        </div>
+      )}
       <div className="mt-3 grid h-[66vh] grid-cols-[190px_1fr] gap-4">
         <ul aria-label="Ready sections" className="thin-scroll overflow-auto">
           {purpose === 'own' && drawn.sections.size === 0 && (
@@ -145,7 +199,7 @@ export function SectionLibrary({
           site={drawn.site}
           page={drawn.page}
           width={1280}
-          extra={ABREAST}
+          extra={drawnAlone(area)}
           onShown={document => {
             shown.current = document;
             document.addEventListener('click', event => {
@@ -153,7 +207,7 @@ export function SectionLibrary({
               const { target } = event;
               const view = document.defaultView;
               if (!view || !(target instanceof view.Element)) return;
-              const section = target.closest('main > [data-node]')?.getAttribute('data-node');
+              const section = target.closest('[data-area] > [data-node]')?.getAttribute('data-node');
               const starter = drawn.sections.get(section ?? '');
               if (starter) take(starter);
             });

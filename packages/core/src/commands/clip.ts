@@ -14,9 +14,11 @@ import {
   newId,
   nodesUnder,
   parseSlot,
+  placeIsAbout,
   readRecord,
   type Site,
   type Slot,
+  type Styles,
   settingsOf,
   subtree,
   withLinks,
@@ -25,6 +27,7 @@ import { literalOf, NO_REBINDS, tokenAt, tokenPath } from '../tokens/index.ts';
 import { readValue, tokensIn, type Value, withTokens } from '../values/index.ts';
 import { elementNamed } from '../widgets/index.ts';
 import { nearestToken } from './nearestToken.ts';
+import { type PlacedRule, ruleAbout, rulesAbout } from './placedRules.ts';
 import { canHold, placeAt } from './structure.ts';
 
 /** What is on the clipboard: things with all they hold, and what the site they left calls what they name. */
@@ -35,6 +38,8 @@ export interface Clip {
   tokens: Readonly<Record<Id, { path: string; value: Value }>>;
   /** Names of variants, presets and schemes. */
   names: Readonly<Record<Id, string>>;
+  /** What holds in the sections among them alone. */
+  rules: readonly PlacedRule[];
 }
 
 const FORMAT = 'cove-thread/1';
@@ -56,19 +61,33 @@ export function copyThings(site: Site, ids: readonly Id[]): Clip {
     const record = id == null ? undefined : getRecord(site, id);
     if (id != null && record && 'name' in record) names[id] = record.name;
   };
-  for (const node of things.flat()) {
-    for (const value of Object.values(node.styles)) {
-      for (const id of tokensIn(value)) {
-        const end = literalOf(site.kinds.token, NO_REBINDS, { type: 'token', token: id });
-        if (end) tokens[id] = { path: tokenPath(site.kinds.token, id), value: end };
-      }
+  const token = (id: Id) => {
+    const end = literalOf(site.kinds.token, NO_REBINDS, { type: 'token', token: id });
+    if (end) tokens[id] = { path: tokenPath(site.kinds.token, id), value: end };
+  };
+  const values = (some: Iterable<Value>) => {
+    for (const value of some) {
+      for (const id of tokensIn(value)) token(id);
       if (value.type === 'textStyle') name(value.style);
     }
+  };
+  const sections = new Set<Id>();
+  for (const node of things.flat()) {
+    values(Object.values(node.styles));
     for (const id of Object.values(node.variants)) name(id);
     for (const { preset } of Object.values(node.wears)) name(preset);
-    if (node.kind === 'section') name(node.scheme);
+    if (node.kind !== 'section') continue;
+    sections.add(node.id);
+    name(node.scheme);
+    for (const id of Object.keys(node.rebind)) token(id);
+    values(Object.values(node.rebind));
   }
-  return { format: FORMAT, things, tokens, names };
+  const rules = rulesAbout(site, id => sections.has(id));
+  for (const rule of rules) {
+    values(Object.values(rule.styles));
+    if (rule.kind === 'variantRule') name(rule.variant);
+  }
+  return { format: FORMAT, things, tokens, names, rules };
 }
 
 /** Reads a clip out of text from the clipboard; null for anything else, which may have been copied anywhere. */
@@ -95,7 +114,13 @@ export function readClip(text: string): Clip | null {
   const names: Record<Id, string> = {};
   for (const [id, name] of Object.entries(isObject(raw.names) ? raw.names : {}))
     if (typeof name === 'string') names[id] = name;
-  return { format: FORMAT, things, tokens, names };
+  const rules = (Array.isArray(raw.rules) ? raw.rules : []).flatMap((it): PlacedRule[] => {
+    const record = readRecord(it);
+    if (!record.ok || (record.value.kind !== 'default' && record.value.kind !== 'variantRule')) return [];
+    const { place } = record.value;
+    return place?.type === 'section' ? [{ ...record.value, place }] : [];
+  });
+  return { format: FORMAT, things, tokens, names, rules };
 }
 
 /** What becomes of values whose token this site has not: the nearest token of the guide, or the value as it was. */
@@ -108,6 +133,10 @@ export interface Pasted {
   /** What could not come along, in words. */
   left: string[];
 }
+
+/** Without what came to nothing. */
+const kept = <T>(entries: readonly [string, T | null][]): Record<string, T> =>
+  Object.fromEntries(entries.flatMap(([key, it]): [string, T][] => (it === null ? [] : [[key, it]])));
 
 class Paster {
   private readonly ids = new Map<Id, Id>();
@@ -150,12 +179,13 @@ class Paster {
     return (known && tokenAt(token, known.path)?.id) ?? (token.has(id) && !known ? id : null);
   }
 
-  private nearest(value: Value, slot: Slot): Id | null {
-    const property = parseSlot(slot)?.property;
+  private nearest(value: Value, slot: Slot | null): Id | null {
+    const property = slot === null ? undefined : parseSlot(slot)?.property;
     return !property || property === 'textStyle' ? null : nearestToken(this.site, property, value);
   }
 
-  private value(value: Value, slot: Slot): Value | null {
+  /** `slot`: where it is set; null for what a token is bound to. */
+  private value(value: Value, slot: Slot | null): Value | null {
     if (value.type === 'textStyle') {
       const style = this.named(this.site.kinds.textStyle.values(), value.style, () => true);
       return style === null ? this.missing('text style', value.style) : { type: 'textStyle', style };
@@ -168,7 +198,7 @@ class Paster {
     if (gone.length === 0) return withTokens(value, id => this.token(id) ?? id);
     const [only] = gone;
     const end = value.type === 'token' && only !== undefined ? this.clip.tokens[only]?.value : undefined;
-    if (!end) return this.missing('value', slot);
+    if (!end) return this.missing('value', slot ?? only ?? '');
     const near = this.loose === 'tie' ? this.nearest(end, slot) : null;
     return near === null ? end : { type: 'token', token: near };
   }
@@ -202,12 +232,36 @@ class Paster {
     return withLinks(value, link => this.link(link));
   }
 
+  private styles(styles: Styles): Styles {
+    return kept(
+      Object.entries(styles).map(([slot, value]): [string, Value | null] => [slot, this.value(value, slot)]),
+    );
+  }
+
+  private rebind(rebind: Readonly<Record<Id, Value>>): Readonly<Record<Id, Value>> {
+    return kept(
+      Object.entries(rebind).map(([id, value]): [string, Value | null] => {
+        const bound = this.token(id);
+        return bound === null
+          ? [id, this.missing('value', this.clip.tokens[id]?.path ?? id)]
+          : [bound, this.value(value, null)];
+      }),
+    );
+  }
+
+  /** A rule for a section, about the copy of it; null where its variant is not there. */
+  rule(rule: PlacedRule): PlacedRule | null {
+    const about = placeIsAbout(rule.place);
+    if (about === null || !this.ids.has(about)) return null;
+    if (rule.kind === 'variantRule' && !this.site.kinds.variant.has(rule.variant))
+      return this.missing('rule for variant', rule.variant);
+    return ruleAbout({ ...rule, styles: this.styles(rule.styles) }, this.id(about));
+  }
+
   node(node: NodeRecord, at: NodeRecord['at']): NodeRecord {
     const { variant, preset, scheme } = this.site.kinds;
     const element = elementOfNode(node).name;
     const fields = elementNamed(element).content;
-    const kept = <T>(entries: [string, T | null][]) =>
-      Object.fromEntries(entries.flatMap(([key, it]): [string, T][] => (it === null ? [] : [[key, it]])));
     const look = {
       id: this.id(node.id),
       at,
@@ -227,12 +281,7 @@ class Paster {
           ];
         }),
       ),
-      styles: kept(
-        Object.entries(node.styles).map(([slot, value]): [string, Value | null] => [
-          slot,
-          this.value(value, slot),
-        ]),
-      ),
+      styles: this.styles(node.styles),
     };
     if (node.kind === 'widget')
       return {
@@ -246,7 +295,7 @@ class Paster {
       node.scheme === null
         ? null
         : (this.named(scheme.values(), node.scheme, () => true) ?? this.missing('scheme', node.scheme));
-    return { ...node, ...look, area: 'main', scheme: worn, rebind: {} };
+    return { ...node, ...look, area: 'main', scheme: worn, rebind: this.rebind(node.rebind) };
   }
 }
 
@@ -287,6 +336,10 @@ export function pasteThings(
     }
     // Several come in the order in which they were copied, all before what stands there.
     order = keyBetween(order, high);
+  }
+  for (const it of clip.rules) {
+    const record = paster.rule(it);
+    if (record) edits.push({ op: 'put', record });
   }
   return ok({ edits, ids: roots.map(it => paster.id(it.id)), left: [...paster.left] });
 }

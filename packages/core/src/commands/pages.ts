@@ -1,7 +1,5 @@
-import { mentionsOf } from '../reach/mentions.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import {
-  type Content,
   childrenOf,
   type Edit,
   getRecord,
@@ -11,12 +9,12 @@ import {
   newId,
   nodesIn,
   type PageRecord,
-  placedId,
   SETTINGS,
   type Site,
   settingsOf,
-  withLinks,
 } from '../site/index.ts';
+import { copiedRules } from './placedRules.ts';
+import { partFrom, relinked } from './relink.ts';
 import { type Made, placeAt } from './structure.ts';
 
 /** What addresses are made of: the last step, in small letters, digits and hyphens. */
@@ -184,6 +182,7 @@ export function duplicatePage(site: Site, id: Id): Result<Made> {
         },
       },
       ...puts,
+      ...copiedRules(site, ids),
     ],
   });
 }
@@ -196,19 +195,6 @@ const within = (link: LinkTarget, ids: ReadonlyMap<Id, Id>): LinkTarget =>
         section: ids.get(link.section) ?? link.section,
       }
     : link;
-
-/** The same widget with other links; the very one where none differs. */
-export function relinked<T extends { content: Readonly<Record<string, Content>> }>(
-  widget: T,
-  other: (link: LinkTarget) => LinkTarget,
-): T {
-  const content = Object.fromEntries(
-    Object.entries(widget.content).map(([field, value]) => [field, withLinks(value, other)]),
-  );
-  return Object.entries(content).every(([field, value]) => value === widget.content[field])
-    ? widget
-    : { ...widget, content };
-}
 
 /**
  * Takes a page away with all that stands on it and the pages below it. Links that led there lead to the page above it, or
@@ -226,19 +212,7 @@ export function removePage(site: Site, id: Id): Result<Edit[]> {
   const to: LinkTarget = { type: 'page', page: isPage(site, page.at.parent) ? page.at.parent : home };
   const leads = (link: LinkTarget) =>
     (link.type === 'page' || link.type === 'section') && leaving.has(link.page) ? to : link;
-  const users = new Set([...leaving].flatMap(it => mentionsOf(site, it).map(mention => mention.from)));
-  const edits = [...users]
-    .filter(user => !leaving.has(user))
-    .flatMap((user): Edit[] => {
-      const record = getRecord(site, user);
-      if (record?.kind === 'widget') {
-        const next = relinked(record, leads);
-        return next === record ? [] : [{ op: 'set', id: user, path: ['content'], value: next.content }];
-      }
-      const isRule = record?.kind === 'default' || record?.kind === 'variantRule';
-      return isRule && placedId(record) === user ? [{ op: 'remove', id: user }] : [];
-    });
-  return ok([...edits, { op: 'remove', id }]);
+  return ok([...partFrom(site, leaving, leads), { op: 'remove', id }]);
 }
 
 /** Makes another page the one that visitors see first; the old one gets an address of its own. */

@@ -9,14 +9,13 @@ import {
   type Id,
   keysBetween,
   newId,
-  type Place,
-  placedId,
   type RoleRecord,
   type SchemeRecord,
   SETTINGS,
   type Site,
 } from '../site/index.ts';
 import { keyAtEnd, keyBehind, lastKey, reorder } from './order.ts';
+import { copiedRules } from './placedRules.ts';
 
 /** Schemes as they are ordered. */
 export const schemesInOrder = (site: Site): SchemeRecord[] => [...site.kinds.scheme.values()].sort(byOrder);
@@ -63,15 +62,7 @@ export function duplicateScheme(site: Site, id: Id): Result<{ edits: Edit[]; id:
     name: uniqueName(scheme.name, namesTaken(site.kinds.scheme.values())),
     order: keyBehind(site.kinds.scheme.values(), scheme),
   };
-  const place: Place = { type: 'scheme', scheme: made };
-  const rules = [...site.kinds.default.values(), ...site.kinds.variantRule.values()].flatMap(
-    (rule): Edit[] => {
-      if (rule.place?.type !== 'scheme' || rule.place.scheme !== id) return [];
-      const copy = { ...rule, place };
-      return [{ op: 'put', record: { ...copy, id: placedId(copy) } }];
-    },
-  );
-  return ok({ id: made, edits: [{ op: 'put', record }, ...rules] });
+  return ok({ id: made, edits: [{ op: 'put', record }, ...copiedRules(site, new Map([[id, made]]))] });
 }
 
 export function moveScheme(site: Site, id: Id, index: number): Edit[] {

@@ -6,6 +6,7 @@ import {
   getRecord,
   type Id,
   isNode,
+  type LinkTarget,
   newId,
   nodesUnder,
   type Site,
@@ -13,6 +14,7 @@ import {
   type WidgetRecord,
 } from '../site/index.ts';
 import { elementNamed } from '../widgets/index.ts';
+import { partFrom } from './relink.ts';
 import { canStandIn, duplicateNode, type Made, placesAt } from './structure.ts';
 
 const GONE = { code: 'gone', message: 'That is no longer there.' } as const;
@@ -65,8 +67,14 @@ export function moveNodes(site: Site, ids: readonly Id[], parent: Id, index: num
   ]);
 }
 
-export const removeNodes = (site: Site, ids: readonly Id[]): Edit[] =>
-  outermost(site, ids).map((id): Edit => ({ op: 'remove', id }));
+/** Takes things away with all they hold. Links that led to a section lead to its page; rules for it go. */
+export function removeNodes(site: Site, ids: readonly Id[]): Edit[] {
+  const roots = outermost(site, ids);
+  const leaving = new Set(roots.flatMap(id => subtree({ childrenOf: it => childrenOf(site, it) }, id)));
+  const instead = (link: LinkTarget): LinkTarget =>
+    link.type === 'section' && leaving.has(link.section) ? { type: 'page', page: link.page } : link;
+  return [...partFrom(site, leaving, instead), ...roots.map((id): Edit => ({ op: 'remove', id }))];
+}
 
 /** A copy of each, right after it. */
 export function duplicateNodes(site: Site, ids: readonly Id[]): Result<{ edits: Edit[]; ids: Id[] }> {

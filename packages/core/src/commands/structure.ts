@@ -24,6 +24,7 @@ import {
   type WidgetRecord,
 } from '../site/index.ts';
 import { elementNamed } from '../widgets/index.ts';
+import { copiedRules } from './placedRules.ts';
 
 const orderOf = (site: Site, id: Id | undefined): string | null => {
   const record = id === undefined ? undefined : getRecord(site, id);
@@ -99,20 +100,25 @@ export function addSection(site: Site, page: Id, index: number): Made {
   return { id: record.id, edits: [...rekeyed, { op: 'put', record }] };
 }
 
-/** Whether a page shows what pages share in an area. Where the site has nothing there yet, it gets an empty section. */
-export function showArea(site: Site, page: Id, area: SharedArea, shown: boolean): Edit[] {
+/** Whether a page shows what pages share in an area; nothing where it is so already. */
+export function areaRule(site: Site, page: Id, area: SharedArea, shown: boolean): Edit[] {
   const record = site.kinds.page.get(page);
-  if (!record) return [];
+  if (!record || showsArea(record, area) === shown) return [];
   const { [area]: _, ...others } = record.areas ?? {};
   const areas = showsArea({}, area) === shown ? others : { ...others, [area]: shown };
-  const rule: Edit =
-    Object.keys(areas).length === 0
-      ? { op: 'unset', id: page, path: ['areas'] }
-      : { op: 'set', id: page, path: ['areas'], value: areas };
+  return Object.keys(areas).length === 0
+    ? [{ op: 'unset', id: page, path: ['areas'] }]
+    : [{ op: 'set', id: page, path: ['areas'], value: areas }];
+}
+
+/** The same; where the site has nothing there yet, it gets an empty section. */
+export function showArea(site: Site, page: Id, area: SharedArea, shown: boolean): Edit[] {
+  if (!site.kinds.page.has(page)) return [];
+  const rule = areaRule(site, page, area, shown);
   const has = childrenOf(site, SETTINGS).some(id => site.kinds.section.get(id)?.area === area);
-  if (!shown || has) return [rule];
+  if (!shown || has) return rule;
   const { order, rekeyed } = placeAt(site, SETTINGS, Number.MAX_SAFE_INTEGER, null);
-  return [rule, ...rekeyed, { op: 'put', record: emptySection(site, area, { parent: SETTINGS, order }) }];
+  return [...rule, ...rekeyed, { op: 'put', record: emptySection(site, area, { parent: SETTINGS, order }) }];
 }
 
 export function addWidget(site: Site, parent: Id, index: number, widget: string): Made {
@@ -131,7 +137,7 @@ export function addWidget(site: Site, parent: Id, index: number, widget: string)
 }
 
 /** The variants and presets that new sections or widgets of a type begin with, as the guide says. */
-function beginningOf({ kinds }: Site, element: string): Pick<WidgetRecord, 'variants' | 'wears'> {
+export function beginningOf({ kinds }: Site, element: string): Pick<WidgetRecord, 'variants' | 'wears'> {
   const variants = [...kinds.variant.values()]
     .filter(it => it.begins && it.element === element)
     .map(it => [it.axis, it.id]);
@@ -180,7 +186,7 @@ export function moveNode(site: Site, id: Id, parent: Id, index: number): Result<
   return ok([...rekeyed, { op: 'set', id, path: ['at'], value: { parent, order } }]);
 }
 
-/** A copy of a node and of all it holds, right after it; versions that were set aside stay where they are. */
+/** A copy of a node, of all it holds and of the rules for them, right after it; versions that were set aside stay where they are. */
 export function duplicateNode(site: Site, id: Id): Result<Made> {
   const node = getRecord(site, id);
   if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: id });
@@ -203,7 +209,7 @@ export function duplicateNode(site: Site, id: Id): Result<Made> {
         : { ...record.at, parent: ids.get(record.at.parent) ?? record.at.parent };
     return [{ op: 'put', record: { ...record, id: copy, at } }];
   });
-  return ok({ id: ids.get(id) ?? id, edits: [...rekeyed, ...puts] });
+  return ok({ id: ids.get(id) ?? id, edits: [...rekeyed, ...puts, ...copiedRules(site, ids)] });
 }
 
 /** The next place in the outline for a move by keys: among its siblings, then out of its parent, or into the one before. */

@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '../result/index.ts';
 import { type Edit, type Id, keyBetween, type LinkTarget, type Site, versionsOf } from '../site/index.ts';
-import { relinked } from './pages.ts';
+import { relinked } from './relink.ts';
+import { removeNodes } from './several.ts';
 import { duplicateNode, type Made } from './structure.ts';
 
 /** Keeps what a section is now as a version of it, which shows nowhere, so that another can be tried. */
@@ -49,4 +50,7 @@ export function showVersion(site: Site, version: Id): Result<Edit[]> {
 
 /** Does away with all that was set aside: the section that shows is the one that is kept. */
 export const keepShown = (site: Site, section: Id): Edit[] =>
-  versionsOf(site, section).map(({ id }): Edit => ({ op: 'remove', id }));
+  removeNodes(
+    site,
+    versionsOf(site, section).map(it => it.id),
+  );

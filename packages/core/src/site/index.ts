@@ -7,7 +7,7 @@ export * from './history.ts';
 export { newId, newIds } from './id.ts';
 export { MAX_PRESETS_WORN } from './invariants.ts';
 export { byOrder, isOrderKey, keyBetween, keysBetween } from './order.ts';
-export { placedId, placeKey } from './place.ts';
+export { placeAbout, placedId, placeIsAbout, placeKey } from './place.ts';
 export { readEdits } from './readChange.ts';
 export { elementOfArea, readRecord } from './readRecord.ts';
 export * from './records.ts';

@@ -1,4 +1,4 @@
-import type { DefaultRecord, Place, VariantRuleRecord } from './records.ts';
+import type { DefaultRecord, Id, Place, VariantRuleRecord } from './records.ts';
 
 /** One word for a place: two that mean the same have the same. */
 export const placeKey = (place: Place): string => {
@@ -17,6 +17,36 @@ export const placeKey = (place: Place): string => {
       return `section-${place.section}`;
     case 'longForm':
       return 'long';
+  }
+};
+
+/** The page, scheme or section that a place is about; null for other places. */
+export const placeIsAbout = (place: Place): Id | null => {
+  switch (place.type) {
+    case 'page':
+    case 'branch':
+      return place.page;
+    case 'scheme':
+      return place.scheme;
+    case 'section':
+      return place.section;
+    default:
+      return null;
+  }
+};
+
+/** The same about another page, scheme or section. */
+export const placeAbout = (place: Place, id: Id): Place => {
+  switch (place.type) {
+    case 'page':
+    case 'branch':
+      return { ...place, page: id };
+    case 'scheme':
+      return { ...place, scheme: id };
+    case 'section':
+      return { ...place, section: id };
+    default:
+      return place;
   }
 };
 

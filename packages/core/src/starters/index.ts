@@ -6,10 +6,12 @@ export { looksOf, READY_LOOKS, type ReadyLook, takeLook } from './looks/index.ts
 export { layPage, PAGE_STARTERS, type PageStarter } from './pages/index.ts';
 export {
   laySection,
+  layShared,
   PURPOSES,
   type Purpose,
   SECTION_STARTERS,
   type SectionStarter,
+  sharedAreaOf,
 } from './sections/index.ts';
 export { laySite, SITE_STARTERS, type SiteStarter } from './sites/index.ts';
 export { tolvane } from './tolvane.ts';

@@ -490,6 +490,10 @@ function styles(b: SiteBuilder): void {
     'box/alignItems': 'center',
     'box/width': '100%',
   });
+  b.variant('arrangement-centred', 'group', 'arrangement', 'Centred', {
+    'box/justifyContent': 'center',
+    'box/alignItems': 'center',
+  });
 
   b.preset('ticket', 'Ticket', {
     'box/borderTopWidth': '2px',

@@ -1,4 +1,4 @@
-import { placedId } from '../../site/place.ts';
+import { placeAbout, placedId, placeIsAbout } from '../../site/place.ts';
 import type { Id, Place, SiteRecord, Styles } from '../../site/records.ts';
 import { type Value, withColors, withTokens } from '../../values/index.ts';
 
@@ -18,17 +18,8 @@ const inStyles = (styles: Styles, rename: Rename): Styles =>
   Object.fromEntries(Object.entries(styles).map(([slot, value]) => [slot, inValue(value, rename)]));
 
 function inPlace(place: Place, rename: Rename): Place {
-  switch (place.type) {
-    case 'branch':
-    case 'page':
-      return { type: place.type, page: rename(place.page) };
-    case 'scheme':
-      return { type: 'scheme', scheme: rename(place.scheme) };
-    case 'section':
-      return { type: 'section', section: rename(place.section) };
-    default:
-      return place;
-  }
+  const about = placeIsAbout(place);
+  return about === null ? place : placeAbout(place, rename(about));
 }
 
 /** A record of a guide under other ids, its own and those of all it mentions; `rename` leaves alone what it does not know. */

@@ -208,6 +208,10 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
     'box/alignItems': 'center',
     'box/width': '100%',
   });
+  b.variant(id('arrangement-centred'), 'group', 'arrangement', 'Centred', {
+    'box/justifyContent': 'center',
+    'box/alignItems': 'center',
+  });
   b.preset(id('lifted'), 'Lifted', { 'box/boxShadow': '{shadow.shadows.lift}' });
   b.preset(id('lined'), 'Lined', {
     'box/borderTopWidth': '{size.lines.rope}',

@@ -11,6 +11,15 @@ import { contentText } from './contentText.ts';
 import { featuresList } from './featuresList.ts';
 import { featuresPictures } from './featuresPictures.ts';
 import { featuresThree } from './featuresThree.ts';
+import { footerCentred } from './footerCentred.ts';
+import { footerColumns } from './footerColumns.ts';
+import { footerEnds } from './footerEnds.ts';
+import { footerLetter } from './footerLetter.ts';
+import { headerAction } from './headerAction.ts';
+import { headerCentred } from './headerCentred.ts';
+import { headerEnds } from './headerEnds.ts';
+import { headerNotice } from './headerNotice.ts';
+import { headerRuled } from './headerRuled.ts';
 import { openingBeside } from './openingBeside.ts';
 import { openingNotice } from './openingNotice.ts';
 import { openingTitle } from './openingTitle.ts';
@@ -21,7 +30,8 @@ import { proofVoices } from './proofVoices.ts';
 import type { SectionStarter } from './sketch.ts';
 
 export { laySection } from './laySection.ts';
-export { PURPOSES, type Purpose, type SectionStarter } from './sketch.ts';
+export { layShared } from './layShared.ts';
+export { PURPOSES, type Purpose, type SectionStarter, sharedAreaOf } from './sketch.ts';
 
 /** Ready sections, by purpose. */
 export const SECTION_STARTERS: readonly SectionStarter[] = [
@@ -45,4 +55,13 @@ export const SECTION_STARTERS: readonly SectionStarter[] = [
   actionTwo,
   contactForm,
   contactFind,
+  headerEnds,
+  headerAction,
+  headerCentred,
+  headerRuled,
+  headerNotice,
+  footerEnds,
+  footerCentred,
+  footerColumns,
+  footerLetter,
 ];

@@ -1,4 +1,4 @@
-import { placeAt } from '../../commands/structure.ts';
+import { beginningOf, placeAt } from '../../commands/structure.ts';
 import {
   type Area,
   byOrder,
@@ -26,7 +26,7 @@ function schemeFor(site: Site, tone: Tone): Id | null {
 }
 
 /** Variants of an element by their names, those that the guide has. */
-function variantsNamed(site: Site, element: string, look: Sketch['look'] = {}): Readonly<Record<string, Id>> {
+function variantsNamed(site: Site, element: string, look: Sketch['look'] = {}): Record<string, Id> {
   const all = [...site.kinds.variant.values()].filter(it => it.element === element);
   return Object.fromEntries(
     Object.entries(look).flatMap(([axis, name]) => {
@@ -34,6 +34,12 @@ function variantsNamed(site: Site, element: string, look: Sketch['look'] = {}): 
       return found ? [[axis, found.id]] : [];
     }),
   );
+}
+
+/** What new ones of its kind begin with, under what the sketch itself asks for. */
+function dressed(site: Site, element: string, look: Sketch['look']) {
+  const { variants, wears } = beginningOf(site, element);
+  return { variants: { ...variants, ...variantsNamed(site, element, look) }, wears, styles: {} };
 }
 
 /** Lays widgets into something, each with all it holds, in the looks of the site's guide and with its pictures. */
@@ -59,9 +65,7 @@ export function laySketches(site: Site, sketches: readonly Sketch[], parent: Id)
           widget,
           at: { parent: into, order: orders[i] ?? 'V' },
           content: Object.fromEntries(Object.entries(words).map(([field, value]) => [field, filled(value)])),
-          variants: variantsNamed(site, widget, look),
-          wears: {},
-          styles: {},
+          ...dressed(site, widget, look),
         },
       });
       lay(holds, id);
@@ -95,9 +99,7 @@ export function laySection(
           at: { parent, order },
           scheme: schemeFor(site, starter.tone),
           rebind: {},
-          variants: variantsNamed(site, elementOfArea(area).name, starter.look),
-          wears: {},
-          styles: {},
+          ...dressed(site, elementOfArea(area).name, starter.look),
         },
       },
       ...laySketches(site, starter.holds, id),

@@ -1,8 +1,21 @@
-import { type Content, type LinkTarget, richText } from '../../site/index.ts';
+import { type Content, type LinkTarget, richText, type SharedArea } from '../../site/index.ts';
 
 /** What a section is for; the library is sorted by it. */
-export const PURPOSES = ['opening', 'content', 'features', 'proof', 'action', 'contact'] as const;
+export const PURPOSES = [
+  'opening',
+  'content',
+  'features',
+  'proof',
+  'action',
+  'contact',
+  'header',
+  'footer',
+] as const;
 export type Purpose = (typeof PURPOSES)[number];
+
+/** The area, shared by all pages, that sections of a purpose stand in; null where they stand on a page. */
+export const sharedAreaOf = (purpose: Purpose): SharedArea | null =>
+  purpose === 'header' || purpose === 'footer' ? purpose : null;
 
 /** Which of the site's schemes it wears: the one that holds anyway, a tinted one, or a dark one. */
 export type Tone = 'plain' | 'tinted' | 'strong';
@@ -41,9 +54,9 @@ export const text = (...paragraphs: string[]): Sketch => ({
 });
 export const lead = (words: string): Sketch => ({ ...text(words), look: { look: 'Lead' } });
 export const small = (words: string): Sketch => ({ ...text(words), look: { look: 'Small' } });
-export const button = (label: string, kind?: 'Outlined' | 'Quiet'): Sketch => ({
+export const button = (label: string, kind?: 'Outlined' | 'Quiet', size?: 'Small'): Sketch => ({
   widget: 'button',
-  ...(kind && { look: { kind } }),
+  look: { ...(kind && { kind }), ...(size && { size }) },
   content: { label, link: HOME },
 });
 export const buttons = (...holds: Sketch[]): Sketch => ({ widget: 'buttonRow', holds });
@@ -52,6 +65,18 @@ export const across = (count: 'Two' | 'Three', ...holds: Sketch[]): Sketch => ({
   look: { arrangement: `${count} across` },
   holds,
 });
+export const ends = (...holds: Sketch[]): Sketch => ({
+  widget: 'group',
+  look: { arrangement: 'To both ends' },
+  holds,
+});
+export const centred = (...holds: Sketch[]): Sketch => ({
+  widget: 'group',
+  look: { arrangement: 'Centred' },
+  holds,
+});
+export const title: Sketch = { widget: 'siteTitle' };
+export const navigation = (label: string): Sketch => ({ widget: 'navigation', content: { label } });
 export const column = (...holds: Sketch[]): Sketch => ({ widget: 'column', holds });
 export const picture = (alt: string, caption = ''): Sketch => ({
   widget: 'picture',

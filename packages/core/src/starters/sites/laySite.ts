@@ -4,7 +4,7 @@ import { DRAWING_HEIGHT, DRAWING_WIDTH, drawings } from '../drawings.ts';
 import { readyGuide } from '../guides/index.ts';
 import { layPage, laySections } from '../pages/layPage.ts';
 import { laySection } from '../sections/laySection.ts';
-import { small } from '../sections/sketch.ts';
+import { ends, navigation, small, title } from '../sections/sketch.ts';
 import type { SiteStarter } from './siteStarter.ts';
 
 const HOME = 'home';
@@ -54,7 +54,6 @@ export function laySite(starter: SiteStarter, name: string, file: (drawing: stri
   const lay = (edits: readonly Edit[]) => {
     site = must(applyChange(site, { edits })).site;
   };
-  const row = { widget: 'group', look: { arrangement: 'To both ends' } };
   lay(
     laySection(
       site,
@@ -63,9 +62,7 @@ export function laySite(starter: SiteStarter, name: string, file: (drawing: stri
       {
         label: 'Header',
         tone: 'plain',
-        holds: [
-          { ...row, holds: [{ widget: 'siteTitle' }, { widget: 'navigation', content: { label: 'Main' } }] },
-        ],
+        holds: [ends(title, navigation('Main'))],
       },
       'header',
     ).edits,
@@ -79,7 +76,7 @@ export function laySite(starter: SiteStarter, name: string, file: (drawing: stri
       {
         label: 'Footer',
         tone: 'strong',
-        holds: [{ ...row, holds: [...closing, { widget: 'navigation', content: { label: 'Footer' } }] }],
+        holds: [ends(...closing, navigation('Footer'))],
       },
       'footer',
     ).edits,

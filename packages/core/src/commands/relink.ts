@@ -1,0 +1,43 @@
+import { mentionsOf } from '../reach/mentions.ts';
+import {
+  type Content,
+  type Edit,
+  getRecord,
+  type Id,
+  type LinkTarget,
+  type Site,
+  withLinks,
+} from '../site/index.ts';
+import { rulesAbout } from './placedRules.ts';
+
+/** The same widget with other links; the very one where none differs. */
+export function relinked<T extends { content: Readonly<Record<string, Content>> }>(
+  widget: T,
+  other: (link: LinkTarget) => LinkTarget,
+): T {
+  const content = Object.fromEntries(
+    Object.entries(widget.content).map(([field, value]) => [field, withLinks(value, other)]),
+  );
+  return Object.entries(content).every(([field, value]) => value === widget.content[field])
+    ? widget
+    : { ...widget, content };
+}
+
+/** What has to be said elsewhere before pages or things leave: links to them lead on, rules for them go. */
+export function partFrom(
+  site: Site,
+  leaving: ReadonlySet<Id>,
+  instead: (link: LinkTarget) => LinkTarget,
+): Edit[] {
+  const users = new Set([...leaving].flatMap(id => mentionsOf(site, id).map(mention => mention.from)));
+  const links = [...users]
+    .filter(user => !leaving.has(user))
+    .flatMap((user): Edit[] => {
+      const record = getRecord(site, user);
+      if (record?.kind !== 'widget') return [];
+      const next = relinked(record, instead);
+      return next === record ? [] : [{ op: 'set', id: user, path: ['content'], value: next.content }];
+    });
+  const rules = rulesAbout(site, id => leaving.has(id)).map(({ id }): Edit => ({ op: 'remove', id }));
+  return [...links, ...rules];
+}

@@ -1,0 +1,13 @@
+import { centred, navigation, type SectionStarter, small, title } from './sketch.ts';
+
+export const footerCentred: SectionStarter = {
+  id: 'footer-centred',
+  label: 'Centred',
+  purpose: 'footer',
+  tone: 'plain',
+  holds: [
+    centred(title),
+    centred(navigation('Footer')),
+    centred(small('All times are local. In fog we wait.')),
+  ],
+};

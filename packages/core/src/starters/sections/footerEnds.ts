@@ -1,0 +1,9 @@
+import { ends, navigation, type SectionStarter, small } from './sketch.ts';
+
+export const footerEnds: SectionStarter = {
+  id: 'footer-ends',
+  label: 'One line',
+  purpose: 'footer',
+  tone: 'tinted',
+  holds: [ends(small('Tolvane Line, at the foot of the outer mole'), navigation('Footer'))],
+};

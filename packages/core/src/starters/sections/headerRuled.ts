@@ -1,0 +1,9 @@
+import { ends, navigation, type SectionStarter, small, title } from './sketch.ts';
+
+export const headerRuled: SectionStarter = {
+  id: 'header-ruled',
+  label: 'Title above a line',
+  purpose: 'header',
+  tone: 'plain',
+  holds: [ends(title, small('Four islands, one timetable')), { widget: 'divider' }, navigation('Main')],
+};
