@@ -18,6 +18,22 @@ async function toPane(name: string): Promise<void> {
   }
   throw new Error(`F6 never came to ${name}`);
 }
+/** One on among radio buttons, as long as a hand holds a key. */
+async function arrowTo(name: string): Promise<void> {
+  const { page } = demo.walker;
+  await page.keyboard.press('ArrowRight', { delay: 80 });
+  const chosen = () =>
+    page.evaluate(() => {
+      const at = document.activeElement;
+      return at instanceof HTMLInputElement && at.checked ? (at.labels?.[0]?.textContent ?? '') : '';
+    });
+  await until(chosen, it => it.startsWith(name), `${name} should be chosen`);
+}
+/** Takes steps back until something is so: choosing in a list by keys comes past others, each a step of its own. */
+async function undoUntil<T>(read: () => Promise<T>, holds: (value: T) => boolean): Promise<void> {
+  for (let i = 0; i < 15 && !holds(await read()); i++) await undo();
+  await until(read, holds, 'as it was');
+}
 const undo = async () => {
   const { walker } = demo;
   await walker.kept();
@@ -203,6 +219,138 @@ describe('by keys alone', () => {
     );
     await undo();
     await until(inside, n => n === before, 'as it was');
+  });
+
+  it('a picture is put between the paragraphs of a text, and chosen to stand beside them', async () => {
+    const { walker } = demo;
+    await walker.open('pages/islands?node=morning-second');
+    const canvas = await walker.frame('Page');
+    const kinds = () =>
+      canvas.$$eval('[data-node=morning-text][data-part=box] > * > *', all =>
+        all.map(it => it.tagName.toLowerCase()),
+      );
+    const before = await until(kinds, all => all.length === 6, 'a long text');
+    await toPane('Bench');
+    await walker.tabTo('Words');
+    // The cursor stands in the last paragraph; from there to the first.
+    await walker.press('Control', 'Home');
+    await walker.page.keyboard.down('Shift');
+    await walker.tabTo('A picture below this paragraph');
+    await walker.page.keyboard.up('Shift');
+    await walker.press('Enter');
+    await until(kinds, all => all.length === 8 && all[4] === 'figure', 'a picture and a second text');
+    await toPane('Bench');
+    await walker.tabToChoose('Position', 'Beside, left');
+    const figure = '[data-node=morning-text][data-part=box] > :nth-child(5) > figure';
+    await walker.styleIs(canvas, figure, 'float', 'left');
+    expect(await walker.violations()).toEqual([]);
+    await undoUntil(kinds, all => all.length === 6);
+    expect(await kinds()).toEqual(before);
+  });
+
+  it('texts are made one again once what stood between them is gone', async () => {
+    const { walker } = demo;
+    await walker.open('pages/islands?node=morning-beside');
+    const canvas = await walker.frame('Page');
+    const texts = () => canvas.$$eval('[data-node=morning-text] [class*=text-box]', all => all.length);
+    await until(texts, count => count === 3, 'three texts');
+    await toPane('Pages and outline');
+    await walker.tabTo('The ridge, from the second cairn, Picture');
+    await walker.press('Delete');
+    // What comes after it is picked now; with Shift the one before as well.
+    await walker.press('Shift', 'ArrowUp');
+    await walker.tabTo('Join');
+    await walker.press('Enter');
+    await until(texts, count => count === 2, 'one of two');
+    expect(await canvas.$$eval('[data-node=morning-first] p', all => all.length)).toBe(4);
+    await undoUntil(texts, count => count === 3);
+  });
+
+  it('a version of a section is set aside, compared, shown, and alone kept', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=before');
+    const canvas = await walker.frame('Page');
+    const ground = () => walker.style(canvas, '[data-area=main] > :nth-child(2)', 'background-color');
+    const day = await ground();
+    await toPane('Bench');
+    await walker.tabTo('Versions set aside');
+    await walker.press('Enter');
+    await walker.tabTo('Set this version aside');
+    await walker.press('Enter');
+    await walker.says('Versions set aside: 1');
+    await toPane('Bench');
+    await walker.tabToChoose('Scheme', 'Night run');
+    const night = await until(ground, it => it !== day, 'another ground');
+    await walker.tabTo('Compare with Version 1');
+    await walker.press('Enter');
+    const other = await walker.frame('Set aside: Home');
+    expect(await walker.style(other, '[data-area=main] > :nth-child(2)', 'background-color')).not.toBe(night);
+    await walker.press('Escape');
+    await walker.tabTo('Show Version 1');
+    await walker.press('Enter');
+    await until(ground, it => it === day, 'the version');
+    await walker.tabTo('Keep only what shows');
+    await walker.press('Enter');
+    await until(
+      () => walker.text(),
+      text => !text.includes('Versions set aside: 1'),
+      'none set aside',
+    );
+    await undoUntil(ground, it => it === night);
+    await undoUntil(ground, it => it === day);
+    // The default scheme, which comes before the others in the list, and the version itself.
+    await undo();
+    await undo();
+    await walker.open('pages/home?node=before');
+    expect(await walker.text()).not.toContain('Versions set aside: 1');
+  });
+
+  it('the columns of a grid are typed, for one width of the window', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=before-row&part=box');
+    const canvas = await walker.frame('Page');
+    const across = () =>
+      canvas.$$eval('[data-node=before-row] > *', all => {
+        const [first] = all.map(it => it.getBoundingClientRect().top);
+        return all.filter(it => it.getBoundingClientRect().top === first).length;
+      });
+    expect(await across()).toBe(3);
+    await toPane('Bench');
+    await walker.tabTo('Find a property');
+    await walker.press('Control', 'a');
+    await walker.page.keyboard.type('columns in the grid');
+    await walker.tabTo('Columns in the grid');
+    await walker.press('Control', 'a');
+    await walker.page.keyboard.type('2');
+    await walker.press('Enter');
+    await until(across, it => it === 2, 'two across');
+    await undo();
+    await until(across, it => it === 3, 'as it was');
+  });
+
+  it('the page is seen at all widths abreast, and set for one of them', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=feature-dogs&part=box');
+    await walker.frame('Page');
+    // The first thing in that pane is the choice of widths.
+    await toPane('Page');
+    for (const name of ['Medium', 'Narrow', 'All three']) await arrowTo(name);
+    const narrow = await walker.frame('Page, narrow');
+    const wide = await walker.frame('Page, wide');
+    const dogs = '[data-node=feature-dogs]';
+    // The bench is at the width that was chosen last.
+    await toPane('Bench');
+    await walker.tabTo('Find a property');
+    await walker.press('Control', 'a');
+    await walker.page.keyboard.type('opacity');
+    await walker.tabTo('Opacity');
+    await walker.press('Control', 'a');
+    await walker.page.keyboard.type('0.5');
+    await walker.press('Enter');
+    await walker.styleIs(narrow, dogs, 'opacity', '0.5');
+    expect(await walker.style(wide, dogs, 'opacity')).toBe('1');
+    await undo();
+    await walker.styleIs(narrow, dogs, 'opacity', '1');
   });
 
   it('no error was thrown in the browser', () => {

@@ -116,6 +116,48 @@ describe('published pages', () => {
     },
   );
 
+  it('have pictures in long texts that stand beside the words or across the column, whole at every width', async () => {
+    const measured = async (width: number) => {
+      await page.setViewport({ width, height: 900 });
+      await open(published, 'islands/');
+      return page.evaluate(() => {
+        const box = (selector: string) => {
+          const { left, right, width, top } = document
+            .querySelector(`.longText-box ${selector}`)
+            ?.getBoundingClientRect() ?? { left: 0, right: 0, width: 0, top: 0 };
+          return { left, right, width, top };
+        };
+        // A line of text is as wide as there is room beside what floats.
+        const words = document.querySelectorAll('.longText-box p')[1]?.firstChild;
+        const range = document.createRange();
+        if (words) range.selectNodeContents(words);
+        const [line] = range.getClientRects();
+        return {
+          column: box('h2'),
+          beside: box('.v-picture-position-2-box'),
+          across: box('.v-picture-position-1-box'),
+          line: { right: line?.right ?? 0, top: line?.top ?? 0 },
+        };
+      });
+    };
+    for (const width of [1280, 961]) {
+      const { column, beside, across, line } = await measured(width);
+      expect(beside.right).toBeGreaterThan(column.right + 90);
+      expect(line.right).toBeLessThan(beside.left);
+      expect(Math.abs(line.top - beside.top)).toBeLessThan(24);
+      expect(across.width).toBeGreaterThan(column.width + 180);
+      expect(across.left).toBeGreaterThanOrEqual(0);
+      expect(across.right).toBeLessThanOrEqual(width);
+    }
+    const medium = await measured(760);
+    expect(medium.beside.right).toBeCloseTo(medium.column.right, 0);
+    expect(medium.line.right).toBeLessThan(medium.beside.left);
+    expect(medium.across.width).toBeCloseTo(medium.column.width, 0);
+    const narrow = await measured(360);
+    expect(narrow.beside.width).toBeCloseTo(narrow.column.width, 0);
+    expect(narrow.line.top).toBeGreaterThan(narrow.beside.top + 100);
+  });
+
   it('ask nothing of any other host, and run nothing', async () => {
     for (const it of pagesInOrder(demo)) {
       await open(published, it.path ? `${it.path}/` : '');

@@ -159,7 +159,7 @@ describe('typed CSS', () => {
       must(impactOf(site, setSlot(site, { type: 'record', id: 'book' }, 'box/rowGap', px(1)))).properties,
     ).toEqual([{ property: 'rowGap', count: 1 }]);
   });
-  it.each(['position', 'z-index', 'inset-area', 'float', 'transform', 'anchor-name', 'counter-reset'])(
+  it.each(['position', 'z-index', 'inset-area', 'transform', 'anchor-name', 'counter-reset'])(
     '%s is refused, since it could reach outside',
     css => {
       expect(declarationProblem(css, '1')).toContain('could reach outside the element');

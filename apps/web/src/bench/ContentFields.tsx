@@ -1,4 +1,5 @@
 import {
+  addWithin,
   byOrder,
   type Content,
   elementNamed,
@@ -14,8 +15,11 @@ import {
   type WidgetRecord,
 } from '@cove/core';
 import { lazy, Suspense, useRef } from 'react';
+import { toast } from 'sonner';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
-import { useCommit } from '../session/context.tsx';
+import { useCommit, useSession } from '../session/context.tsx';
+import { useMay } from '../session/rights.tsx';
+import { useGo } from '../shell/go.ts';
 import { NoteField } from '../ui/NoteField.tsx';
 import { Select } from '../ui/Select.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
@@ -108,7 +112,15 @@ export function ContentFields({
   askedForWords: number;
 }) {
   const commit = useCommit();
+  const session = useSession();
+  const go = useGo();
+  const mayChoose = useMay('choice');
   const { content: fields, label } = elementNamed(widget.widget);
+  const putPicture = (before: number) => {
+    const made = addWithin(session.site, widget.id, before, 'picture');
+    if (!made.ok) toast.error(made.problem.message);
+    else if (commit(made.value.edits, 'Put a picture between paragraphs')) go(made.value.id);
+  };
   const set = (field: string, value: Content, since?: number) =>
     commit(
       [{ op: 'set', id: widget.id, path: ['content', field], value }],
@@ -153,6 +165,7 @@ export function ContentFields({
                   label={field.label}
                   value={isRichText(value) ? value : []}
                   onChange={(text, since) => set(name, text, since)}
+                  onPicture={field.parts && mayChoose ? putPicture : null}
                 />
               </Suspense>
             );

@@ -5,6 +5,7 @@ import {
   hideFrom,
   type Id,
   type NodeRecord,
+  nodeScope,
   type Site,
   variantsOf,
 } from '@cove/core';
@@ -23,7 +24,10 @@ export function NodeChoices({ site, node, page }: { site: Site; node: NodeRecord
   const [seen, setSeen] = useState(false);
   const commit = useCommit();
   const element = elementOfNode(node);
+  const longForm = nodeScope(site, page, node.id)?.longForm === true;
   const axes = element.axes
+    // Elsewhere it would do nothing; where one is worn all the same, it can be taken off.
+    .filter(axis => longForm || node.variants[axis] || !element.longFormAxes?.includes(axis))
     .map(axis => ({ axis, variants: variantsOf(site, element.name, axis) }))
     .filter(({ variants }) => variants.length > 0);
   const mayStyle = useMay('style');

@@ -89,6 +89,7 @@ export function RichField({
   value,
   askedFor,
   onChange,
+  onPicture,
 }: {
   label: string;
   value: RichText;
@@ -96,6 +97,8 @@ export function RichField({
   askedFor: number;
   /** `since` is the number of the last change that was seen when the writing began. */
   onChange(value: RichText, since: number): void;
+  /** Asks for a picture before the paragraph of a number, once what was written is kept. */
+  onPicture: ((before: number) => void) | null;
 }) {
   const site = useSite();
   const session = useSession();
@@ -151,7 +154,20 @@ export function RichField({
   return (
     <div>
       <p className="label-line mb-0.5">{label}</p>
-      {editor && !locked && <RichToolbar site={site} editor={editor} hrefOf={hrefOf} />}
+      {editor && !locked && (
+        <RichToolbar
+          site={site}
+          editor={editor}
+          hrefOf={hrefOf}
+          onPicture={
+            onPicture &&
+            (() => {
+              flush(editor);
+              onPicture(editor.state.selection.$to.index(0) + 1);
+            })
+          }
+        />
+      )}
       <EditorContent editor={editor} />
     </div>
   );

@@ -1,7 +1,7 @@
 import { type LinkTarget, parseLink, type Site } from '@cove/core';
 import type { Editor } from '@tiptap/react';
 import { useEditorState } from '@tiptap/react';
-import { Bold, Code, Highlighter, Italic } from 'lucide-react';
+import { Bold, Code, Highlighter, ImagePlus, Italic } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
@@ -12,10 +12,12 @@ interface Props {
   site: Site;
   editor: Editor;
   hrefOf(link: LinkTarget): string;
+  /** Puts a picture below the paragraph where the cursor stands; null where nothing can stand there. */
+  onPicture: (() => void) | null;
 }
 
 /** Emphasis, code and links for the words that are selected. */
-export function RichToolbar({ site, editor, hrefOf }: Props) {
+export function RichToolbar({ site, editor, hrefOf, onPicture }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState(false);
   const asked = useRef<{ ask(): void }>(null);
@@ -49,7 +51,7 @@ export function RichToolbar({ site, editor, hrefOf }: Props) {
     link(target);
     setTyped(null);
   };
-  const mark = (label: string, on: boolean, icon: React.ReactNode, run: () => void) => (
+  const act = (label: string, on: boolean | undefined, icon: React.ReactNode, run: () => void) => (
     <Button
       aria-label={label}
       aria-pressed={on}
@@ -63,14 +65,15 @@ export function RichToolbar({ site, editor, hrefOf }: Props) {
   return (
     <div>
       <div role="toolbar" aria-label="Emphasis and links" className="flex items-center gap-0.5 pb-1">
-        {mark('Strong', active.bold, <Bold size={13} />, () => editor.chain().focus().toggleBold().run())}
-        {mark('Emphasis', active.italic, <Italic size={13} />, () =>
+        {act('Strong', active.bold, <Bold size={13} />, () => editor.chain().focus().toggleBold().run())}
+        {act('Emphasis', active.italic, <Italic size={13} />, () =>
           editor.chain().focus().toggleItalic().run(),
         )}
-        {mark('Code', active.code, <Code size={13} />, () => editor.chain().focus().toggleCode().run())}
-        {mark('Marked', active.marked, <Highlighter size={13} />, () =>
+        {act('Code', active.code, <Code size={13} />, () => editor.chain().focus().toggleCode().run())}
+        {act('Marked', active.marked, <Highlighter size={13} />, () =>
           editor.chain().focus().toggleMark('marked').run(),
         )}
+        {onPicture && act('A picture below this paragraph', undefined, <ImagePlus size={13} />, onPicture)}
         <ActMenu
           label={active.link ? 'Change the link' : 'Link the selected words'}
           className="ml-1 flex-1"

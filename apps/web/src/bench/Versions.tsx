@@ -1,6 +1,7 @@
 import {
   type Id,
   keepShown,
+  removeNodes,
   type SectionRecord,
   type Site,
   setAside,
@@ -68,7 +69,7 @@ export function Versions({ site, section, page }: { site: Site; section: Section
             <Button
               kind="link"
               aria-label={`Delete ${version.name}`}
-              onClick={() => commit([{ op: 'remove', id: version.id }], `Delete ${version.name}`)}
+              onClick={() => commit(removeNodes(session.site, [version.id]), `Delete ${version.name}`)}
             >
               Delete
             </Button>

@@ -8,7 +8,7 @@ import { Sheet } from '../ui/Sheet.tsx';
 import type { LookOption, Looks } from './option.ts';
 
 const OURS =
-  'body{margin:0;padding:10px;background:#fff!important}.g{display:grid;gap:16px;margin:0 0 26px}.g h2{grid-column:1/-1;margin:0;font:600 13px "Hanken Grotesk",system-ui;color:#444}.o{display:flex;flex-direction:column;padding:0;border:1px solid #0002;border-radius:4px;cursor:pointer;text-align:left;overflow:hidden;min-width:0}.o:hover{border-color:oklch(.43 .075 205)}.o:focus-visible,.o[aria-pressed=true]{outline:2px solid oklch(.43 .075 205);outline-offset:1px}.o header{all:unset;display:block;padding:6px 10px;font:600 13px "Hanken Grotesk",system-ui;color:#222;background:#fff}.o header span{font-weight:400;color:#666}.s{flex:1;padding:14px;overflow:hidden;max-height:420px}';
+  'body{margin:0;padding:10px;background:#fff!important}.g{display:grid;gap:16px;margin:0 0 26px}.g h2{grid-column:1/-1;margin:0;font:600 13px "Hanken Grotesk",system-ui;color:#444}.o{display:flex;flex-direction:column;padding:0;border:1px solid #0002;border-radius:4px;cursor:pointer;text-align:left;overflow:hidden;min-width:0}.o:hover{border-color:oklch(.43 .075 205)}.o:focus-visible,.o[aria-pressed=true]{outline:2px solid oklch(.43 .075 205);outline-offset:1px}.o header{all:unset;display:block;padding:6px 10px;font:600 13px "Hanken Grotesk",system-ui;color:#222;background:#fff}.o header span{font-weight:400;color:#666}.s{flex:1;padding:14px;overflow:hidden;max-height:420px}[data-column]{zoom:.38;width:40rem;margin:0 auto;display:flow-root}';
 
 /** Looks that can be had, each drawn as it would be; choosing one takes it at once. */
 export function LookSheet<Option extends LookOption>({

@@ -1,6 +1,7 @@
 import { type ElementType, type Id, renderSample, type Site, sampleContent, specimenScope } from '@cove/core';
 import type { ReadyLook } from '@cove/core/starters';
 import { titled } from '../ui/titled.ts';
+import { inColumn } from './inColumn.ts';
 import { type LookGroup, type LookOption, type Looks, still } from './option.ts';
 import { withReadyLooks } from './readyLooks.ts';
 
@@ -23,17 +24,19 @@ export function elementLooks(
         .filter(it => it.look.axis === axis)
         .map(({ look, id, known }) => {
           const variants = { [axis]: id };
+          const scope = specimenScope(element, scheme, variants);
+          const sample = renderSample(
+            shown,
+            scope,
+            sampleContent(shown, element, variants, 'own'),
+            still(siteId),
+          );
           return {
             id: look.name,
             label: look.name,
             note: known ? 'in the guide' : '',
             chosen: known,
-            markup: renderSample(
-              shown,
-              specimenScope(element, scheme, variants),
-              sampleContent(shown, element, variants, 'own'),
-              still(siteId),
-            ),
+            markup: element.longFormAxes?.includes(axis) ? inColumn(shown, scope, sample, siteId) : sample,
             look,
           };
         }),

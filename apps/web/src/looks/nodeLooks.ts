@@ -18,6 +18,7 @@ import {
 } from '@cove/core';
 import { takeLook } from '@cove/core/starters';
 import { titled } from '../ui/titled.ts';
+import { inColumn } from './inColumn.ts';
 import { type LookGroup, type LookOption, type Looks, still } from './option.ts';
 import { withReadyLooks } from './readyLooks.ts';
 
@@ -40,9 +41,20 @@ export function nodeLooks(
   const outer: Scope | null =
     node.kind === 'section' ? pageScope(shown, pageRecord) : nodeScope(shown, page, node.at.parent);
   if (!outer) return null;
-  const drawn = (it: NodeRecord) => renderNode(shown, outer, it, still(siteId));
+  const longForm = outer.longForm || outer.element.longForm === true;
+  const ofLongForm = (axis: string) => element.longFormAxes?.includes(axis) === true;
+  /** By itself: how it stands in a long text shows only there. */
+  const drawn = (it: NodeRecord) => {
+    const variants = Object.fromEntries(Object.entries(it.variants).filter(([axis]) => !ofLongForm(axis)));
+    return renderNode(shown, outer, { ...it, variants }, still(siteId));
+  };
+  const drawnOn = (axis: string, it: NodeRecord) =>
+    ofLongForm(axis)
+      ? inColumn(shown, outer, renderNode(shown, outer, it, still(siteId)), siteId)
+      : drawn(it);
 
-  const axes = element.axes.map((axis): LookGroup<NodeLook> => {
+  const shownAxes = element.axes.filter(axis => longForm || !ofLongForm(axis));
+  const axes = shownAxes.map((axis): LookGroup<NodeLook> => {
     const choose = (id: Id | null): Edit =>
       id === null
         ? { op: 'unset', id: node.id, path: ['variants', axis] }
@@ -55,7 +67,7 @@ export function nodeLooks(
         label: variant.name,
         note: look ? 'ready to be taken' : '',
         chosen: now === variant.id,
-        markup: drawn({ ...node, variants: { ...others, [axis]: variant.id } }),
+        markup: drawnOn(axis, { ...node, variants: { ...others, [axis]: variant.id } }),
         edits: at => {
           if (!look) return [choose(variant.id)];
           const { id, edits } = takeLook(at, look);
@@ -68,7 +80,7 @@ export function nodeLooks(
       label: 'As the default',
       note: '',
       chosen: now === undefined,
-      markup: drawn({ ...node, variants: others }),
+      markup: drawnOn(axis, { ...node, variants: others }),
       edits: () => [choose(null)],
     };
     return { label: titled(axis), options: variants.length === 0 ? [] : [plain, ...variants] };

@@ -127,20 +127,24 @@ export function Canvas({
     );
   }, []);
 
+  /** Scrolls to what is picked where it is out of sight. */
+  const bring = useCallback(() => {
+    const { picked: at } = now.current;
+    const element = at && canvas.current?.findPart(at.node, at.part);
+    if (element) {
+      const { top, bottom } = element.getBoundingClientRect();
+      const view = element.ownerDocument.defaultView?.innerHeight ?? 0;
+      if (bottom < 0 || top > view) element.scrollIntoView({ block: 'center' });
+    }
+    measure();
+  }, [measure]);
+
   useEffect(() => {
     canvas.current?.force(picked ? { ...picked, state } : null);
     // The bench shows first: laying out what the page is scrolled to takes longer than all else.
-    const frame = requestAnimationFrame(() => {
-      const element = picked && canvas.current?.findPart(picked.node, picked.part);
-      if (element) {
-        const { top, bottom } = element.getBoundingClientRect();
-        const view = element.ownerDocument.defaultView?.innerHeight ?? 0;
-        if (bottom < 0 || top > view) element.scrollIntoView({ block: 'center' });
-      }
-      measure();
-    });
+    const frame = requestAnimationFrame(bring);
     return () => cancelAnimationFrame(frame);
-  }, [picked, state, measure]);
+  }, [picked, state, bring]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: measured anew with what is picked besides
   useEffect(() => {
@@ -255,7 +259,7 @@ export function Canvas({
       measure();
     });
     document.fonts.addEventListener('loadingdone', measure);
-    requestAnimationFrame(measure);
+    requestAnimationFrame(bring);
     return () => {
       canvas.current = null;
     };

@@ -64,6 +64,7 @@ export function PagesSide({
           : []),
         ...(can.remove ? [{ label: 'Delete what is picked', keys: 'Delete', run: () => acts.remove() }] : []),
         ...(can.group ? [{ label: 'Group what is picked', keys: 'Ctrl+G', run: acts.group }] : []),
+        ...(can.join ? [{ label: 'Make one text of those that are picked', run: acts.join }] : []),
         ...(can.ungroup ? [{ label: 'Ungroup it', keys: 'Ctrl+Shift+G', run: acts.ungroup }] : []),
       ],
       [site, page, mayChoose, onSeam, acts, can],
@@ -109,6 +110,11 @@ export function PagesSide({
             <Button disabled={!can.remove} title="Delete" onClick={() => acts.remove()}>
               Delete
             </Button>
+            {can.join && (
+              <Button title="One text, with the words of all that are picked" onClick={acts.join}>
+                Join
+              </Button>
+            )}
             {can.ungroup ? (
               <Button title="Ctrl+Shift+G" onClick={acts.ungroup}>
                 Ungroup

@@ -8,6 +8,7 @@ import {
   groupNodes,
   type Id,
   isNode,
+  joinTexts,
   moveNodes,
   nodesUnder,
   nudge,
@@ -88,6 +89,11 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
     if (!made.ok) toast.error(made.problem.message);
     else if (keep(made.value.edits, `Group ${called(nodes)}`, nodes)) pickNode(made.value.id);
   };
+  const join = () => {
+    const made = joinTexts(session.site, nodes);
+    if (!made.ok) toast.error(made.problem.message);
+    else if (commit(made.value.edits, 'Make one text')) pickNode(made.value.id);
+  };
   const split = () => {
     const made = ungroup(session.site, nodes[0] ?? '');
     if (!made.ok) toast.error(made.problem.message);
@@ -115,7 +121,8 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
 
   /** Taking things away or doubling them needs the right to all they bring. */
   const can = useMemo(() => {
-    if (nodes.length === 0) return { remove: false, duplicate: false, group: false, ungroup: false };
+    if (nodes.length === 0)
+      return { remove: false, duplicate: false, group: false, ungroup: false, join: false };
     const grouped = groupNodes(site, nodes);
     const parted = nodes.length === 1 ? ungroup(site, nodes[0] ?? '') : null;
     const doubled = !mayAll && mayChoose ? duplicateNodes(site, nodes) : null;
@@ -123,6 +130,7 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
       remove: mayAll || session.mayMake(removeNodes(site, nodes)),
       duplicate: mayAll || (doubled?.ok === true && session.mayMake(doubled.value.edits)),
       group: mayChoose && grouped.ok,
+      join: mayChoose && nodes.length > 1 && joinTexts(site, nodes).ok,
       ungroup: mayChoose && parted?.ok === true && (mayAll || session.mayMake(parted.value.edits)),
     };
   }, [site, session, nodes, mayAll, mayChoose]);
@@ -178,6 +186,6 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
     event.preventDefault();
   };
 
-  return { can, remove, duplicate, group, ungroup: split, move, addWidgetOf, onKey };
+  return { can, remove, duplicate, group, ungroup: split, join, move, addWidgetOf, onKey };
 }
 export type Acts = ReturnType<typeof useActs>;

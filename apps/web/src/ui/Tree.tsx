@@ -99,6 +99,15 @@ export function Tree<Row extends TreeRow>({
       virtual.scrollToIndex(index, { align: 'auto' });
   }, [first]);
 
+  /** The row that has the focus, or had it until it went. */
+  const focused = useRef<Id | null>(null);
+  // Where it went, what is picked instead takes the focus: the next key is meant for the tree.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only where rows go, or another one is picked
+  useLayoutEffect(() => {
+    const gone = focused.current !== null && !rows.some(it => it.id === focused.current);
+    if (gone && document.activeElement === document.body && first !== undefined) rowAt(first)?.focus();
+  }, [rows, first]);
+
   const focusRow = (index: number, more: boolean) => {
     const row = rows[index];
     if (!row) return;
@@ -140,6 +149,12 @@ export function Tree<Row extends TreeRow>({
         aria-multiselectable={several}
         className="relative"
         style={{ height: virtual.getTotalSize() }}
+        onFocus={event => {
+          focused.current = event.target.dataset.row ?? null;
+        }}
+        onBlur={event => {
+          if (event.relatedTarget !== null) focused.current = null;
+        }}
       >
         {virtual.getVirtualItems().map(({ index, start, key }) => {
           const row = rows[index];

@@ -83,7 +83,8 @@ export function childScope(outer: Scope, node: NodeRecord): Scope {
   const element = node.kind === 'section' ? elementOfArea(node.area) : elementNamed(node.widget);
   const part = outer.element.holds ?? 'box';
   const own = { element, node, variants: node.variants, parent: { scope: outer, part } };
-  if (node.kind === 'widget') return { ...outer, ...own };
+  if (node.kind === 'widget')
+    return { ...outer, ...own, longForm: outer.longForm || outer.element.longForm === true };
   return {
     ...outer,
     ...own,

@@ -16,7 +16,7 @@ export interface Asking {
 
 const keywordOf = (
   said: Contributions,
-  property: 'display' | 'textDecorationLine',
+  property: 'display' | 'float' | 'textDecorationLine',
   state: State,
   width: Width,
 ): string | null => {
@@ -82,6 +82,11 @@ export function noEffect(row: PropertyRow, asking: Asking): string | null {
   if (part && row.kinds && !row.kinds.includes(part.kind) && !ARRANGING.has(row.name))
     return `only ${row.kinds.map(kind => KIND_WORDS[kind]).join(' and ')} have it.`;
   if (part && row.placed && !part.placed) return 'it stands where its neighbours leave it room.';
+  // CSS Display 3, section 2.7, and CSS Flexbox 1, section 3.
+  if (row.name === 'float' || row.name === 'clear') {
+    if (part?.placed) return 'it stands in a place of its own.';
+    if (arranges(displayAround(asking))) return 'what holds it puts things in rows, columns or a grid.';
+  }
   if (part?.placed && row.name === 'order') return 'it stands in a place of its own.';
   const display = keywordOf(said, 'display', state, width);
   if ((row.box === 'gap' || row.name === 'alignItems' || row.name === 'justifyContent') && !arranges(display))
@@ -91,7 +96,8 @@ export function noEffect(row: PropertyRow, asking: Asking): string | null {
   if (row.name === 'gridColumns' && display !== 'grid') return 'only parts arranged as grid have it.';
   // In a block some browsers follow it, so nothing is said there (CSS Box Alignment Level 3, section 6.1).
   if (row.name === 'justifyItems' && FLEX.has(display)) return 'parts arranged as flex have no cells.';
-  if (display === 'inline' && OF_BLOCKS.has(row.name) && !arranges(displayAround(asking)))
+  const floats = (keywordOf(said, 'float', state, width) ?? 'none') !== 'none';
+  if (display === 'inline' && !floats && OF_BLOCKS.has(row.name) && !arranges(displayAround(asking)))
     return 'inline text has no width or height of its own, nor room above and below it.';
   for (const side of SIDES)
     if (row.name === `border${side}Color` || row.name === `border${side}Width`) {

@@ -13,6 +13,7 @@ export * from './several.ts';
 export * from './structure.ts';
 export * from './styles.ts';
 export * from './textStyles.ts';
+export * from './texts.ts';
 export * from './tokens.ts';
 export * from './variants.ts';
 export * from './versions.ts';

@@ -121,19 +121,29 @@ export function showArea(site: Site, page: Id, area: SharedArea, shown: boolean)
   return [...rule, ...rekeyed, { op: 'put', record: emptySection(site, area, { parent: SETTINGS, order }) }];
 }
 
+const newWidget = (site: Site, widget: string, at: At): WidgetRecord => ({
+  id: newId('w'),
+  kind: 'widget',
+  widget,
+  at,
+  content: elementNamed(widget).sample,
+  ...beginningOf(site, widget),
+  styles: {},
+});
+
+/** A new widget, with what such a one holds at first. */
 export function addWidget(site: Site, parent: Id, index: number, widget: string): Made {
-  const id = newId('w');
   const { order, rekeyed } = placeAt(site, parent, index, null);
-  const record: WidgetRecord = {
-    id,
-    kind: 'widget',
-    widget,
-    at: { parent, order },
-    content: elementNamed(widget).sample,
-    ...beginningOf(site, widget),
-    styles: {},
+  const record = newWidget(site, widget, { parent, order });
+  const { holdsAtFirst = [] } = elementNamed(widget);
+  const orders = keysBetween(null, null, holdsAtFirst.length);
+  const held = holdsAtFirst.map((it, i) =>
+    newWidget(site, it, { parent: record.id, order: orders[i] ?? 'V' }),
+  );
+  return {
+    id: record.id,
+    edits: [...rekeyed, ...[record, ...held].map((it): Edit => ({ op: 'put', record: it }))],
   };
-  return { id, edits: [...rekeyed, { op: 'put', record }] };
 }
 
 /** The variants and presets that new sections or widgets of a type begin with, as the guide says. */

@@ -10,6 +10,7 @@ export const LAYOUT = rows('layout', [
     accepts: [],
     keywords: [
       'block',
+      'flow-root',
       'flex',
       'grid',
       'inline',
@@ -22,6 +23,7 @@ export const LAYOUT = rows('layout', [
       'table-caption',
       'none',
     ],
+    keywordLabels: { 'flow-root': 'block, round what floats' },
     words: 'hide show hidden flex grid row column',
   },
   {
@@ -189,6 +191,23 @@ export const LAYOUT = rows('layout', [
     placed: true,
     box: 'size',
     words: 'place position inset side',
+  },
+  {
+    name: 'float',
+    css: 'float',
+    label: 'Text flows around it',
+    accepts: [],
+    keywords: ['none', 'left', 'right'],
+    keywordLabels: { none: 'no', left: 'it stands at the left', right: 'it stands at the right' },
+    words: 'float beside wrap side left right',
+  },
+  {
+    name: 'clear',
+    css: 'clear',
+    label: 'Below what text flows around',
+    accepts: [],
+    keywords: ['none', 'left', 'right', 'both'],
+    words: 'float clear beside under',
   },
   {
     name: 'aspectRatio',

@@ -13,7 +13,7 @@ const OTHER_NAMES =
   /^(all|gap|grid|grid-template|place-(items|content|self)|(min-|max-)?(inline|block)-size|(border|margin|padding|inset|overflow)-(inline|block)(-.+)?|border-(start|end)-(start|end)-radius|white-space|text-wrap|text-decoration|list-style)$/;
 /** What could move it over others, push them aside, or be found by them. */
 const REACHES_OUT =
-  /^(position(-.+)?|z-index|top|right|bottom|left|inset(-.+)?|float|clear|transform|scale|rotate|zoom|perspective|offset(-.+)?|anchor-.+|view-transition-.+|container(-.+)?|counter-.+|contain(-.+)?|content-visibility|will-change)$/;
+  /^(position(-.+)?|z-index|top|right|bottom|left|inset(-.+)?|transform|scale|rotate|zoom|perspective|offset(-.+)?|anchor-.+|view-transition-.+|container(-.+)?|counter-.+|contain(-.+)?|content-visibility|will-change)$/;
 
 /** Characters of a value: no semicolon, brace, at, angle bracket, backslash or quote, so it cannot leave its place. */
 const VALUE = /^[\w\s.,%#()+\-*/]{1,300}$/;

@@ -141,7 +141,9 @@ function dress(
             ? [child]
             : 'neighbour' in child
               ? [neighbourGround(site, scope, child.neighbour)]
-              : [visit(child, false)],
+              : 'each' in child
+                ? children().map((held, index) => ({ ...visit(child.each(index), false), children: [held] }))
+                : [visit(child, false)],
       ),
     };
   };
@@ -221,13 +223,11 @@ function sampleChildren(site: Site, scope: Scope, options: MarkupOptions): HtmlE
   const { element } = scope;
   const part = element.holds;
   if (part === null) return [];
-  const names =
-    element.family === 'structure' && element.parts.inner
-      ? ['heading', 'text', 'button']
-      : ['button', 'button'];
-  return names.flatMap(name => {
+  const longForm = scope.longForm || element.longForm === true;
+  return (element.sampleHolds ?? ['button', 'button']).flatMap(name => {
     const child = elementNamed(name);
-    const inner: Scope = { ...scope, element: child, node: null, variants: {}, parent: { scope, part } };
+    const parent = { scope, part };
+    const inner: Scope = { ...scope, element: child, node: null, variants: {}, parent, longForm };
     return renderSample(site, inner, child.sample, { ...options, marks: false }) ?? [];
   });
 }

@@ -29,6 +29,10 @@ export interface SpecimenColumn {
   state: State;
 }
 
+/** Axes that show wherever the element stands. */
+const axesShown = ({ axes, longFormAxes = [] }: ElementType): string[] =>
+  axes.filter(axis => !longFormAxes.includes(axis));
+
 /**
  * Everything that has a look of its own: each element bare, then each variant of its first axis. What holds others is large,
  * so every variant of it has a row of its own and nothing stands beside it. Elements of one family stand together.
@@ -38,7 +42,7 @@ export function specimenRows(site: Site): SpecimenRow[] {
     ELEMENTS.filter(it => it.family === name && it.markup),
   );
   return shown.flatMap((element): SpecimenRow[] => {
-    const axes = element.holds === null ? element.axes.slice(0, 1) : element.axes;
+    const axes = element.holds === null ? axesShown(element).slice(0, 1) : element.axes;
     const rows = axes.flatMap(axis =>
       variantsOf(site, element.name, axis).map(variant => ({
         id: `${element.name}.${variant.id}`,
@@ -54,13 +58,15 @@ export function specimenRows(site: Site): SpecimenRow[] {
 /** One of each variant of the further axes, beginning with none: what stands side by side in a cell. */
 export function samplesIn(site: Site, row: SpecimenRow): Readonly<Record<string, Id>>[] {
   if (row.element.holds !== null) return [row.variants];
-  return row.element.axes.slice(1).reduce<Readonly<Record<string, Id>>[]>(
-    (combined, axis) => {
-      const variants = variantsOf(site, row.element.name, axis);
-      return combined.flatMap(it => [it, ...variants.map(variant => ({ ...it, [axis]: variant.id }))]);
-    },
-    [row.variants],
-  );
+  return axesShown(row.element)
+    .slice(1)
+    .reduce<Readonly<Record<string, Id>>[]>(
+      (combined, axis) => {
+        const variants = variantsOf(site, row.element.name, axis);
+        return combined.flatMap(it => [it, ...variants.map(variant => ({ ...it, [axis]: variant.id }))]);
+      },
+      [row.variants],
+    );
 }
 
 /** What the site itself has of an element: in the same variants where there is one, else in any. */

@@ -22,6 +22,7 @@ import {
 } from '../site/index.ts';
 import { parsePropertyValue, parseTokenValue, type Tokens } from '../tokens/index.ts';
 import type { TokenType, Value } from '../values/index.ts';
+import type { ReadyLook } from './looks/look.ts';
 
 type Typed = Readonly<Record<string, string | number>>;
 
@@ -140,6 +141,12 @@ export class SiteBuilder {
       order: this.next(`${element}.${axis}`).order,
       styles: this.styles(typed),
     });
+  }
+
+  /** A ready look as it is, its lengths too. */
+  readyLook(id: string, { element, axis, name, styles }: ReadyLook): void {
+    const order = this.next(`${element}.${axis}`).order;
+    this.records.push({ id, kind: 'variant', element, axis, name, order, styles });
   }
 
   variantRule(variant: string, place: Place, typed: Typed): void {

@@ -222,7 +222,7 @@ function others(b: SiteBuilder): void {
   b.section('islands-list', 'islands', 'The islands');
   b.widget('islands-row', 'islands-list', 'group', {}, { variants: { arrangement: 'arrangement-two' } });
   for (const [name, text] of [
-    ['Hesk', 'The long one. A ridge walk from end to end takes a morning.'],
+    ['Hesk', 'The long one. Its ridge walk takes a morning.'],
     ['Little Hesk', 'Reached on foot at low tide, by boat at any other.'],
     ['Carrow', 'Cliffs, heather and the best bakery of the sound.'],
     ['Sant Bree', 'The lamp was relit here, and is shown on Fridays.'],
@@ -242,6 +242,52 @@ function others(b: SiteBuilder): void {
       },
       { variants: { look: 'feature-card' } },
     );
+  b.section('morning', 'islands', 'A morning on Hesk');
+  b.widget('morning-text', 'morning', 'longText', {});
+  b.widget(
+    'morning-title',
+    'morning-text',
+    'heading',
+    { text: 'A morning on Hesk', level: 2 },
+    { variants: { look: 'look-h2' } },
+  );
+  b.widget(
+    'morning-first',
+    'morning-text',
+    'text',
+    {
+      text: words(
+        'Walk off the boat with the cars still warming up behind you, and turn left where everybody else turns right. The path begins between two boathouses and climbs before it tells you that it will.',
+      ),
+    },
+    { variants: { look: 'look-opening' } },
+  );
+  b.widget(
+    'morning-beside',
+    'morning-text',
+    'picture',
+    { asset: pictureId('Hesk'), alt: '', caption: 'The ridge, from the second cairn' },
+    { variants: { position: 'picture-position-2' } },
+  );
+  b.widget('morning-second', 'morning-text', 'text', {
+    text: words(
+      'The ridge is a mile of short grass and long views. On a clear day all four islands lie below, and the ferry draws a straight line between them that is gone before the next one leaves.',
+      'Sheep have the right of way. So has the wind: it comes over the western side without warning, and hats are found in Carrow.',
+      'Half way there is a bench with its back to the mainland. Sit down, whatever the time.',
+    ),
+  });
+  b.widget(
+    'morning-wide',
+    'morning-text',
+    'picture',
+    { asset: pictureId('Carrow'), alt: '', caption: 'Carrow across the sound, an hour after the early boat' },
+    { variants: { position: 'picture-position-1' } },
+  );
+  b.widget('morning-last', 'morning-text', 'text', {
+    text: words(
+      'The bakery at the far end opens when the first walker knocks. The boat back leaves at noon.',
+    ),
+  });
 }
 
 /** Tolvane Ferries, an invented line between four invented islands. `file` names the stored file of each drawing. */

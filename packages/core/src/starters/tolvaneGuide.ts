@@ -2,6 +2,7 @@ import { type RichText, richText } from '../site/index.ts';
 import { corners, line } from '../widgets/kit/baseline.ts';
 import type { SiteBuilder } from './build.ts';
 import { DRAWING_HEIGHT, DRAWING_WIDTH, drawings } from './drawings.ts';
+import { positionLooks } from './looks/position.ts';
 
 const words = (...paragraphs: string[]): RichText => richText(...paragraphs);
 
@@ -367,6 +368,19 @@ function styles(b: SiteBuilder): void {
     'link/textStyle': 'style-link',
     'marked/textStyle': 'style-marked',
   });
+  b.default('longText', {
+    'box/maxWidth': '{size.page.text-measure}',
+    'row/marginTop': '{size.space.three}',
+  });
+  b.default(
+    'text',
+    { 'box/display': 'block', 'paragraph/marginTop': '{size.space.two}' },
+    { type: 'longForm' },
+  );
+  b.default('heading', { 'text/marginTop': '{size.space.four}' }, { type: 'longForm' });
+  for (const element of ['picture', 'quote'])
+    for (const [i, look] of positionLooks(element).entries())
+      b.readyLook(`${element}-position-${i + 1}`, look);
   b.variant('look-lead', 'text', 'look', 'Lead', { 'paragraph/textStyle': 'style-lead' });
   b.variant('look-opening', 'text', 'look', 'Opening', {
     'dropCap/textStyle': 'style-drop',

@@ -10,6 +10,7 @@ import { heading } from './heading/index.ts';
 import { icon } from './icon/index.ts';
 import { ELEMENT_FAMILIES, type ElementFamily, type ElementType, type Part } from './kit/element.ts';
 import { list } from './list/index.ts';
+import { longText } from './longText/index.ts';
 import { navigation } from './navigation/index.ts';
 import { notice } from './notice/index.ts';
 import { page } from './page/index.ts';
@@ -30,6 +31,7 @@ export {
 } from './kit/element.ts';
 export {
   CHILDREN,
+  type EachChild,
   h,
   type MarkupContext,
   type NeighbourGround,
@@ -42,6 +44,7 @@ export { EDGES, LAYERS } from './section/index.ts';
 export const WIDGETS: readonly ElementType[] = [
   heading,
   text,
+  longText,
   list,
   quote,
   callout,

@@ -1,5 +1,6 @@
 import { corners, line } from '../../widgets/kit/baseline.ts';
 import type { SiteBuilder } from '../build.ts';
+import { positionLooks } from '../looks/position.ts';
 import type { GuideSpec } from './readyGuide.ts';
 
 /**
@@ -100,6 +101,19 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
     'paragraph/textStyle': id('small'),
     'paragraph/color': 'role.muted',
   });
+  b.default('longText', {
+    'box/maxWidth': '{size.page.text-measure}',
+    'row/marginTop': '{size.space.three}',
+  });
+  b.default(
+    'text',
+    { 'box/display': 'block', 'paragraph/marginTop': '{size.space.two}' },
+    { type: 'longForm' },
+  );
+  b.default('heading', { 'text/marginTop': '{size.space.four}' }, { type: 'longForm' });
+  for (const element of ['picture', 'quote'])
+    for (const [i, look] of positionLooks(element).entries())
+      b.readyLook(id(`${element}-position-${i + 1}`), look);
   b.variant(id('look-opening'), 'text', 'look', 'Opening', { 'dropCap/textStyle': id('drop') });
   b.default('list', { 'box/maxWidth': '{size.page.text-measure}' });
   b.default('quote', {

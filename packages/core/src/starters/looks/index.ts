@@ -9,6 +9,7 @@ import { groupLooks } from './group.ts';
 import { headingLooks } from './heading.ts';
 import { iconLooks } from './icon.ts';
 import { listLooks } from './list.ts';
+import { longTextLooks } from './longText.ts';
 import type { ReadyLook } from './look.ts';
 import { navigationLooks } from './navigation.ts';
 import { noticeLooks } from './notice.ts';
@@ -27,6 +28,7 @@ export { takeLook } from './takeLook.ts';
 export const READY_LOOKS: readonly ReadyLook[] = [
   ...headingLooks,
   ...textLooks,
+  ...longTextLooks,
   ...listLooks,
   ...quoteLooks,
   ...calloutLooks,

@@ -5,10 +5,10 @@ import { type Edit, newId, parseSlot, type Site, type VariantRecord } from '../.
 import { isLoose, type Value } from '../../values/index.ts';
 import type { ReadyLook } from './look.ts';
 
-/** Nothing and halves of a thing are no steps of a scale. */
+/** Nothing, less than nothing and halves of a thing are no steps of a scale. */
 const staysAsItIs = (value: Value): boolean =>
   value.type === 'dimension' &&
-  (value.value.value === 0 || value.value.unit === '%' || value.value.unit === 'em');
+  (value.value.value <= 0 || value.value.unit === '%' || value.value.unit === 'em');
 
 /** Makes a variant of the guide of a ready look; the guide's own where it has one of that name already. */
 export function takeLook(site: Site, look: ReadyLook): { edits: Edit[]; id: string } {

@@ -3,6 +3,7 @@ import { actionTwo } from './actionTwo.ts';
 import { contactFind } from './contactFind.ts';
 import { contactForm } from './contactForm.ts';
 import { contentBeside } from './contentBeside.ts';
+import { contentLong } from './contentLong.ts';
 import { contentPicture } from './contentPicture.ts';
 import { contentQuestions } from './contentQuestions.ts';
 import { contentSteps } from './contentSteps.ts';
@@ -40,6 +41,7 @@ export const SECTION_STARTERS: readonly SectionStarter[] = [
   openingTitle,
   openingNotice,
   contentText,
+  contentLong,
   contentBeside,
   contentPicture,
   contentTable,

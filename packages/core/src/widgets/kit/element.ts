@@ -29,7 +29,8 @@ export interface Part {
 
 export type ContentField =
   | { type: 'plain'; label: string; long?: true }
-  | { type: 'rich'; label: string }
+  /** `parts`: other things can be put between its paragraphs, which makes two of it. */
+  | { type: 'rich'; label: string; parts?: true }
   | { type: 'link'; label: string }
   | { type: 'asset'; label: string }
   /** An icon of the set by its name, or a drawing of the brand's own or a picture by its id. */
@@ -57,8 +58,16 @@ export interface ElementType {
   parts: Readonly<Record<string, Part>>;
   /** Axes of its variants, in the order in which they rank. */
   axes: readonly string[];
+  /** Of these, axes whose variants show in long-form text alone. */
+  longFormAxes?: readonly string[];
   /** The part that widgets are placed in; null where it takes none. */
   holds: string | null;
+  /** What stands in it is long-form text. */
+  longForm?: true;
+  /** Widgets that a new one holds; none where left out. */
+  holdsAtFirst?: readonly string[];
+  /** Widgets that it is shown with while it stands on no page; buttons where left out. */
+  sampleHolds?: readonly string[];
   /** What the program itself says, lowest of all origins. */
   program: Styles;
   /** Declarations below all ranks, by part or `tag.part`: what undoes a browser’s ways that no property here can. */

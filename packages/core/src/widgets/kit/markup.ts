@@ -11,11 +11,15 @@ export interface VElement {
 }
 /** Where the widgets held by this one go. */
 export const CHILDREN = Symbol('children');
+/** The same, each of them in an element of its own; `index` counts from 0. */
+export interface EachChild {
+  each(index: number): VElement;
+}
 /** Where the ground of the section above or below shows. */
 export interface NeighbourGround {
   neighbour: 'above' | 'below';
 }
-export type VNode = VElement | string | typeof CHILDREN | NeighbourGround;
+export type VNode = VElement | string | typeof CHILDREN | EachChild | NeighbourGround;
 
 type Attrs = VElement['attrs'] & { part?: string };
 

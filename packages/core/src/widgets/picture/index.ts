@@ -26,7 +26,8 @@ export const picture = element({
     picture: { label: 'Picture', kind: 'picture', inside: 'box' },
     caption: { label: 'Caption', kind: 'text', inside: 'box', shows: 'caption' },
   },
-  axes: ['frame'],
+  axes: ['frame', 'position'],
+  longFormAxes: ['position'],
   holds: null,
   program: programStyles({
     ...flatFigure('box'),

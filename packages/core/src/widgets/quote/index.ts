@@ -15,7 +15,8 @@ export const quote = element({
     ...runParts('paragraph'),
     source: { label: 'Source', kind: 'text', inside: 'box', shows: 'source' },
   },
-  axes: ['look'],
+  axes: ['look', 'position'],
+  longFormAxes: ['position'],
   holds: null,
   program: programStyles({
     ...flatFigure('box'),

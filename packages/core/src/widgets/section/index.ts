@@ -17,6 +17,7 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
     },
     axes: ['width', 'padding'],
     holds: 'inner',
+    sampleHolds: ['heading', 'text', 'button'],
     base: groundBase,
     program: programStyles({
       ...groundProgram,

@@ -31,7 +31,7 @@ export const text = element({
     ...runBaseline,
     ...linkStates('link'),
   }),
-  content: { text: { type: 'rich', label: 'Words' } },
+  content: { text: { type: 'rich', label: 'Words', parts: true } },
   sample: {
     text: [
       [
