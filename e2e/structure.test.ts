@@ -393,8 +393,21 @@ describe('the page', () => {
     const { walker } = demo;
     await walker.open('pages/home');
     await walker.frame('Page');
+    await (await walker.row('Header')).click();
+    await walker.choose('Scrolling', 'Stays in view');
     await walker.click('Try it', 'button');
     const tried = await walker.frame('Page');
+    // However far it is scrolled, the header is on top and can be used.
+    await tried.evaluate(() => scrollTo(0, 9999));
+    await until(
+      () =>
+        tried.evaluate(() => {
+          const top = document.elementFromPoint(innerWidth / 2, 8);
+          return scrollY > 80 && top?.closest('[data-area]')?.getAttribute('data-area');
+        }),
+      it => it === 'header',
+      'the header on top',
+    );
     await walker.clickOnCanvas('[data-area=header] [class*=navigation-link][href^=fares]');
     await until(
       async () => walker.page.url(),
@@ -410,6 +423,8 @@ describe('the page', () => {
     await walker.frame('Page');
     await walker.clickOnCanvas('[data-area=main] h1');
     await walker.says('Heading');
+    await walker.click('Undo');
+    await walker.kept();
   });
 
   it('no error was thrown in the browser', () => {

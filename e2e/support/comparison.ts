@@ -80,7 +80,9 @@ function inline(
   const values = Object.fromEntries(CSS_NAMES.map(name => [name, 'unset']));
   for (const [property, text] of computedStyles(site, scope, part, states, width, surroundings))
     values[propertyOf(property).css] = text;
-  return values;
+  // What stands in a place of its own does so below all ranks, where no property speaks.
+  const { position, ...others } = values;
+  return partOf(scope.element, part)?.placed || position === undefined ? others : { ...others, position };
 }
 
 const statesAt = (scope: Scope, part: string, state: State, selected: boolean): State[] => {

@@ -71,8 +71,8 @@ function typed(row: PropertyRow, random: Random): string {
   return random.pick(options);
 }
 
-/** Not what makes boxes of another kind: whatever floats is a block, which `display` then computes to. */
-const LINED = PROPERTIES.filter(row => row.name !== 'display' && row.name !== 'float');
+/** Not what makes boxes of another kind, to which `display`, sizes and distances then compute. */
+const LINED = PROPERTIES.filter(row => !['display', 'float', 'position'].includes(row.name));
 
 function randomStyles(
   random: Random,

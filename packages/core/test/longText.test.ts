@@ -96,7 +96,7 @@ describe('a long text', () => {
   });
 });
 
-describe('what floats', () => {
+describe('what floats, or stays in view,', () => {
   const why = (page: Id, id: Id, property: 'float' | 'clear' | 'marginTop') => {
     const scope = nodeScope(demo, page, id);
     if (!scope) throw new Error(id);
@@ -110,6 +110,26 @@ describe('what floats', () => {
       width: 'wide',
     });
   };
+  it('has distances from its borders only where it is placed or stays in view', () => {
+    const site = after(demo, [
+      { op: 'set', id: 'head', path: ['variants', 'scrolling'], value: 'header-stays' },
+    ]);
+    const why = (at: Site) => {
+      const scope = nodeScope(at, 'home', 'head');
+      if (!scope) throw new Error('no header');
+      const said = contributionsTo(at, scope, 'box');
+      return noEffect(propertyOf('top'), {
+        site: at,
+        scope,
+        part: 'box',
+        said,
+        state: 'rest',
+        width: 'wide',
+      });
+    };
+    expect(why(demo)).toMatch(/where its neighbours leave it room/);
+    expect(why(site)).toBeNull();
+  });
   it('does so in a long text, and not where things are arranged', () => {
     expect(why('islands', 'morning-beside', 'float')).toBeNull();
     expect(why('islands', 'morning-wide', 'clear')).toBeNull();

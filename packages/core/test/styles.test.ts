@@ -10,7 +10,7 @@ import {
   setTyped,
   targetId,
 } from '../src/commands/index.ts';
-import { propertyByCss } from '../src/properties/index.ts';
+import { propertyByCss, propertyOf } from '../src/properties/index.ts';
 import { declarationProblem } from '../src/properties/unfollowed.ts';
 import { impactOf, reachOf } from '../src/reach/index.ts';
 import { must } from '../src/result/index.ts';
@@ -23,7 +23,7 @@ import {
   type Site,
   stableText,
 } from '../src/site/index.ts';
-import { parseDeclarations } from '../src/tokens/index.ts';
+import { parseDeclarations, parsePropertyValue } from '../src/tokens/index.ts';
 import type { Value } from '../src/values/index.ts';
 import { demoSite } from './support/demo.ts';
 import { tiny } from './support/tiny.ts';
@@ -159,7 +159,13 @@ describe('typed CSS', () => {
       must(impactOf(site, setSlot(site, { type: 'record', id: 'book' }, 'box/rowGap', px(1)))).properties,
     ).toEqual([{ property: 'rowGap', count: 1 }]);
   });
-  it.each(['position', 'z-index', 'inset-area', 'transform', 'anchor-name', 'counter-reset'])(
+  it('positions that reach outside are not among those that can be set', () => {
+    const position = propertyOf('position');
+    expect(parsePropertyValue('sticky', position, new Map()).ok).toBe(true);
+    for (const text of ['fixed', 'absolute', 'relative'])
+      expect(parsePropertyValue(text, position, new Map()).ok).toBe(false);
+  });
+  it.each(['position-anchor', 'z-index', 'inset-area', 'transform', 'anchor-name', 'counter-reset'])(
     '%s is refused, since it could reach outside',
     css => {
       expect(declarationProblem(css, '1')).toContain('could reach outside the element');

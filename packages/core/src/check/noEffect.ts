@@ -16,7 +16,7 @@ export interface Asking {
 
 const keywordOf = (
   said: Contributions,
-  property: 'display' | 'float' | 'textDecorationLine',
+  property: 'display' | 'float' | 'position' | 'textDecorationLine',
   state: State,
   width: Width,
 ): string | null => {
@@ -81,7 +81,9 @@ export function noEffect(row: PropertyRow, asking: Asking): string | null {
   const part = scope ? partOf(scope.element, asking.part) : undefined;
   if (part && row.kinds && !row.kinds.includes(part.kind) && !ARRANGING.has(row.name))
     return `only ${row.kinds.map(kind => KIND_WORDS[kind]).join(' and ')} have it.`;
-  if (part && row.placed && !part.placed) return 'it stands where its neighbours leave it room.';
+  // What stays in view does so at these distances (CSS Positioned Layout 3, section 3.4).
+  const stays = keywordOf(said, 'position', state, width) === 'sticky';
+  if (part && row.placed && !part.placed && !stays) return 'it stands where its neighbours leave it room.';
   // CSS Display 3, section 2.7, and CSS Flexbox 1, section 3.
   if (row.name === 'float' || row.name === 'clear') {
     if (part?.placed) return 'it stands in a place of its own.';

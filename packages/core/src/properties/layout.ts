@@ -153,6 +153,15 @@ export const LAYOUT = rows('layout', [
     words: 'size tall',
   },
   {
+    name: 'position',
+    css: 'position',
+    label: 'Stays in view',
+    accepts: [],
+    keywords: ['static', 'sticky'],
+    keywordLabels: { static: 'no, it scrolls away', sticky: 'yes, as long as what holds it does' },
+    words: 'sticky fixed header scroll pinned stay follow',
+  },
+  {
     name: 'top',
     css: 'top',
     label: 'From the top',

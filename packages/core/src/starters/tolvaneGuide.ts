@@ -357,6 +357,10 @@ function styles(b: SiteBuilder): void {
       'inner/maxWidth': '{size.page.text-measure}',
     });
   }
+  b.variant('header-stays', 'header', 'scrolling', 'Stays in view', {
+    'box/position': 'sticky',
+    'box/top': '0px',
+  });
   b.default('heading', { 'text/textStyle': 'style-h2' });
   b.variant('look-h1', 'heading', 'look', 'Heading 1', { 'text/textStyle': 'style-h1' });
   b.variant('look-h2', 'heading', 'look', 'Heading 2', { 'text/textStyle': 'style-h2' });

@@ -84,6 +84,10 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
       'inner/maxWidth': '{size.page.text-measure}',
     });
   }
+  b.variant(id('header-stays'), 'header', 'scrolling', 'Stays in view', {
+    'box/position': 'sticky',
+    'box/top': '0px',
+  });
   b.default('heading', { 'text/textStyle': id('h2') });
   for (const level of [1, 2, 3, 4] as const)
     b.variant(id(`look-h${level}`), 'heading', 'look', `Heading ${level}`, {

@@ -15,7 +15,7 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
       inner: { label: 'Column', kind: 'box', inside: 'box' },
       ...groundParts,
     },
-    axes: ['width', 'padding'],
+    axes: name === 'header' ? ['width', 'padding', 'scrolling'] : ['width', 'padding'],
     holds: 'inner',
     sampleHolds: ['heading', 'text', 'button'],
     base: groundBase,
