@@ -112,6 +112,7 @@ export function PictureFocus({
         focus={read(name => winner(said.get(name), state, width)?.value ?? null)}
         onShow={focus => session.show(edits(focus))}
         onCommit={focus => commit(edits(focus), 'Set the focus of the picture')}
+        onCancel={() => session.show(null)}
       />
       <p className="mt-1 text-small text-muted">
         Drag the point, or move it with the arrow keys. It tells where the picture is cropped from.

@@ -1,5 +1,6 @@
 import { type Color, convert, inSrgbGamut, maxChroma, roundColor, toSrgbGamut } from '@cove/core';
 import { type PointerEvent, useEffect, useRef } from 'react';
+import { planeDrag } from './planeDrag.ts';
 
 const COLUMNS = 88;
 const ROWS = 44;
@@ -11,10 +12,13 @@ export function ColourPlane({
   color,
   onShow,
   onCommit,
+  onCancel,
 }: {
   color: Color;
   onShow(color: Color): void;
   onCommit(color: Color): void;
+  /** What was shown is not to be kept. */
+  onCancel(): void;
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [lightness, chroma, hue] = convert(color, 'oklch').coords;
@@ -60,12 +64,7 @@ export function ColourPlane({
     <div
       aria-hidden
       className="relative h-[104px] cursor-crosshair touch-none overflow-hidden rounded-sm border border-hair bg-[repeating-linear-gradient(45deg,transparent_0_4px,var(--hair)_4px_5px)]"
-      onPointerDown={event => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        onShow(at(event));
-      }}
-      onPointerMove={event => event.currentTarget.hasPointerCapture(event.pointerId) && onShow(at(event))}
-      onPointerUp={event => onCommit(at(event))}
+      {...planeDrag(at, { onShow, onCommit, onCancel })}
     >
       <canvas
         ref={canvas}

@@ -1,4 +1,5 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { planeDrag } from './planeDrag.ts';
 
 /** A point of a picture, as shares of its width and height. */
 export interface Focus {
@@ -22,6 +23,7 @@ export function FocusPlane({
   focus,
   onShow,
   onCommit,
+  onCancel,
 }: {
   label: string;
   url: string;
@@ -30,6 +32,8 @@ export function FocusPlane({
   focus: Focus;
   onShow(focus: Focus): void;
   onCommit(focus: Focus): void;
+  /** What was shown is not to be kept. */
+  onCancel(): void;
 }) {
   const moved = useRef<Focus | null>(null);
   const at = ({ currentTarget, clientX, clientY }: PointerEvent<HTMLElement>): Focus => {
@@ -54,12 +58,7 @@ export function FocusPlane({
     <div
       className="relative w-full cursor-crosshair touch-none overflow-hidden rounded-sm border border-hair"
       style={{ aspectRatio: ratio }}
-      onPointerDown={event => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        onShow(at(event));
-      }}
-      onPointerMove={event => event.currentTarget.hasPointerCapture(event.pointerId) && onShow(at(event))}
-      onPointerUp={event => onCommit(at(event))}
+      {...planeDrag(at, { onShow, onCommit, onCancel })}
     >
       <img src={url} alt="" draggable={false} className="pointer-events-none size-full" />
       <button

@@ -129,7 +129,12 @@ export function TokenEditor({
       {value.type === 'derived' && <Derived site={site} token={token} derivation={value.derivation} />}
       {!locked && value.type !== 'derived' && color && (
         <>
-          <ColourPlane color={color} onShow={showColor} onCommit={setColor} />
+          <ColourPlane
+            color={color}
+            onShow={showColor}
+            onCommit={setColor}
+            onCancel={() => session.show(null)}
+          />
           <ColourSliders color={color} onShow={showColor} onCommit={setColor} />
           <EyeDropper onPick={setColor} />
         </>
