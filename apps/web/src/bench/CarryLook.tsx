@@ -18,6 +18,7 @@ import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Floating } from '../ui/Floating.tsx';
+import { Tick } from '../ui/Tick.tsx';
 import { FACET_NAMES } from './facetNames.ts';
 
 const RANGE_NAMES: Record<Range, string> = {
@@ -83,20 +84,17 @@ function Panel({ site, node, onDone }: { site: Site; node: NodeRecord; onDone():
       <ul aria-label="Carried to" className="thin-scroll max-h-28 overflow-auto">
         {ids.map(id => (
           <li key={id} className="[content-visibility:auto] [contain-intrinsic-size:auto_22px]">
-            <label className="flex items-center gap-2">
-              <input
-                type="checkbox"
-                className="accent-teal"
-                checked={!without.has(id)}
-                onChange={event => {
-                  const next = new Set(without);
-                  if (event.target.checked) next.delete(id);
-                  else next.add(id);
-                  setWithout(next);
-                }}
-              />
+            <Tick
+              checked={!without.has(id)}
+              onChange={on => {
+                const next = new Set(without);
+                if (on) next.delete(id);
+                else next.add(id);
+                setWithout(next);
+              }}
+            >
               <span className="truncate">{nameOf(site, id)}</span>
-            </label>
+            </Tick>
           </li>
         ))}
       </ul>
@@ -113,15 +111,9 @@ function Panel({ site, node, onDone }: { site: Site; node: NodeRecord; onDone():
         <ul className="grid grid-cols-2">
           {FACETS.map(facet => (
             <li key={facet}>
-              <label className="flex items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="accent-teal"
-                  checked={facets.has(facet)}
-                  onChange={event => toggle(facet, event.target.checked)}
-                />
+              <Tick checked={facets.has(facet)} onChange={on => toggle(facet, on)}>
                 {FACET_NAMES[facet]}
-              </label>
+              </Tick>
             </li>
           ))}
         </ul>

@@ -18,6 +18,7 @@ import { EarlierLater } from '../ui/EarlierLater.tsx';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
 import { noteEdit } from '../ui/noteEdit.ts';
+import { Tick } from '../ui/Tick.tsx';
 
 /** A variant itself: its name and note, whether new ones begin with it, its place in the list, its copy and its end. */
 export function VariantDetails({
@@ -56,18 +57,13 @@ export function VariantDetails({
           text={variant.note ?? ''}
           onCommit={note => commit(noteEdit(id, note), `Note on ${name}`)}
         />
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="accent-teal"
-            checked={variant.begins ?? false}
-            disabled={locked}
-            onChange={event =>
-              commit(beginWithVariant(site, id, event.target.checked), 'Change what new ones begin with')
-            }
-          />
+        <Tick
+          checked={variant.begins ?? false}
+          disabled={locked}
+          onChange={on => commit(beginWithVariant(site, id, on), 'Change what new ones begin with')}
+        >
           New ones begin with it
-        </label>
+        </Tick>
         {!locked && (
           <div className="flex flex-wrap gap-x-3 gap-y-1">
             <EarlierLater kind="link" index={index} count={all.length} onMove={move} />

@@ -5,6 +5,7 @@ import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Floating } from '../ui/Floating.tsx';
 import { Select } from '../ui/Select.tsx';
+import { Tick } from '../ui/Tick.tsx';
 import { useKeptGuides } from './guides/useKept.ts';
 
 /** The sheet as it was when the station was opened, or in another guide: a ready-made one, or one that was kept. */
@@ -77,15 +78,9 @@ export function ViewMenu({
             <ul className="thin-scroll max-h-44 overflow-auto">
               {columns.map(({ id, label }) => (
                 <li key={id}>
-                  <label className="flex items-center gap-2">
-                    <input
-                      type="checkbox"
-                      className="accent-teal"
-                      checked={!view.without.has(id)}
-                      onChange={event => toggle(id, event.target.checked)}
-                    />
+                  <Tick checked={!view.without.has(id)} onChange={on => toggle(id, on)}>
                     {label}
-                  </label>
+                  </Tick>
                 </li>
               ))}
             </ul>
@@ -95,15 +90,9 @@ export function ViewMenu({
             <ul className="grid grid-cols-2 gap-x-2">
               {ELEMENT_FAMILIES.map(({ name, label }) => (
                 <li key={name}>
-                  <label className="flex items-center gap-2">
-                    <input
-                      type="checkbox"
-                      className="accent-teal"
-                      checked={!view.withoutRows.has(name)}
-                      onChange={event => toggleRows(name, event.target.checked)}
-                    />
+                  <Tick checked={!view.withoutRows.has(name)} onChange={on => toggleRows(name, on)}>
                     {label}
-                  </label>
+                  </Tick>
                 </li>
               ))}
             </ul>

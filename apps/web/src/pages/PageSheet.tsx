@@ -32,6 +32,7 @@ import { Button } from '../ui/Button.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
 import { Select } from '../ui/Select.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
+import { Tick } from '../ui/Tick.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 import { PageRules } from './PageRules.tsx';
 import { SiteFields } from './SiteFields.tsx';
@@ -166,41 +167,36 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
           <fieldset className="flex flex-wrap gap-x-4 gap-y-1">
             <legend className="label-line mb-0.5">It shows the site’s</legend>
             {SHARED_AREAS.map(area => (
-              <label key={area} className="flex items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="accent-teal"
-                  checked={showsArea(page, area)}
-                  disabled={!mayChoose}
-                  onChange={event =>
-                    commit(
-                      showArea(session.site, id, area, event.target.checked),
-                      `${event.target.checked ? 'Show' : 'Leave out'} the ${area}`,
-                    )
-                  }
-                />
+              <Tick
+                key={area}
+                checked={showsArea(page, area)}
+                disabled={!mayChoose}
+                onChange={shown =>
+                  commit(
+                    showArea(session.site, id, area, shown),
+                    `${shown ? 'Show' : 'Leave out'} the ${area}`,
+                  )
+                }
+              >
                 {area}
-              </label>
+              </Tick>
             ))}
           </fieldset>
           {PAGE_SWITCHES.map(name => (
             <div key={name}>
-              <label className="flex items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="accent-teal"
-                  aria-describedby={`about-${name}`}
-                  checked={page[name] === true}
-                  disabled={!mayChoose || (name === 'off' && isHome)}
-                  onChange={event =>
-                    commit(
-                      switchPage(id, name, event.target.checked),
-                      `${event.target.checked ? 'Switch' : 'Switch back'} ${title}: ${SWITCHES[name].label.toLowerCase()}`,
-                    )
-                  }
-                />
+              <Tick
+                describedBy={`about-${name}`}
+                checked={page[name] === true}
+                disabled={!mayChoose || (name === 'off' && isHome)}
+                onChange={on =>
+                  commit(
+                    switchPage(id, name, on),
+                    `${on ? 'Switch' : 'Switch back'} ${title}: ${SWITCHES[name].label.toLowerCase()}`,
+                  )
+                }
+              >
                 {SWITCHES[name].label}
-              </label>
+              </Tick>
               <p id={`about-${name}`} className="pl-[21px] text-muted">
                 {name === 'off' && isHome ? 'The home page is always on.' : SWITCHES[name].about}
               </p>

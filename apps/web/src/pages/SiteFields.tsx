@@ -1,6 +1,7 @@
 import { fail, ok, SETTINGS, type Site, settingsOf } from '@cove/core';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
 import { useCommit } from '../session/context.tsx';
+import { Tick } from '../ui/Tick.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 
 /** What is said once for all pages; it is found at the home page. */
@@ -24,24 +25,21 @@ export function SiteFields({ site }: { site: Site }) {
           )
         }
       />
-      <label className="flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="accent-teal"
-          checked={settings.awayInNewTab === true}
-          onChange={event =>
-            commit(
-              [
-                event.target.checked
-                  ? { op: 'set', id: SETTINGS, path: ['awayInNewTab'], value: true }
-                  : { op: 'unset', id: SETTINGS, path: ['awayInNewTab'] },
-              ],
-              'Say how links lead away',
-            )
-          }
-        />
+      <Tick
+        checked={settings.awayInNewTab === true}
+        onChange={on =>
+          commit(
+            [
+              on
+                ? { op: 'set', id: SETTINGS, path: ['awayInNewTab'], value: true }
+                : { op: 'unset', id: SETTINGS, path: ['awayInNewTab'] },
+            ],
+            'Say how links lead away',
+          )
+        }
+      >
         Links that lead away open a new window
-      </label>
+      </Tick>
       <TypedField
         label="Where the site is found"
         text={settings.address ?? ''}

@@ -4,15 +4,10 @@ import {
   getRecord,
   History,
   type Id,
-  type KeeperMay,
-  lookupOf,
-  mayEdit,
   newId,
   type Problem,
   type Result,
   type Right,
-  type RoleName,
-  rightsFor,
   type Site,
   type SiteRecord,
   siteOf,
@@ -21,17 +16,17 @@ import {
 } from '@cove/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { RequestProblem, request } from '../api/request.ts';
+import { type AwayReason, awayReason } from './away.ts';
 import { openChangeStream } from './changeStream.ts';
 import { type HistoryStore, NO_HISTORY } from './historyStore.ts';
 import { type Loss, LossWatch, wordsOf } from './losses.ts';
+import { forbidden, has, lacking, type Rights } from './mayMake.ts';
+import { Others } from './others.ts';
 import { NO_STORE, type PendingStore } from './pendingStore.ts';
 import type { Accepted, FromStream, MadeChange, Presence } from './streamMessages.ts';
 
 /** Where the edits made here are: on the server, on their way, or waiting for it to come back. */
 export type SyncState = 'kept' | 'sending' | 'away';
-/** Why they wait. */
-export type AwayReason = 'network' | 'database' | 'signed-out' | 'not-a-member' | 'failing';
-
 export interface SessionState {
   site: Site;
   seq: number;
@@ -46,11 +41,6 @@ export interface SessionState {
   losses: readonly Loss[];
   /** Others at the site. */
   people: readonly Presence[];
-}
-
-export interface Rights {
-  role: RoleName;
-  keeperMay: KeeperMay;
 }
 
 /** What is told after each step: the site, and the ids that it touched; null when anything may have changed. */
@@ -74,8 +64,6 @@ const PAGE = 500;
 
 /** How long, in ms, a missing change is waited for. */
 const GAP = 1500;
-/** How long, in ms, after which somebody who says nothing is taken to have left. */
-const SILENCE = 60_000;
 const RETRY = [500, 1000, 2000, 5000];
 
 /**
@@ -102,7 +90,7 @@ export class SiteSession {
   /** Numbers of changes that the server has accepted and whose turn has not come, since earlier ones are missing. */
   private readonly answered = new Map<string, number>();
   private readonly listeners = new Set<TouchListener>();
-  private readonly leaving = new Map<string, ReturnType<typeof setTimeout>>();
+  private readonly others: Others;
   private sending = false;
   private failures = 0;
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -133,6 +121,7 @@ export class SiteSession {
       losses: [],
       people: [],
     }));
+    this.others = new Others(around.tab, people => this.store.setState({ people }));
   }
 
   /** Opens a site as the server has it, with what this browser has not been able to send yet on top. */
@@ -196,25 +185,19 @@ export class SiteSession {
 
   /** Whether this person may make edits that need a right. */
   may(right: Right): boolean {
-    return mayEdit(this.rights.role, this.rights.keeperMay, right);
-  }
-
-  /** The first right that edits need and this person has not. */
-  private lacks(edits: readonly Edit[], site: Site): Right | undefined {
-    if (this.rights.role === 'designer') return undefined;
-    return rightsFor(edits, lookupOf(site)).find(right => !this.may(right));
+    return has(this.rights, right);
   }
 
   /** Whether this person may make these edits. */
   mayMake(edits: readonly Edit[]): boolean {
-    return this.lacks(edits, this.site) === undefined;
+    return lacking(this.rights, edits, this.site) === undefined;
   }
 
   close(): void {
     this.closed = true;
     clearTimeout(this.timer);
     clearTimeout(this.gap);
-    for (const timer of this.leaving.values()) clearTimeout(timer);
+    this.others.close();
     this.endStream?.();
     for (const end of this.endings) end();
   }
@@ -243,7 +226,7 @@ export class SiteSession {
     const before = this.preview;
     if (!before) this.previewBase = this.confirmedSeq;
     const base = this.draft();
-    this.preview = edits && this.lacks(edits, base) === undefined ? edits : null;
+    this.preview = edits && lacking(this.rights, edits, base) === undefined ? edits : null;
     const applied = this.preview ? applyChange(base, { edits: this.preview }) : null;
     this.publish(applied?.ok ? applied.value.site : base, touchedBy([...(before ?? []), ...(edits ?? [])]));
   }
@@ -261,8 +244,8 @@ export class SiteSession {
       if (shown) this.publish(base, touchedBy(shown));
       return { ok: true, value: base };
     }
-    const lacking = this.lacks(edits, base);
-    const applied = lacking === undefined ? applyChange(base, { edits }) : forbidden(lacking);
+    const lacks = lacking(this.rights, edits, base);
+    const applied = lacks === undefined ? applyChange(base, { edits }) : forbidden(lacks);
     if (!applied.ok) {
       this.publish(base, touchedBy(shown ?? []));
       this.notice(applied.problem.message, 'problem');
@@ -312,8 +295,8 @@ export class SiteSession {
     this.preview = null;
     const base = this.draft();
     const { edits, skipped } = this.history.possible(step, id => getRecord(base, id));
-    const lacking = this.lacks(edits, base);
-    const applied = lacking === undefined ? applyChange(base, { edits }) : forbidden(lacking);
+    const lacks = lacking(this.rights, edits, base);
+    const applied = lacks === undefined ? applyChange(base, { edits }) : forbidden(lacks);
     if (!applied.ok || edits.length === 0) {
       this.notice(
         applied.ok ? 'Others have changed this since; it stays as it is.' : applied.problem.message,
@@ -591,7 +574,7 @@ export class SiteSession {
         this.receive(message.change);
         break;
       case 'presence':
-        this.meet(message.people);
+        this.others.meet(message.people);
         break;
       case 'members':
       case 'gone':
@@ -605,48 +588,12 @@ export class SiteSession {
     }
   }
 
-  private meet(people: readonly Presence[]): void {
-    const others = new Map(this.store.getState().people.map(it => [it.client, it]));
-    for (const it of people) {
-      clearTimeout(this.leaving.get(it.client));
-      if (!it.place || it.client === this.around.tab) {
-        others.delete(it.client);
-        continue;
-      }
-      others.set(it.client, it);
-      // Whoever has not been heard of for so long has left without a word.
-      const left = () => this.meet([{ ...it, place: null }]);
-      this.leaving.set(it.client, setTimeout(left, SILENCE));
-    }
-    this.store.setState({ people: [...others.values()] });
-  }
-
   get tab(): string {
     return this.around.tab;
   }
 }
 
 const NONE: ReadonlySet<number> = new Set();
-
-/** Why a change could not be sent; null where the server has answered, and refused it. */
-function awayReason(error: unknown): AwayReason | null {
-  if (!(error instanceof RequestProblem)) return 'network';
-  if (error.status === 401) return 'signed-out';
-  if (error.status === 404) return 'not-a-member';
-  if (error.problem.code === 'database-away') return 'database';
-  return error.status >= 500 ? 'failing' : null;
-}
-
-const NEEDED: Record<Right, string> = {
-  content: 'change words and pictures',
-  choice: 'choose from the guide',
-  style: 'set styles of single things',
-  guide: 'change the guide',
-};
-const forbidden = (right: Right): { ok: false; problem: Problem } => ({
-  ok: false,
-  problem: { code: 'forbidden', message: `Your role at this site may not ${NEEDED[right]}.`, found: right },
-});
 
 /** False for setting a path to what it is already. */
 function altersSomething(site: Site, edit: Edit): boolean {

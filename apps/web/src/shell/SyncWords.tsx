@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { Link, useLocation } from 'react-router';
+import type { AwayReason } from '../session/away.ts';
 import { useSession, useSessionState } from '../session/context.tsx';
-import type { AwayReason } from '../session/siteSession.ts';
 
 const WHY: Record<AwayReason, string> = {
   network: 'The server cannot be reached',

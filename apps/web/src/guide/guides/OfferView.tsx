@@ -3,6 +3,7 @@ import { ImpactNote } from '../../reach/ImpactNote.tsx';
 import type { GuideOffer } from '../../reach/messages.ts';
 import { nameOf } from '../../shell/names.ts';
 import { Select } from '../../ui/Select.tsx';
+import { Tick } from '../../ui/Tick.tsx';
 
 const KIND: Record<GuidePart['kind'], string> = {
   token: 'token',
@@ -134,14 +135,12 @@ export function OfferView({
         <ul aria-label="Parts of the guide" className="thin-scroll max-h-52 overflow-auto">
           {offer.parts.map(part => (
             <li key={part.id}>
-              <label className="flex items-baseline gap-1.5">
-                <input
-                  type="checkbox"
-                  className="accent-teal"
-                  disabled={part.change === 'goes'}
-                  checked={part.change === 'goes' ? !parts : (parts?.has(part.id) ?? true)}
-                  onChange={event => toggle(part.id, event.target.checked)}
-                />
+              <Tick
+                align="items-baseline"
+                disabled={part.change === 'goes'}
+                checked={part.change === 'goes' ? !parts : (parts?.has(part.id) ?? true)}
+                onChange={on => toggle(part.id, on)}
+              >
                 <span className="min-w-0 truncate">
                   {part.kind === 'default' || part.kind === 'variantRule' ? nameOf(site, part.id) : part.name}{' '}
                   <span className="font-mono text-[11px] text-muted">{difference(site, part)}</span>
@@ -149,7 +148,7 @@ export function OfferView({
                 <span className="ml-auto shrink-0 text-small text-muted">
                   {KIND[part.kind]}, {CHANGE[part.change]}
                 </span>
-              </label>
+              </Tick>
             </li>
           ))}
         </ul>
