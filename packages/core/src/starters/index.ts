@@ -14,5 +14,5 @@ export {
   sharedAreaOf,
 } from './sections/index.ts';
 export { laySite, SITE_STARTERS, type SiteStarter } from './sites/index.ts';
-export { tolvane } from './tolvane.ts';
-export { tolvaneLarge } from './tolvaneLarge.ts';
+export { tolvane } from './tolvane/tolvane.ts';
+export { tolvaneLarge } from './tolvane/tolvaneLarge.ts';

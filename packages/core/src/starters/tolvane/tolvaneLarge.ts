@@ -1,8 +1,8 @@
-import { type LinkTarget, richText, type Site } from '../site/index.ts';
-import { elementNamed, firstPart } from '../widgets/index.ts';
-import { SiteBuilder } from './build.ts';
-import { drawings } from './drawings.ts';
-import { pictureId, tolvaneGuide } from './tolvaneGuide.ts';
+import { type LinkTarget, richText, type Site } from '../../site/index.ts';
+import { elementNamed, firstPart } from '../../widgets/index.ts';
+import { SiteBuilder } from '../build.ts';
+import { drawings } from '../drawings.ts';
+import { pictureId, tolvaneGuide } from './guide.ts';
 
 const PAGES = 100;
 const SECTIONS = 10;

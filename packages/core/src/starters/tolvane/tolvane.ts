@@ -1,6 +1,6 @@
-import { type LinkTarget, type RichText, richText, type Site } from '../site/index.ts';
-import { SiteBuilder } from './build.ts';
-import { pictureId, tolvaneGuide } from './tolvaneGuide.ts';
+import { type LinkTarget, type RichText, richText, type Site } from '../../site/index.ts';
+import { SiteBuilder } from '../build.ts';
+import { pictureId, tolvaneGuide } from './guide.ts';
 
 const to = (page: string): LinkTarget => ({ type: 'page', page });
 const words = (...paragraphs: string[]): RichText => richText(...paragraphs);

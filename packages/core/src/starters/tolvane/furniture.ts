@@ -1,0 +1,18 @@
+import { richText } from '../../site/index.ts';
+import type { SiteBuilder } from '../build.ts';
+
+/** What all pages share. */
+export function furniture(b: SiteBuilder): void {
+  b.section('head', 'settings', 'Header', { area: 'header' });
+  b.widget('head-row', 'head', 'group', {}, { variants: { arrangement: 'arrangement-ends' } });
+  b.widget('head-title', 'head-row', 'siteTitle', {});
+  b.widget('head-nav', 'head-row', 'navigation', { label: 'Main' });
+  b.section('foot', 'settings', 'Footer', { area: 'footer', scheme: 'night-run' });
+  b.widget('foot-row', 'foot', 'group', {}, { variants: { arrangement: 'arrangement-two' } });
+  b.widget('foot-words', 'foot-row', 'text', {
+    text: richText(
+      'Tolvane Ferries sail between Hesk, Little Hesk, Carrow and Sant Bree, every day the sea allows.',
+    ),
+  });
+  b.widget('foot-nav', 'foot-row', 'navigation', { label: 'Footer' });
+}
