@@ -1,6 +1,6 @@
 import { corners, line } from '../../widgets/kit/baseline.ts';
 import type { SiteBuilder } from '../build.ts';
-import { positionLooks } from '../looks/position.ts';
+import { layout } from './layout.ts';
 import type { GuideSpec } from './readyGuide.ts';
 
 /**
@@ -58,10 +58,6 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
   b.textStyle(id('byline'), 'Byline', { ...body, '/fontSize': '{size.text.small}', '/lineHeight': 1.5 });
   b.textStyle(id('table'), 'Table heading', { ...display, '/fontSize': '{size.text.small}', ...label });
 
-  const padding = (name: string) => ({
-    'box/paddingTop': `{size.section-padding.${name}}`,
-    'box/paddingBottom': `{size.section-padding.${name}}`,
-  });
   const around = (part: string, one: string, two = one) => ({
     [`${part}/paddingTop`]: `{size.space.${one}}`,
     [`${part}/paddingBottom`]: `{size.space.${one}}`,
@@ -70,24 +66,7 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
   });
 
   b.default('page', { 'box/textStyle': id('text') });
-  for (const element of ['section', 'header', 'sidebar', 'footer'] as const) {
-    b.default(element, {
-      'inner/maxWidth': '{size.page.width}',
-      'inner/rowGap': '{size.space.three}',
-      'box/paddingLeft': '{size.space.three}',
-      'box/paddingRight': '{size.space.three}',
-      ...padding(element === 'section' || element === 'sidebar' ? 'fair' : 'snug'),
-    });
-    b.variant(id(`${element}-snug`), element, 'padding', 'Snug', padding('snug'));
-    b.variant(id(`${element}-roomy`), element, 'padding', 'Roomy', padding('roomy'));
-    b.variant(id(`${element}-text`), element, 'width', 'Text width', {
-      'inner/maxWidth': '{size.page.text-measure}',
-    });
-  }
-  b.variant(id('header-stays'), 'header', 'scrolling', 'Stays in view', {
-    'box/position': 'sticky',
-    'box/top': '0px',
-  });
+  layout(b, id);
   b.default('heading', { 'text/textStyle': id('h2') });
   for (const level of [1, 2, 3, 4] as const)
     b.variant(id(`look-h${level}`), 'heading', 'look', `Heading ${level}`, {
@@ -105,19 +84,6 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
     'paragraph/textStyle': id('small'),
     'paragraph/color': 'role.muted',
   });
-  b.default('longText', {
-    'box/maxWidth': '{size.page.text-measure}',
-    'row/marginTop': '{size.space.three}',
-  });
-  b.default(
-    'text',
-    { 'box/display': 'block', 'paragraph/marginTop': '{size.space.two}' },
-    { type: 'longForm' },
-  );
-  b.default('heading', { 'text/marginTop': '{size.space.four}' }, { type: 'longForm' });
-  for (const element of ['picture', 'quote'])
-    for (const [i, look] of positionLooks(element).entries())
-      b.readyLook(id(`${element}-position-${i + 1}`), look);
   b.variant(id('look-opening'), 'text', 'look', 'Opening', { 'dropCap/textStyle': id('drop') });
   b.default('list', { 'box/maxWidth': '{size.page.text-measure}' });
   b.default('quote', {
@@ -207,28 +173,6 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
     'link/textStyle': id('nav'),
     'link:selected/textDecorationLine': 'underline',
     'list/columnGap': '{size.space.three}',
-  });
-  for (const [name, columns, label, narrow] of [
-    ['two', 2, 'Two across', null],
-    ['three', 3, 'Three across', 2],
-  ] as const)
-    b.variant(id(`arrangement-${name}`), 'group', 'arrangement', label, {
-      'box/display': 'grid',
-      'box/gridColumns': columns,
-      'box/columnGap': `{size.space.${columns === 2 ? 'four' : 'three'}}`,
-      'box/rowGap': '{size.space.four}',
-      'box/alignItems': columns === 2 ? 'center' : 'stretch',
-      ...(narrow !== null && { 'box@medium/gridColumns': narrow }),
-      'box@narrow/gridColumns': 1,
-    });
-  b.variant(id('arrangement-ends'), 'group', 'arrangement', 'To both ends', {
-    'box/justifyContent': 'space-between',
-    'box/alignItems': 'center',
-    'box/width': '100%',
-  });
-  b.variant(id('arrangement-centred'), 'group', 'arrangement', 'Centred', {
-    'box/justifyContent': 'center',
-    'box/alignItems': 'center',
   });
   b.preset(id('lifted'), 'Lifted', { 'box/boxShadow': '{shadow.shadows.lift}' });
   b.preset(id('lined'), 'Lined', {

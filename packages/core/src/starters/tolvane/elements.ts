@@ -1,36 +1,14 @@
 import { corners, line } from '../../widgets/kit/baseline.ts';
 import type { SiteBuilder } from '../build.ts';
-import { positionLooks } from '../looks/position.ts';
+import { layout } from '../guides/layout.ts';
 
 /** How every kind of thing looks, and the variants it has. */
 export function elements(b: SiteBuilder): void {
   b.default('page', { 'box/textStyle': 'style-text' });
-  const padding = (id: string) => ({
-    'box/paddingTop': `{size.section-padding.${id}}`,
-    'box/paddingBottom': `{size.section-padding.${id}}`,
-  });
-  for (const element of ['section', 'header', 'sidebar', 'footer'] as const) {
-    b.default(element, {
-      'inner/maxWidth': '{size.page.width}',
-      'inner/rowGap': '{size.space.three}',
-      'box/paddingLeft': '{size.space.three}',
-      'box/paddingRight': '{size.space.three}',
-      ...padding(element === 'section' || element === 'sidebar' ? 'fair' : 'snug'),
-      ...(element === 'footer' && {
-        'box/backgroundImage': 'pattern(swell, role.line)',
-        'box/backgroundRepeat': 'repeat-x',
-        'box/backgroundPositionY': 'bottom',
-      }),
-    });
-    b.variant(`${element}-snug`, element, 'padding', 'Snug', padding('snug'));
-    b.variant(`${element}-roomy`, element, 'padding', 'Roomy', padding('roomy'));
-    b.variant(`${element}-text`, element, 'width', 'Text width', {
-      'inner/maxWidth': '{size.page.text-measure}',
-    });
-  }
-  b.variant('header-stays', 'header', 'scrolling', 'Stays in view', {
-    'box/position': 'sticky',
-    'box/top': '0px',
+  layout(b, id => id, {
+    'box/backgroundImage': 'pattern(swell, role.line)',
+    'box/backgroundRepeat': 'repeat-x',
+    'box/backgroundPositionY': 'bottom',
   });
   b.default('heading', { 'text/textStyle': 'style-h2' });
   b.variant('look-h1', 'heading', 'look', 'Heading 1', { 'text/textStyle': 'style-h1' });
@@ -43,19 +21,6 @@ export function elements(b: SiteBuilder): void {
     'link/textStyle': 'style-link',
     'marked/textStyle': 'style-marked',
   });
-  b.default('longText', {
-    'box/maxWidth': '{size.page.text-measure}',
-    'row/marginTop': '{size.space.three}',
-  });
-  b.default(
-    'text',
-    { 'box/display': 'block', 'paragraph/marginTop': '{size.space.two}' },
-    { type: 'longForm' },
-  );
-  b.default('heading', { 'text/marginTop': '{size.space.four}' }, { type: 'longForm' });
-  for (const element of ['picture', 'quote'])
-    for (const [i, look] of positionLooks(element).entries())
-      b.readyLook(`${element}-position-${i + 1}`, look);
   b.variant('look-lead', 'text', 'look', 'Lead', { 'paragraph/textStyle': 'style-lead' });
   b.variant('look-opening', 'text', 'look', 'Opening', {
     'dropCap/textStyle': 'style-drop',
@@ -157,30 +122,4 @@ export function elements(b: SiteBuilder): void {
     'list/columnGap': '{size.space.three}',
   });
   b.default('heading', { 'text/color': 'role.text' }, { type: 'area', area: 'footer' });
-  b.variant('arrangement-three', 'group', 'arrangement', 'Three across', {
-    'box/display': 'grid',
-    'box/gridColumns': 3,
-    'box/columnGap': '{size.space.three}',
-    'box/rowGap': '{size.space.four}',
-    'box/alignItems': 'stretch',
-    'box@medium/gridColumns': 2,
-    'box@narrow/gridColumns': 1,
-  });
-  b.variant('arrangement-two', 'group', 'arrangement', 'Two across', {
-    'box/display': 'grid',
-    'box/gridColumns': 2,
-    'box/columnGap': '{size.space.four}',
-    'box/rowGap': '{size.space.four}',
-    'box/alignItems': 'center',
-    'box@narrow/gridColumns': 1,
-  });
-  b.variant('arrangement-ends', 'group', 'arrangement', 'To both ends', {
-    'box/justifyContent': 'space-between',
-    'box/alignItems': 'center',
-    'box/width': '100%',
-  });
-  b.variant('arrangement-centred', 'group', 'arrangement', 'Centred', {
-    'box/justifyContent': 'center',
-    'box/alignItems': 'center',
-  });
 }
