@@ -68,6 +68,40 @@ describe('a new site', () => {
     await walker.click('Close');
   });
 
+  it('takes a footer kept from another one in place of its own', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=foot');
+    await walker.frame('Page');
+    await walker.click('Keep as your own …');
+    await walker.type('Name', 'Words and pages');
+    await walker.says('Words and pages is kept.');
+    await walker.page.goto(`${PROGRAM}/sites/sant-bree-by-foot/pages`);
+    const page = await walker.frame('Page');
+    await walker.click('Section', 'button');
+    await walker.click('Footer', 'radio');
+    await walker.frame('Sections: Footer');
+    await walker.click('Words and pages', 'button');
+    const footers = () =>
+      page.$$eval('[data-area=footer] > [data-node]', all => all.map(it => it.textContent ?? ''));
+    await until(
+      footers,
+      all => all.length === 1 && /every day the sea allows/.test(all[0] ?? ''),
+      'the footer of the other site',
+    );
+    await walker.click('Undo');
+    await until(footers, all => !/every day the sea allows/.test(all.join()), 'its own');
+    await walker.kept();
+    await walker.click('Section', 'button');
+    await walker.click('Footer', 'radio');
+    await walker.click('Forget Words and pages');
+    await until(
+      () => walker.text(),
+      text => !text.includes('Words and pages'),
+      'forgotten',
+    );
+    await walker.click('Close');
+  });
+
   it('gets a landing page of six sections by three clicks each, none of which brings a value of its own', async () => {
     const { walker } = demo;
     await walker.page.goto(`${PROGRAM}/sites/sant-bree-by-foot/pages`);

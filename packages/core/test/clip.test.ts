@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { copyThings, pasteThings, readClip } from '../src/commands/index.ts';
 import { must } from '../src/result/index.ts';
-import { applyChange, childrenOf, type Edit, nodesIn, nodesUnder, type Site } from '../src/site/index.ts';
+import { applyChange, childrenOf, type Edit, nodesIn, nodesUnder, SETTINGS, type Site } from '../src/site/index.ts';
 import { demoSite } from './support/demo.ts';
 import { seeded } from './support/random.ts';
 import { tiny } from './support/tiny.ts';
@@ -49,6 +49,45 @@ describe('what is copied', () => {
     expect(pasteThings(demo, carried(['before']), 'before-row', 0).ok).toBe(false);
     expect(pasteThings(demo, carried(['feature-dogs']), 'home', 0).ok).toBe(false);
     expect(pasteThings(demo, carried(['before']), 'fares', 0).ok).toBe(true);
+  });
+});
+
+describe('a footer', () => {
+  const snug = after(demo, [
+    { op: 'set', id: 'foot', path: ['variants', 'padding'], value: 'footer-roomy' },
+    { op: 'set', id: 'foot', path: ['styles', 'box/opacity'], value: { type: 'number', value: 0.9 } },
+  ]);
+  const clip = carried(['foot'], snug);
+  const section = (site: Site, id: string) => {
+    const found = site.kinds.section.get(id);
+    if (!found) throw new Error(id);
+    return found;
+  };
+  it('becomes a section of a page, in the variants of sections that go by the same names', () => {
+    const { edits, ids } = must(pasteThings(snug, clip, 'fares', 0));
+    expect(section(after(snug, edits), ids[0] ?? '')).toMatchObject({
+      area: 'main',
+      variants: { padding: 'section-roomy' },
+      scheme: 'night-run',
+    });
+  });
+  it('becomes another footer, or a header, where it is asked for there, with all it holds', () => {
+    for (const [area, padding] of [
+      ['footer', 'footer-roomy'],
+      ['header', 'header-roomy'],
+    ] as const) {
+      const { edits, ids } = must(pasteThings(snug, clip, SETTINGS, 1, 'tie', area));
+      const site = after(snug, edits);
+      const copy = section(site, ids[0] ?? '');
+      expect(copy).toMatchObject({ area, variants: { padding }, styles: { 'box/opacity': { value: 0.9 } } });
+      expect(copy.at.parent).toBe(SETTINGS);
+      expect(nodesIn(site, copy.id)).toHaveLength(nodesIn(snug, 'foot').length);
+    }
+  });
+  it('never stands below the settings as a section of a page, nor a widget there at all', () => {
+    expect(pasteThings(snug, clip, SETTINGS, 0).ok).toBe(false);
+    expect(pasteThings(snug, clip, 'fares', 0, 'tie', 'footer').ok).toBe(false);
+    expect(pasteThings(demo, carried(['feature-dogs']), SETTINGS, 0, 'tie', 'footer').ok).toBe(false);
   });
 });
 

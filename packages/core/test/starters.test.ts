@@ -1,19 +1,28 @@
 import { describe, expect, it } from '@jest/globals';
 import { schemeFailures } from '../src/check/index.ts';
-import { beginWithVariant, showArea } from '../src/commands/index.ts';
+import { beginWithVariant, type LaidInArea, layInArea, type Made, showArea } from '../src/commands/index.ts';
 import { planGuide, takeGuide } from '../src/guide/index.ts';
 import { publishSite, sectionsIn } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
-import { applyChange, childrenOf, type Edit, nodesIn, type Site, stableText } from '../src/site/index.ts';
+import {
+  applyChange,
+  childrenOf,
+  type Edit,
+  nodesIn,
+  SETTINGS,
+  type SharedArea,
+  type Site,
+  stableText,
+} from '../src/site/index.ts';
 import {
   layPage,
   laySection,
-  layShared,
   PAGE_STARTERS,
   PURPOSES,
   READY_GUIDES,
   readyGuide,
   SECTION_STARTERS,
+  type SectionStarter,
   sharedAreaOf,
 } from '../src/starters/index.ts';
 import { demoSite } from './support/demo.ts';
@@ -21,6 +30,18 @@ import { tiny } from './support/tiny.ts';
 
 const demo = demoSite();
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
+
+const sharing = (
+  site: Site,
+  page: string,
+  area: SharedArea,
+  starter: SectionStarter,
+  how: LaidInArea,
+): Made => {
+  const made = layInArea(site, page, area, how, at => laySection(site, SETTINGS, at, starter, area));
+  if (!made) throw new Error('nothing laid');
+  return made;
+};
 
 describe('ready sections', () => {
   it('are at least sixteen, some for each purpose, each with an id of its own', () => {
@@ -31,9 +52,7 @@ describe('ready sections', () => {
   it.each(SECTION_STARTERS.map(it => [it.id, it] as const))('%s brings no value of its own', (_, starter) => {
     const area = sharedAreaOf(starter.purpose);
     const { edits, id } =
-      area === null
-        ? laySection(demo, 'home', 1, starter)
-        : layShared(demo, 'home', area, starter, 'instead');
+      area === null ? laySection(demo, 'home', 1, starter) : sharing(demo, 'home', area, starter, 'instead');
     const site = after(demo, edits);
     if (area === null) expect(childrenOf(site, 'home')[1]).toBe(id);
     else expect(sectionsIn(site, 'home', area).map(it => it.id)).toEqual([id]);
@@ -82,10 +101,10 @@ describe('ready headers and footers', () => {
   const heads = (site: Site, page = 'home') => sectionsIn(site, page, 'header').map(it => it.name);
 
   it('stand in place of what was there, or below it, on every page', () => {
-    const below = after(demo, layShared(demo, 'home', 'header', plain, 'below').edits);
+    const below = after(demo, sharing(demo, 'home', 'header', plain, 'below').edits);
     expect(heads(below)).toEqual(['Header', plain.label]);
     expect(heads(below, 'fares')).toEqual(heads(below));
-    const instead = after(below, layShared(below, 'fares', 'header', ruled, 'instead').edits);
+    const instead = after(below, sharing(below, 'fares', 'header', ruled, 'instead').edits);
     expect(heads(instead)).toEqual([ruled.label]);
     expect(sectionsIn(instead, 'home', 'footer')).toEqual(sectionsIn(demo, 'home', 'footer'));
     expect(publishSite(instead).files.get('fares/index.html')).toContain('Four islands, one timetable');
@@ -95,12 +114,12 @@ describe('ready headers and footers', () => {
       ...showArea(demo, 'home', 'header', false),
       ...showArea(demo, 'fares', 'header', false),
     ]);
-    const laid = after(without, layShared(without, 'home', 'header', plain, 'instead').edits);
+    const laid = after(without, sharing(without, 'home', 'header', plain, 'instead').edits);
     expect(heads(laid)).toEqual([plain.label]);
     expect(heads(laid, 'fares')).toEqual([]);
   });
   it('come back byte for byte when they are undone', () => {
-    const { edits } = layShared(demo, 'home', 'footer', ruled, 'instead');
+    const { edits } = sharing(demo, 'home', 'footer', ruled, 'instead');
     const { site, inverse } = must(applyChange(demo, { edits }));
     expect(stableText(after(site, inverse))).toBe(stableText(demo));
   });

@@ -1,23 +1,22 @@
 import {
+  type Area,
   addPage,
   applyChange,
+  type Clip,
   type Edit,
   type Id,
+  type LaidInArea,
+  layInArea,
+  type Made,
   must,
   pasteThings,
   removeNodes,
+  SETTINGS,
   type SharedArea,
   type Site,
   sectionsIn,
 } from '@cove/core';
-import {
-  laySection,
-  layShared,
-  PURPOSES,
-  type Purpose,
-  SECTION_STARTERS,
-  sharedAreaOf,
-} from '@cove/core/starters';
+import { laySection, PURPOSES, type Purpose, SECTION_STARTERS, sharedAreaOf } from '@cove/core/starters';
 import { useMemo, useRef, useState } from 'react';
 import { problemText } from '../api/problemText.ts';
 import { StaticPage } from '../canvas/StaticPage.tsx';
@@ -38,14 +37,12 @@ const NAMES: Record<Purpose | 'own', string> = {
   own: 'Your own',
 };
 
-/** Whether a section for a shared area replaces what stands there. */
-type How = Parameters<typeof layShared>[4];
-
 /** A section that can be laid on a page or in what pages share: a ready one, or one's own. */
 interface Offered {
   id: string;
   label: string;
-  lay(now: Site, page: Id, index: number, how: How): { edits: Edit[]; id: Id } | null;
+  own: boolean;
+  lay(now: Site, page: Id, index: number, how: LaidInArea): Made | null;
 }
 
 const ready = (purpose: Purpose): Offered[] => {
@@ -53,20 +50,38 @@ const ready = (purpose: Purpose): Offered[] => {
   return SECTION_STARTERS.filter(it => it.purpose === purpose).map(starter => ({
     id: starter.id,
     label: starter.label,
+    own: false,
     lay: (now, page, index, how) =>
-      area === null ? laySection(now, page, index, starter) : layShared(now, page, area, starter, how),
+      area === null
+        ? laySection(now, page, index, starter)
+        : layInArea(now, page, area, how, at => laySection(now, SETTINGS, at, starter, area)),
   }));
 };
-const own = (kept: readonly KeptSection[]): Offered[] =>
-  kept.map(({ id, name, clip }) => ({
-    id,
-    label: name,
-    lay: (now, page, index) => {
-      const pasted = pasteThings(now, clip, page, index);
-      const [first] = pasted.ok ? pasted.value.ids : [];
-      return pasted.ok && first !== undefined ? { edits: pasted.value.edits, id: first } : null;
-    },
-  }));
+
+/** The area that a kept section stood in. */
+const areaOfClip = ({ things }: Clip): Area => {
+  const root = things[0]?.[0];
+  return root?.kind === 'section' ? root.area : 'main';
+};
+const own = (kept: readonly KeptSection[], area: SharedArea | null): Offered[] =>
+  kept
+    .filter(({ clip }) => areaOfClip(clip) === (area ?? 'main'))
+    .map(({ id, name, clip }) => {
+      const paste = (now: Site, parent: Id, index: number): Made | null => {
+        const pasted = pasteThings(now, clip, parent, index, 'tie', area ?? 'main');
+        const [first] = pasted.ok ? pasted.value.ids : [];
+        return pasted.ok && first !== undefined ? { edits: pasted.value.edits, id: first } : null;
+      };
+      return {
+        id,
+        label: name,
+        own: true,
+        lay: (now, page, index, how) =>
+          area === null
+            ? paste(now, page, index)
+            : layInArea(now, page, area, how, at => paste(now, SETTINGS, at)),
+      };
+    });
 
 /** A page that is nobody's, with all that is offered on it, in the looks of the site's own guide. */
 function pictured(
@@ -107,17 +122,27 @@ export function SectionLibrary({
   onClose,
 }: {
   site: Site;
-  onTake(make: (now: Site) => (page: Id, index: number) => { edits: Edit[]; id: Id } | null): void;
+  onTake(make: (now: Site) => (page: Id, index: number) => Made | null): void;
   onEmpty(): void;
   onClose(): void;
 }) {
   const [purpose, setPurpose] = useState<Purpose | 'own'>('opening');
   const kept = useKeptSections();
   const forget = useForgetSection();
-  const [how, setHow] = useState<How>('instead');
+  const [how, setHow] = useState<LaidInArea>('instead');
   const area = purpose === 'own' ? null : sharedAreaOf(purpose);
   const drawn = useMemo(
-    () => pictured(site, NAMES[purpose], purpose === 'own' ? own(kept.data ?? []) : ready(purpose), area),
+    () =>
+      pictured(
+        site,
+        NAMES[purpose],
+        // One's own headers and footers are among those, since they go to the same place.
+        [
+          ...(purpose === 'own' ? [] : ready(purpose)),
+          ...(purpose === 'own' || area !== null ? own(kept.data ?? [], area) : []),
+        ],
+        area,
+      ),
     [site, purpose, area, kept.data],
   );
   const shown = useRef<Document | null>(null);
@@ -138,7 +163,7 @@ export function SectionLibrary({
       />
       {area !== null && (
         <div className="mt-2 flex flex-wrap items-baseline gap-x-6">
-          <Choice<How>
+          <Choice<LaidInArea>
             label="Where it goes"
             value={how}
             options={[
@@ -172,7 +197,7 @@ export function SectionLibrary({
               >
                 {starter.label}
               </button>
-              {purpose === 'own' && (
+              {starter.own && (
                 <Button
                   kind="link"
                   aria-label={`Forget ${starter.label}`}

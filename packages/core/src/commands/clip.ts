@@ -1,10 +1,11 @@
 import { isIconName } from '../icons/index.ts';
-import { elementOfNode } from '../render/sources.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { isObject } from '../site/fields.ts';
 import {
+  type Area,
   type Content,
   type Edit,
+  elementOfArea,
   getRecord,
   type Id,
   isNode,
@@ -16,6 +17,7 @@ import {
   parseSlot,
   placeIsAbout,
   readRecord,
+  SETTINGS,
   type Site,
   type Slot,
   type Styles,
@@ -146,6 +148,7 @@ class Paster {
     private readonly site: Site,
     private readonly clip: Clip,
     private readonly loose: Loose,
+    private readonly area: Area,
   ) {
     for (const node of clip.things.flat()) this.ids.set(node.id, newId(node.kind === 'section' ? 's' : 'w'));
   }
@@ -260,7 +263,8 @@ class Paster {
 
   node(node: NodeRecord, at: NodeRecord['at']): NodeRecord {
     const { variant, preset, scheme } = this.site.kinds;
-    const element = elementOfNode(node).name;
+    // The variants of a header are another's than those of a section, under the same names.
+    const element = node.kind === 'section' ? elementOfArea(this.area).name : node.widget;
     const fields = elementNamed(element).content;
     const look = {
       id: this.id(node.id),
@@ -295,13 +299,13 @@ class Paster {
       node.scheme === null
         ? null
         : (this.named(scheme.values(), node.scheme, () => true) ?? this.missing('scheme', node.scheme));
-    return { ...node, ...look, area: 'main', scheme: worn, rebind: this.rebind(node.rebind) };
+    return { ...node, ...look, area: this.area, scheme: worn, rebind: this.rebind(node.rebind) };
   }
 }
 
 /**
  * Puts what is on the clipboard under a parent, from place `index` on. What it names is found in this site by id, else by
- * name; what is not there is told.
+ * name; what is not there is told. Sections become sections of the area, which stand below the settings where pages share it.
  */
 export function pasteThings(
   site: Site,
@@ -309,9 +313,12 @@ export function pasteThings(
   parent: Id,
   index: number,
   loose: Loose = 'tie',
+  area: Area = 'main',
 ): Result<Pasted> {
   const roots = clip.things.flatMap(([root]) => root ?? []);
-  const misfit = roots.find(root => !canHold(site, parent, root.kind));
+  const fits = ({ kind }: NodeRecord) =>
+    area === 'main' ? canHold(site, parent, kind) : kind === 'section' && parent === SETTINGS;
+  const misfit = roots.find(root => !fits(root));
   if (misfit)
     return fail({
       code: 'bad-parent',
@@ -324,7 +331,7 @@ export function pasteThings(
     });
   if (roots.length === 0)
     return fail({ code: 'nothing', message: 'There is nothing on the clipboard that could stand here.' });
-  const paster = new Paster(site, clip, loose);
+  const paster = new Paster(site, clip, loose, area);
   const { order: first, rekeyed } = placeAt(site, parent, index, null);
   const high = orderAt(site, nodesUnder(site, parent)[index], rekeyed);
   const edits: Edit[] = [...rekeyed];

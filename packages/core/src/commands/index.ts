@@ -1,3 +1,4 @@
+export * from './areas.ts';
 export * from './carry.ts';
 export * from './clip.ts';
 export * from './columns.ts';

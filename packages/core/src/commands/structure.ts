@@ -16,9 +16,7 @@ import {
   nodesUnder,
   SETTINGS,
   type SectionRecord,
-  type SharedArea,
   type Site,
-  showsArea,
   subtree,
   type Wear,
   type WidgetRecord,
@@ -82,7 +80,7 @@ export interface Made {
   id: Id;
 }
 
-const emptySection = (site: Site, area: Area, at: At): SectionRecord => ({
+export const emptySection = (site: Site, area: Area, at: At): SectionRecord => ({
   id: newId('s'),
   kind: 'section',
   area,
@@ -98,27 +96,6 @@ export function addSection(site: Site, page: Id, index: number): Made {
   const { order, rekeyed } = placeAt(site, page, index, null);
   const record = emptySection(site, 'main', { parent: page, order });
   return { id: record.id, edits: [...rekeyed, { op: 'put', record }] };
-}
-
-/** Whether a page shows what pages share in an area; nothing where it is so already. */
-export function areaRule(site: Site, page: Id, area: SharedArea, shown: boolean): Edit[] {
-  const record = site.kinds.page.get(page);
-  if (!record || showsArea(record, area) === shown) return [];
-  const { [area]: _, ...others } = record.areas ?? {};
-  const areas = showsArea({}, area) === shown ? others : { ...others, [area]: shown };
-  return Object.keys(areas).length === 0
-    ? [{ op: 'unset', id: page, path: ['areas'] }]
-    : [{ op: 'set', id: page, path: ['areas'], value: areas }];
-}
-
-/** The same; where the site has nothing there yet, it gets an empty section. */
-export function showArea(site: Site, page: Id, area: SharedArea, shown: boolean): Edit[] {
-  if (!site.kinds.page.has(page)) return [];
-  const rule = areaRule(site, page, area, shown);
-  const has = childrenOf(site, SETTINGS).some(id => site.kinds.section.get(id)?.area === area);
-  if (!shown || has) return rule;
-  const { order, rekeyed } = placeAt(site, SETTINGS, Number.MAX_SAFE_INTEGER, null);
-  return [...rule, ...rekeyed, { op: 'put', record: emptySection(site, area, { parent: SETTINGS, order }) }];
 }
 
 const newWidget = (site: Site, widget: string, at: At): WidgetRecord => ({

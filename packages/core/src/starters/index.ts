@@ -6,7 +6,6 @@ export { looksOf, READY_LOOKS, type ReadyLook, takeLook } from './looks/index.ts
 export { layPage, PAGE_STARTERS, type PageStarter } from './pages/index.ts';
 export {
   laySection,
-  layShared,
   PURPOSES,
   type Purpose,
   SECTION_STARTERS,

@@ -31,7 +31,6 @@ import { proofVoices } from './proofVoices.ts';
 import type { SectionStarter } from './sketch.ts';
 
 export { laySection } from './laySection.ts';
-export { layShared } from './layShared.ts';
 export { PURPOSES, type Purpose, type SectionStarter, sharedAreaOf } from './sketch.ts';
 
 /** Ready sections, by purpose. */
