@@ -228,7 +228,7 @@ describe('closing the browser', () => {
     const sent = { id: 'sent-before', base: 1, edits: [rename('hull', 'A')] };
     server.other(sent.id, sent.edits, { quiet: true });
     const again = await SiteSession.open('tolvane', () => {}, {
-      pending: { load: async () => [sent], save: async () => {} },
+      pending: { load: async () => [sent], save: async () => {}, close: () => {} },
     });
     await settle();
     expect(again.store.getState()).toMatchObject({ sync: 'kept', waiting: 0, seq: 2 });

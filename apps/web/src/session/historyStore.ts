@@ -11,9 +11,11 @@ export interface KeptAt {
 export interface HistoryStore {
   load(): Promise<KeptAt | null>;
   save(seq: number, history: History): void;
+  /** Nothing more will be kept. */
+  close(): void;
 }
 
-export const NO_HISTORY: HistoryStore = { load: async () => null, save: () => {} };
+export const NO_HISTORY: HistoryStore = { load: async () => null, save: () => {}, close: () => {} };
 
 /** Everything but the steps, which are kept one by one, so that keeping one more costs no more than that one. */
 interface Frame extends Omit<KeptHistory, 'undo' | 'redo'> {
@@ -22,6 +24,12 @@ interface Frame extends Omit<KeptHistory, 'undo' | 'redo'> {
   seq: number;
   undo: readonly number[];
   redo: readonly number[];
+}
+
+/** What was not in the database yet when the page was left. */
+interface Left {
+  frame: Frame;
+  steps: readonly HistoryStep[];
 }
 
 /** A tab that was closed can be opened again by the browser; after this long, in ms, nobody will. */
@@ -37,49 +45,85 @@ export function browserHistory(site: string, account: string, tab: string): Hist
   const own = `${account} ${site} ${tab}`;
   const frameKey = `frame ${own}`;
   const stepKey = (n: number) => `step ${own} ${n}`;
-  let stored = new Set<number>();
+  const leftKey = `cove-history ${own}`;
+  let stored: Set<number> = new Set();
   let next: Promise<void> = Promise.resolve();
-  let waiting: { seq: number; history: History } | null = null;
+  let waiting: KeptNow | null = null;
+  /** What the database has not said yet that it holds. */
+  let unsure: KeptNow | null = null;
 
   const write = async () => {
     if (!waiting) return;
-    const { seq, history } = waiting;
+    const writing = waiting;
     waiting = null;
-    const { undo, redo, overtaken, count } = history.kept();
-    const numbers = (steps: readonly HistoryStep[]) => steps.map(step => step.n);
-    const frame: Frame = { at: Date.now(), seq, overtaken, count, undo: numbers(undo), redo: numbers(redo) };
-    const all = [...undo, ...redo];
+    const { frame, all } = framed(writing);
     const fresh = all.filter(step => !stored.has(step.n));
-    const now = new Set(numbers(all));
+    const now = new Set(all.map(step => step.n));
     const gone = [...stored].filter(n => !now.has(n));
-    stored = now;
     await setMany(
       [[frameKey, frame], ...fresh.map((step): [string, HistoryStep] => [stepKey(step.n), step])],
       store,
     );
+    stored = now;
+    if (unsure === writing) unsure = null;
     if (gone.length > 0) await delMany(gone.map(stepKey), store);
   };
+  // Whoever leaves in the moment after an act finds it to be undone all the same: this is written before the page goes.
+  const leave = () => {
+    if (!unsure) return;
+    const { frame, all } = framed(unsure);
+    const left: Left = { frame, steps: all.filter(step => !stored.has(step.n)) };
+    try {
+      sessionStorage.setItem(leftKey, JSON.stringify(left));
+    } catch {
+      // More than the browser takes: what the database has stays.
+    }
+  };
+  addEventListener('pagehide', leave);
 
   return {
     async load() {
       await forgetOld(store);
-      const frame = await get<Frame>(frameKey, store);
+      const known = await get<Frame>(frameKey, store);
+      const text = sessionStorage.getItem(leftKey);
+      sessionStorage.removeItem(leftKey);
+      const left: Left | null = text === null ? null : JSON.parse(text);
+      const latest = left && left.frame.at >= (known?.at ?? 0) ? left : null;
+      const frame = latest?.frame ?? known;
       if (!frame) return null;
-      const read = async (numbers: readonly number[]) =>
-        (await getMany<HistoryStep | undefined>(numbers.map(stepKey), store)).filter(
-          step => step !== undefined,
-        );
+      const steps = new Map((latest?.steps ?? []).map(step => [step.n, step]));
+      const read = async (numbers: readonly number[]) => {
+        const found = await getMany<HistoryStep | undefined>(numbers.map(stepKey), store);
+        for (const step of found) if (step) stored.add(step.n);
+        return numbers.flatMap((n, i) => steps.get(n) ?? found[i] ?? []);
+      };
       const [undo, redo] = [await read(frame.undo), await read(frame.redo)];
-      stored = new Set([...undo, ...redo].map(step => step.n));
       const { seq, overtaken, count } = frame;
       return { seq, history: { undo, redo, overtaken, count } };
     },
     save(seq, history) {
       const idle = waiting === null;
       waiting = { seq, history };
+      unsure = waiting;
       // A history that cannot be kept is one that ends with the tab, as it did before.
       if (idle) next = next.then(write).catch(() => {});
     },
+    close: () => removeEventListener('pagehide', leave),
+  };
+}
+
+interface KeptNow {
+  seq: number;
+  history: History;
+}
+
+/** A history as it is kept: the steps, and what says which they are. */
+function framed({ seq, history }: KeptNow): { frame: Frame; all: HistoryStep[] } {
+  const { undo, redo, overtaken, count } = history.kept();
+  const numbers = (steps: readonly HistoryStep[]) => steps.map(step => step.n);
+  return {
+    frame: { at: Date.now(), seq, overtaken, count, undo: numbers(undo), redo: numbers(redo) },
+    all: [...undo, ...redo],
   };
 }
 

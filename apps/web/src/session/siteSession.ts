@@ -198,6 +198,8 @@ export class SiteSession {
     clearTimeout(this.timer);
     clearTimeout(this.gap);
     this.others.close();
+    this.around.pending.close();
+    this.around.history.close();
     this.endStream?.();
     for (const end of this.endings) end();
   }

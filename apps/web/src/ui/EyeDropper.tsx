@@ -1,5 +1,6 @@
 import { type Color, parseColor } from '@cove/core';
 import { Pipette } from 'lucide-react';
+import { toast } from 'sonner';
 import { Button } from './Button.tsx';
 
 interface Dropper {
@@ -20,8 +21,9 @@ export function EyeDropper({ onPick }: { onPick(color: Color): void }) {
       const color = parseColor((await new Made().open()).sRGBHex);
       if (color) onPick(color);
     } catch (error) {
-      // Escape ends the choosing, and nothing is taken.
-      if (!(error instanceof DOMException && error.name === 'AbortError')) throw error;
+      // Escape ends the choosing, and nothing is taken; one that is open already goes on.
+      const ended = error instanceof DOMException && ['AbortError', 'InvalidStateError'].includes(error.name);
+      if (!ended) toast.error('The browser gave no colour. Type it, or choose it in the plane.');
     }
   };
   return (

@@ -16,6 +16,7 @@ export class TabStores {
     save: async pending => {
       this.pendingText = JSON.stringify(pending);
     },
+    close: () => {},
   };
 
   readonly history: HistoryStore = {
@@ -23,5 +24,6 @@ export class TabStores {
     save: (seq, history) => {
       this.historyText = JSON.stringify({ seq, history: history.kept() });
     },
+    close: () => {},
   };
 }
