@@ -356,11 +356,12 @@ describe('the pages', () => {
     );
   });
 
-  it('running text is edited on the bench, with emphasis and links', async () => {
+  it('running text is written where it stands, with emphasis and links from the bench', async () => {
     await walker.clickOnCanvas('[data-node=crossing-small]');
     await walker.row('Times are those', true);
     await walker.clickOnCanvas('[data-node=crossing-small][data-part=paragraph]', 2);
-    await walker.page.waitForSelector('[contenteditable=true]:focus');
+    await canvas.waitForSelector('[data-node=crossing-small][contenteditable=true]:focus');
+    await walker.says('They are written on the page.');
     await walker.page.keyboard.down('Control');
     await walker.page.keyboard.press('a');
     await walker.page.keyboard.up('Control');
@@ -384,6 +385,97 @@ describe('the pages', () => {
       await undo();
       await new Promise(resolve => setTimeout(resolve, 50));
     }
+    // Something else is picked, and the words are words of the page again.
+    await pick('Before you sail, Section');
+    await until(
+      () => canvas.$$eval('[contenteditable]', all => all.length),
+      count => count === 0,
+      'nothing is written any more',
+    );
+  });
+
+  it('lists and callouts are written where they stand, in the looks they have; steps back are the program’s', async () => {
+    await walker.open('pages/fares');
+    const fares = await walker.frame('Page');
+    const writing = async (selector: string) => {
+      await fares.waitForSelector(`${selector}:focus`);
+      // For 200 ms the editor takes a jump to the beginning for the browser's doing, and jumps back.
+      await new Promise(resolve => setTimeout(resolve, 250));
+    };
+    const texts = (selector: string) => fares.$$eval(selector, all => all.map(it => it.textContent));
+    // Keys of a hand come far enough apart for the browser to have moved the cursor between them.
+    const cursorAt = (offset: number) =>
+      until(
+        () => fares.evaluate(() => document.getSelection()?.focusOffset),
+        at => at === offset,
+        `the cursor at ${offset}`,
+      );
+    const items = '[data-node=fares-with] > li';
+    const list = await texts(items);
+    const looks = () =>
+      fares.$$eval(items, all => all.map(it => `${it.className} ${getComputedStyle(it).fontSize}`));
+    const [look] = await looks();
+    await walker.clickOnCanvas('[data-node=fares-with] > li:last-child');
+    await walker.clickOnCanvas('[data-node=fares-with] > li:last-child', 2);
+    await writing('ul[contenteditable=true]');
+    await walker.press('End');
+    await cursorAt(list.at(-1)?.length ?? 0);
+    await walker.press('Enter');
+    await walker.page.keyboard.type('A bike');
+    await until(
+      () => texts(items),
+      all => all.at(-1) === 'A bike',
+      'an item more',
+    );
+    expect(new Set(await looks())).toEqual(new Set([look]));
+    await walker.press('Control', 'z');
+    await until(
+      () => texts(items),
+      all => all.join() === list.join(),
+      'one step back',
+    );
+    await walker.press('Control', 'y');
+    await until(
+      () => texts(items),
+      all => all.at(-1) === 'A bike',
+      'and forth',
+    );
+    await walker.press('Escape');
+    await until(
+      () => fares.$$('[contenteditable]').then(all => all.length),
+      n => n === 0,
+      'ended',
+    );
+    // Beside a title, which is not among the words.
+    const box = '[data-node=fares-callout][data-part=box]';
+    const heights = () => fares.$eval(box, it => Math.round(it.getBoundingClientRect().height));
+    const height = await heights();
+    await walker.clickOnCanvas('[data-node=fares-callout][data-part=paragraph]');
+    await walker.clickOnCanvas('[data-node=fares-callout][data-part=paragraph]', 2);
+    await writing('div[contenteditable=true]');
+    expect(await heights()).toBe(height);
+    await walker.press('Home');
+    await cursorAt(0);
+    await walker.page.keyboard.type('Please: ');
+    await walker.press('Control', 'b');
+    await walker.page.keyboard.type('now ');
+    await walker.press('Escape');
+    await until(
+      () => fares.$eval(`${box} p`, it => it.innerHTML),
+      html => html.startsWith('Please: <strong>now </strong>Lights off'),
+      'the words and their emphasis',
+    );
+    expect(await fares.$eval(box, it => it.children.length)).toBe(2);
+    await walker.kept();
+    await undo();
+    await undo();
+    await until(
+      () => texts(items),
+      all => all.join() === list.join(),
+      'as it was',
+    );
+    await walker.open('pages/home');
+    canvas = await walker.frame('Page');
   });
 
   it('sections and widgets are added, moved, duplicated and deleted by keys, and all of it undone', async () => {

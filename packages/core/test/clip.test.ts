@@ -1,7 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import { copyThings, pasteThings, readClip } from '../src/commands/index.ts';
 import { must } from '../src/result/index.ts';
-import { applyChange, childrenOf, type Edit, nodesIn, nodesUnder, SETTINGS, type Site } from '../src/site/index.ts';
+import {
+  applyChange,
+  childrenOf,
+  type Edit,
+  nodesIn,
+  nodesUnder,
+  SETTINGS,
+  type Site,
+} from '../src/site/index.ts';
 import { demoSite } from './support/demo.ts';
 import { seeded } from './support/random.ts';
 import { tiny } from './support/tiny.ts';

@@ -27,7 +27,7 @@ import { FileLink } from './FileLink.tsx';
 import { linkChoices, optionOf, targetOf } from './linkChoices.ts';
 
 /** The editor is the heaviest part of the bench, so it comes when words are there to be edited. */
-const RichField = lazy(async () => ({ default: (await import('./RichField.tsx')).RichField }));
+const RichField = lazy(async () => ({ default: (await import('../writing/RichField.tsx')).RichField }));
 
 const printLink = (link: LinkTarget | null): string => {
   switch (link?.type) {
@@ -161,6 +161,7 @@ export function ContentFields({
                 fallback={<p className="text-muted">Opening the words …</p>}
               >
                 <RichField
+                  node={widget.id}
                   askedFor={askedForWords}
                   label={field.label}
                   value={isRichText(value) ? value : []}

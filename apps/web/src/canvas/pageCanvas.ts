@@ -37,6 +37,9 @@ export class PageCanvas {
   /** The element that bears the forced state. */
   private showing: Element | null = null;
   private readonly options: MarkupOptions;
+  /** Words are written in it: its content stays as it is until they are let go. */
+  private held = false;
+  private missed = false;
 
   constructor(
     readonly document: Document,
@@ -65,11 +68,27 @@ export class PageCanvas {
     }
     if (!before || touched === null) {
       this.engine.reset(site, page);
-      this.renderAll(site);
+      if (!this.held) this.renderAll(site);
     } else {
       this.engine.update(site, page, touched);
-      this.renderTouched(before, site, touched);
+      if (!this.held) this.renderTouched(before, site, touched);
     }
+    this.missed ||= this.held;
+    this.applyForced();
+  }
+
+  /** Leaves its content alone while words are written in it; styles still follow. */
+  hold(): void {
+    this.held = true;
+  }
+
+  /** Shows again what is so, where something has altered meanwhile; a node in any case. */
+  release(node: Id): void {
+    this.held = false;
+    const record = this.site && getRecord(this.site, node);
+    if (this.site && (this.missed || !isNode(record))) this.renderAll(this.site);
+    else if (this.site && isNode(record)) this.renderOne(this.site, record);
+    this.missed = false;
     this.applyForced();
   }
 

@@ -14,13 +14,14 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { Frame, type View } from '../canvas/Frame.tsx';
 import { PageCanvas } from '../canvas/pageCanvas.ts';
 import { useRoom } from '../canvas/useRoom.ts';
-import { useCommit, useSession } from '../session/context.tsx';
+import { useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { CropMarks } from '../ui/CropMarks.tsx';
 import { ColumnBorders } from './ColumnBorders.tsx';
 import type { Box, PageDrop } from './dropOnPage.ts';
 import { boxOf, letDrag } from './letDrag.ts';
 import type { Picked } from './useSelection.ts';
+import { useWriting } from './useWriting.ts';
 
 interface Props {
   page: Id;
@@ -44,7 +45,7 @@ interface Props {
   onMove: ((ids: readonly Id[], parent: Id, index: number) => void) | null;
   /** Null where no section may be added. */
   onAddSection: ((index: number) => void) | null;
-  /** Words with emphasis and links were double-clicked; they are edited on the bench. */
+  /** Words that cannot be written where they stand were double-clicked; they are on the bench. */
   onRich(): void;
   /** Whether words may be edited where they stand. */
   mayWrite: boolean;
@@ -78,7 +79,6 @@ export function Canvas({
   mayWrite,
 }: Props) {
   const session = useSession();
-  const commit = useCommit();
   const canvas = useRef<PageCanvas | null>(null);
   const [area, room] = useRoom<HTMLDivElement>({ width: 720, height: 640 });
   const [marks, setMarks] = useState<{
@@ -95,8 +95,8 @@ export function Canvas({
   const [drop, setDrop] = useState<PageDrop | null>(null);
   const [seam, setSeam] = useState<{ y: number; index: number } | null>(null);
   const hovered = useRef<Picked | null>(null);
-  const now = useRef({ picked, others, state, onPick, onMove, onRich, mayWrite });
-  now.current = { picked, others, state, onPick, onMove, onRich, mayWrite };
+  const now = useRef({ picked, others, state, onPick, onMove });
+  now.current = { picked, others, state, onPick, onMove };
 
   const scale = Math.min(1, (room.width - ROOM * 2) / width);
   const height = Math.max(200, (room.height - ROOM) / scale);
@@ -171,44 +171,7 @@ export function Canvas({
     };
   }, [session, measure]);
 
-  const editText = useCallback(
-    (hit: Picked, element: HTMLElement) => {
-      const record = getRecord(session.site, hit.node);
-      const field = isNode(record) ? partOf(elementOfNode(record), hit.part)?.shows : undefined;
-      if (record?.kind !== 'widget' || !now.current.mayWrite) return;
-      if (field === undefined) {
-        now.current.onRich();
-        return;
-      }
-      const before = element.textContent;
-      const since = session.store.getState().seq;
-      element.contentEditable = 'plaintext-only';
-      element.focus();
-      element.ownerDocument.getSelection()?.selectAllChildren(element);
-      let done = false;
-      const end = (keep: boolean) => {
-        if (done) return;
-        done = true;
-        const text = element.textContent.replace(/\s+/g, ' ').trim();
-        element.removeAttribute('contenteditable');
-        element.textContent = before;
-        if (keep && text !== before)
-          commit([{ op: 'set', id: record.id, path: ['content', field], value: text }], 'Edit text', since);
-        measure();
-      };
-      element.addEventListener('blur', () => end(true), { once: true });
-      element.addEventListener('input', measure);
-      element.addEventListener('keydown', event => {
-        event.stopPropagation();
-        if (event.key === 'Enter') {
-          event.preventDefault();
-          end(true);
-        }
-        if (event.key === 'Escape') end(false);
-      });
-    },
-    [session, commit, measure],
-  );
+  const editText = useWriting({ canvas, page, picked, mayWrite, onRich, measure });
 
   const onReady = (document: Document, view: View) => {
     const made = new PageCanvas(document, view, session.id, page);
@@ -235,7 +198,8 @@ export function Canvas({
     document.addEventListener('dblclick', event => {
       const part = elementAt(event)?.closest('[data-part]');
       const hit = PageCanvas.hit(part ?? null);
-      if (hit && part instanceof view.HTMLElement) editText(hit, part);
+      if (hit && part instanceof view.HTMLElement)
+        editText(hit, part, { left: event.clientX, top: event.clientY });
     });
     document.addEventListener('pointermove', event => {
       const hit = PageCanvas.hit(elementAt(event));

@@ -4,7 +4,14 @@ export { drawnSvg } from './drawings.ts';
 export { fontsIn, printFontFaces, voiceFamilies } from './fonts.ts';
 export { escapeHtml, type HtmlElement, printHtml } from './html.ts';
 export * from './links.ts';
-export { type MarkupOptions, renderNode, renderSample, sectionBeside, sectionsIn } from './markup.ts';
+export {
+  classesOf,
+  type MarkupOptions,
+  renderNode,
+  renderSample,
+  sectionBeside,
+  sectionsIn,
+} from './markup.ts';
 export { renderPreview } from './preview.ts';
 export { type PublishedSite, publishSite } from './publish.ts';
 export { type RenderedPage, renderPage } from './renderedPage.ts';

@@ -3,10 +3,10 @@ import type { Editor } from '@tiptap/react';
 import { useEditorState } from '@tiptap/react';
 import { Bold, Code, Highlighter, ImagePlus, Italic } from 'lucide-react';
 import { useRef, useState } from 'react';
+import { FileLink } from '../bench/FileLink.tsx';
+import { linkChoices, targetOf } from '../bench/linkChoices.ts';
 import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
-import { FileLink } from './FileLink.tsx';
-import { linkChoices, targetOf } from './linkChoices.ts';
 
 interface Props {
   site: Site;
@@ -64,7 +64,11 @@ export function RichToolbar({ site, editor, hrefOf, onPicture }: Props) {
   );
   return (
     <div>
-      <div role="toolbar" aria-label="Emphasis and links" className="flex items-center gap-0.5 pb-1">
+      <div
+        role="toolbar"
+        aria-label="Emphasis and links"
+        className="flex flex-wrap items-center gap-0.5 pb-1"
+      >
         {act('Strong', active.bold, <Bold size={13} />, () => editor.chain().focus().toggleBold().run())}
         {act('Emphasis', active.italic, <Italic size={13} />, () =>
           editor.chain().focus().toggleItalic().run(),
@@ -76,7 +80,7 @@ export function RichToolbar({ site, editor, hrefOf, onPicture }: Props) {
         {onPicture && act('A picture below this paragraph', undefined, <ImagePlus size={13} />, onPicture)}
         <ActMenu
           label={active.link ? 'Change the link' : 'Link the selected words'}
-          className="ml-1 flex-1"
+          className="min-w-44 flex-1"
           returnFocus={false}
           options={[
             ...linkChoices(site),

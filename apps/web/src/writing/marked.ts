@@ -3,6 +3,9 @@ import { Mark } from '@tiptap/core';
 /** Words that are marked: they wear the guide's style for such. */
 export const Marked = Mark.create({
   name: 'marked',
+  addOptions: () => ({ HTMLAttributes: {} }),
   parseHTML: () => [{ tag: 'mark' }],
-  renderHTML: () => ['mark', 0],
+  renderHTML() {
+    return ['mark', this.options.HTMLAttributes, 0];
+  },
 });

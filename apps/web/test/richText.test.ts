@@ -2,7 +2,8 @@ import type { RichText } from '@cove/core';
 import { describe, expect, it } from '@jest/globals';
 import { getSchema } from '@tiptap/core';
 import { DOMParser } from '@tiptap/pm/model';
-import { EXTENSIONS, fromEditor, toEditor } from '../src/bench/RichField.tsx';
+import { extensions } from '../src/writing/extensions.ts';
+import { fromEditor, toEditor } from '../src/writing/richText.ts';
 
 describe('rich text', () => {
   it('comes out of the editor as it went in', () => {
@@ -28,7 +29,7 @@ describe('rich text', () => {
       <p class="Normal" style="margin:0"><span style="font-size:22px;background:yellow">Six <b style="font-weight:700">shells</b></span>
       <font color="#f00">a <em>crossing</em></font> <mark>today</mark> <a href="https://tides.example/" onclick="x()" target="_blank">tides</a>
       <a href="javascript:alert(1)">no</a><img src="https://spy.example/p.gif"></p><script>alert(1)</script><ul><li>Dogs</li></ul>`;
-    const doc = DOMParser.fromSchema(getSchema(EXTENSIONS)).parse(pasted);
+    const doc = DOMParser.fromSchema(getSchema(extensions())).parse(pasted);
     expect(fromEditor(doc.toJSON())).toEqual([
       [{ text: 'Fares' }],
       [
