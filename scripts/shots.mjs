@@ -114,6 +114,8 @@ try {
   await frame('Page');
   await named('Knot of Fill: where its value comes from').click();
   await shot('pages');
+  await page.goto(`${program}/sites/tolvane/pages/islands?node=morning-wide`);
+  await frame('Page');
   await named('All three', 'radio').click();
   await frame('Page, narrow');
   await shot('pages-widths');

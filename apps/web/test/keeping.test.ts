@@ -49,6 +49,14 @@ describe('what is written', () => {
     jest.advanceTimersByTime(700);
     expect(kept).toHaveLength(2);
   });
+  it('is kept when the page is left in the middle of it', () => {
+    write(' Then');
+    dispatchEvent(new Event('beforeunload'));
+    expect(kept).toEqual([[richText('Tea is poured. Then'), 7]]);
+    dispatchEvent(new Event('beforeunload'));
+    jest.advanceTimersByTime(700);
+    expect(kept).toHaveLength(1);
+  });
   it('is not kept where it is what was there', () => {
     write('x');
     editor.commands.deleteRange({

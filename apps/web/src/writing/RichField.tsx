@@ -8,7 +8,7 @@ import { extensions } from './extensions.ts';
 import { Keeping } from './keeping.ts';
 import { writingOnPage } from './onPage.ts';
 import { RichToolbar } from './RichToolbar.tsx';
-import { hrefOf, toEditor } from './richText.ts';
+import { toEditor } from './richText.ts';
 
 /** Text with emphasis, code and links; each pause in typing is one step of undo. */
 export function RichField({
@@ -71,7 +71,6 @@ export function RichField({
           key={onPage ? 'page' : 'bench'}
           site={site}
           editor={written}
-          hrefOf={hrefOf}
           onPicture={
             onPicture &&
             (() => {

@@ -7,17 +7,17 @@ import { FileLink } from '../bench/FileLink.tsx';
 import { linkChoices, targetOf } from '../bench/linkChoices.ts';
 import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
+import { hrefOf } from './richText.ts';
 
 interface Props {
   site: Site;
   editor: Editor;
-  hrefOf(link: LinkTarget): string;
   /** Puts a picture below the paragraph where the cursor stands; null where nothing can stand there. */
   onPicture: (() => void) | null;
 }
 
 /** Emphasis, code and links for the words that are selected. */
-export function RichToolbar({ site, editor, hrefOf, onPicture }: Props) {
+export function RichToolbar({ site, editor, onPicture }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState(false);
   const asked = useRef<{ ask(): void }>(null);

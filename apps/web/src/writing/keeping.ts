@@ -18,6 +18,8 @@ export class Keeping {
   private begun: number | null = null;
   private written: string;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  /** Keeps what was written last when the page is left. */
+  private leaving: (() => void) | null = null;
 
   /** `keep` is told the number of the last change that was seen when the writing began. */
   constructor(
@@ -31,6 +33,10 @@ export class Keeping {
   /** Something was written. */
   typed(editor: Editor): void {
     this.begun ??= this.session.store.getState().seq;
+    if (!this.leaving) {
+      this.leaving = () => this.flush(editor);
+      addEventListener('beforeunload', this.leaving);
+    }
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.flush(editor), PAUSE);
   }
@@ -38,6 +44,8 @@ export class Keeping {
   /** Keeps at once what is not kept yet. */
   flush(editor: Editor): void {
     clearTimeout(this.timer);
+    if (this.leaving) removeEventListener('beforeunload', this.leaving);
+    this.leaving = null;
     const since = this.begun ?? this.session.store.getState().seq;
     this.begun = null;
     const text = fromEditor(editor.getJSON());

@@ -16,9 +16,8 @@ const attributesOf = (element: Element): Record<string, string> =>
 /** What holds the paragraphs and nothing else: their parent, or an element put around them that lays them out as that does. */
 function holderOf(block: HTMLElement): HTMLElement {
   const parent = block.parentElement ?? block.ownerDocument.body;
-  const blocks = [...parent.children].filter(
-    it => it.tagName === block.tagName && it.className === block.className,
-  );
+  const part = block.getAttribute('data-part');
+  const blocks = [...parent.children].filter(it => it.getAttribute('data-part') === part);
   if (blocks.length === parent.children.length) return parent;
   const holder = block.ownerDocument.createElement('div');
   const style = block.ownerDocument.defaultView?.getComputedStyle(parent);
