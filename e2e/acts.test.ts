@@ -64,18 +64,31 @@ async function records(): Promise<Map<string, string>> {
   return new Map(list.map(it => [String(it.id), JSON.stringify(sorted(it))]));
 }
 
-/** Clicks something of the page or specimen in the middle. */
+/** Clicks something of the page or specimen in the middle; of words sometimes twice, and writes in them. */
 async function pickInFrame(random: Random): Promise<string> {
-  const frame = demo.walker.page.frames().find(it => it !== demo.walker.page.mainFrame());
-  const share = random.next();
-  return (
-    (await frame?.evaluate(share => {
-      const all = [...document.querySelectorAll('[data-part]')];
+  const { page } = demo.walker;
+  const frame = page.frames().find(it => it !== page.mainFrame());
+  if (!frame) return 'no frame';
+  const writes = random.int(5) === 0;
+  const did = await frame.evaluate(
+    (share, events, selector) => {
+      const all = [...document.querySelectorAll(selector)];
       const it = all[Math.floor(share * all.length)];
-      it?.dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true }));
-      return `pick ${it?.getAttribute('data-node') ?? ''} ${it?.getAttribute('data-part') ?? ''}`;
-    }, share)) ?? 'no frame'
+      for (const event of events)
+        it?.dispatchEvent(new MouseEvent(event, { bubbles: true, cancelable: true }));
+      return `${it?.getAttribute('data-node') ?? ''} ${it?.getAttribute('data-part') ?? ''}`;
+    },
+    random.next(),
+    writes ? ['click', 'dblclick'] : ['click'],
+    writes ? 'main p[data-node], main li[data-node], main h2[data-node]' : '[data-part]',
   );
+  if (!writes) return `pick ${did}`;
+  // The editor comes when it is asked for the first time.
+  await new Promise(resolve => setTimeout(resolve, 200));
+  const keys = random.pick([['Escape'], ['Enter'], ['Tab'], [], []] as const);
+  await page.keyboard.type('Mind the step. ');
+  for (const key of keys) await page.keyboard.press(key);
+  return `write in ${did} ${keys.join()}`;
 }
 
 /** Uses a control that can be used now: those of a sheet, where one is open. */
