@@ -7,7 +7,7 @@ jest.setTimeout(180_000);
 
 const demo = walkDemo();
 /** More acts, and others, for a longer look: `COVE_ACTS=2000 COVE_SEED=7`. */
-const ACTS = Number(process.env.COVE_ACTS ?? 160);
+const ACTS = Number(process.env.COVE_ACTS ?? 120);
 const SEED = Number(process.env.COVE_SEED ?? 1);
 
 const PLACES = ['pages/home', 'pages/islands', 'pages/fares', 'guide', 'guide?element=feature'];

@@ -7,7 +7,7 @@ import { BASES, compareColumn, comparePage, sheetStyles, withPointer } from './s
 import { generatedSite } from './support/generatedSite.ts';
 
 /** More on demand: COVE_SEEDS=50 ./cove test e2e */
-const SEEDS = Array.from({ length: Number(process.env.COVE_SEEDS ?? 3) }, (_, i) => 100 + i);
+const SEEDS = Array.from({ length: Number(process.env.COVE_SEEDS ?? 2) }, (_, i) => 100 + i);
 const demo = tolvane(() => 'abcdef0123456789.webp');
 
 let browser: Browser;
