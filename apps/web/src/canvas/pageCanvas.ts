@@ -38,8 +38,7 @@ export class PageCanvas {
   private showing: Element | null = null;
   private readonly options: MarkupOptions;
   /** Words are written in it: its content stays as it is until they are let go. */
-  private held = false;
-  private missed = false;
+  private held: { since: Site; touched: Set<Id>; all: boolean } | null = null;
 
   constructor(
     readonly document: Document,
@@ -68,27 +67,32 @@ export class PageCanvas {
     }
     if (!before || touched === null) {
       this.engine.reset(site, page);
-      if (!this.held) this.renderAll(site);
+      if (this.held) this.held.all = true;
+      else this.renderAll(site);
     } else {
       this.engine.update(site, page, touched);
-      if (!this.held) this.renderTouched(before, site, touched);
+      if (this.held) for (const id of touched) this.held.touched.add(id);
+      else this.renderTouched(before, site, touched);
     }
-    this.missed ||= this.held;
     this.applyForced();
   }
 
   /** Leaves its content alone while words are written in it; styles still follow. */
   hold(): void {
-    this.held = true;
+    if (this.site) this.held = { since: this.site, touched: new Set(), all: false };
   }
 
   /** Shows again what is so, where something has altered meanwhile; a node in any case. */
   release(node: Id): void {
-    this.held = false;
-    const record = this.site && getRecord(this.site, node);
-    if (this.site && (this.missed || !isNode(record))) this.renderAll(this.site);
-    else if (this.site && isNode(record)) this.renderOne(this.site, record);
-    this.missed = false;
+    const { site, held } = this;
+    this.held = null;
+    if (!site || !held) return;
+    const record = getRecord(site, node);
+    if (held.all || !isNode(record)) this.renderAll(site);
+    else {
+      this.renderTouched(held.since, site, held.touched);
+      this.renderOne(site, record);
+    }
     this.applyForced();
   }
 

@@ -27,6 +27,7 @@ import type { Accepted, FromStream, MadeChange, Presence } from './streamMessage
 
 /** Where the edits made here are: on the server, on their way, or waiting for it to come back. */
 export type SyncState = 'kept' | 'sending' | 'away';
+
 export interface SessionState {
   site: Site;
   seq: number;
