@@ -45,8 +45,8 @@ export function useWriting({
 }): (hit: Picked, element: HTMLElement, at: Point) => void {
   const session = useSession();
   const commit = useCommit();
-  const now = useRef({ mayWrite, onRich });
-  now.current = { mayWrite, onRich };
+  const now = useRef({ mayWrite, onRich, picked });
+  now.current = { mayWrite, onRich, picked };
   /** What ends the writing of a rich text. */
   const open = useRef<{ node: Id; end(): void } | null>(null);
   // Whatever else is picked, and wherever one goes, the words are kept.
@@ -98,9 +98,16 @@ export function useWriting({
         return;
       }
       // The editor is heavy, and comes when words are there to be written.
-      const { Keeping, writeOnPage } = await import('../writing/writeOnPage.ts');
+      const editing = await import('../writing/writeOnPage.ts').catch(() => null);
       const held = canvas.current;
-      if (!held || !block.isConnected) return;
+      // Something else may have been picked while it came.
+      if (!held || !block.isConnected || now.current.picked?.node !== record.id) return;
+      if (!editing) {
+        // The bench says what could not be fetched.
+        now.current.onRich();
+        return;
+      }
+      const { Keeping, writeOnPage } = editing;
       const value = () => {
         const it = getRecord(session.site, record.id);
         const text = it?.kind === 'widget' ? it.content[name] : null;
