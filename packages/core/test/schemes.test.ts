@@ -37,7 +37,7 @@ function palette(colors: readonly Color[]): { site: Site; ids: readonly string[]
     .map(({ coords }) => `rgb(${coords.map(n => Math.round(n * 255)).join(' ')})`)
     .join('\n');
   const bare = tiny();
-  const { edits, ids } = addPasted(bare, pasteSwatches(text), 'Palette');
+  const { edits, ids } = addPasted(bare, must(pasteSwatches(text)), 'Palette');
   return { site: after(bare, edits), ids };
 }
 const rolesAt = (site: Site, id: string): SchemeRecord['roles'] => site.kinds.scheme.get(id)?.roles ?? {};

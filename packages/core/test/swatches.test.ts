@@ -30,19 +30,20 @@ const hexOf = (site: Site, id: string) => {
   const end = literalOf(site.kinds.token, NO_REBINDS, { type: 'token', token: id });
   return end?.type === 'color' ? end.value.coords.map(n => Number(n.toFixed(3))) : null;
 };
+const pasted = (text: string) => must(pasteSwatches(text));
 const group = (site: Site, name: string) =>
   [...site.kinds.token.values()].filter(it => it.group === name).sort(byOrder);
 
 describe('a pasted list of colours', () => {
   it('is read one a line, with and without names', () => {
-    const { swatches, unread } = pasteSwatches('Hull #2a3a5f\n#ffffff\noklch(0.84 0.155 88) Lamp');
+    const { swatches, unread } = pasted('Hull #2a3a5f\n#ffffff\noklch(0.84 0.155 88) Lamp');
     expect(unread).toEqual([]);
     expect(swatches.map(it => it.name)).toEqual(['Hull', 'White', 'Lamp']);
   });
   it('is read as the custom properties of a style sheet, those that follow another one too', () => {
     const css =
       ':root {\n  /* sea */\n  --brand-hull: #2a3a5f;\n  --link: var(--brand-hull);\n  --gap: 2rem;\n}';
-    const { swatches, unread } = pasteSwatches(css);
+    const { swatches, unread } = pasted(css);
     expect(swatches.map(it => [it.name, it.follows, it.line])).toEqual([
       ['Brand hull', null, 3],
       ['Link', 0, 4],
@@ -50,16 +51,16 @@ describe('a pasted list of colours', () => {
     expect(unread).toEqual([{ line: 5, text: 'gap: 2rem' }].map(it => ({ ...it, text: '--gap: 2rem' })));
   });
   it('tells which lines hold no colour', () => {
-    expect(pasteSwatches('#123\nseaweed soup\n#abc').unread).toEqual([{ line: 2, text: 'seaweed soup' }]);
+    expect(pasted('#123\nseaweed soup\n#abc').unread).toEqual([{ line: 2, text: 'seaweed soup' }]);
   });
   it('does not run in a circle', () => {
-    expect(pasteSwatches('--a: var(--b); --b: var(--a)').swatches).toEqual([]);
+    expect(pasted('--a: var(--b); --b: var(--a)').swatches).toEqual([]);
   });
   it('gives equal names a number', () => {
-    expect(pasteSwatches('#000\n#000').swatches.map(it => it.name)).toEqual(['Black', 'Black 2']);
+    expect(pasted('#000\n#000').swatches.map(it => it.name)).toEqual(['Black', 'Black 2']);
   });
   it('becomes swatches of a group, in order', () => {
-    const { edits } = addPasted(demo, pasteSwatches('--a: #123456;--b: var(--a)'), 'Pasted');
+    const { edits } = addPasted(demo, pasted('--a: #123456;--b: var(--a)'), 'Pasted');
     const site = after(demo, edits);
     expect(group(site, 'Pasted').map(it => it.name)).toEqual(['A', 'B']);
     const [a, b] = group(site, 'Pasted');
@@ -142,7 +143,7 @@ describe('replacing a swatch', () => {
 
 describe('swatches that can hardly be told apart', () => {
   it('are found by CIEDE2000 below 2, aliases left out', () => {
-    const { edits } = addPasted(demo, pasteSwatches('Twin #2a3a60\nFar #2a7a5f'), 'Brand');
+    const { edits } = addPasted(demo, pasted('Twin #2a3a60\nFar #2a7a5f'), 'Brand');
     const site = after(demo, edits);
     const [pair, ...more] = nearSwatches(site);
     expect(more).toEqual([]);

@@ -50,8 +50,12 @@ function angle(text: string): number | null {
   return degrees >= 0 && degrees < 360 ? degrees : ((degrees % 360) + 360) % 360;
 }
 
+/** Characters of a colour; those that people and programs write have fewer than a hundred. */
+const LONGEST = 300;
+
 /** Reads any `<color>` of CSS Color 4 that names one colour; null for what is none (also `currentcolor`, `var()`). */
 export function parseColor(source: string): Color | null {
+  if (source.length > LONGEST) return null;
   const text = source.trim().toLowerCase();
   if (text.startsWith('#')) return parseHex(text);
   if (text === 'transparent') return { space: 'srgb', coords: [0, 0, 0], alpha: 0 };

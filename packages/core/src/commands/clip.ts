@@ -1,4 +1,5 @@
 import { isIconName } from '../icons/index.ts';
+import { LIMITS, scanJson, tooLong } from '../limits/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { isObject } from '../site/fields.ts';
 import {
@@ -9,7 +10,6 @@ import {
   getRecord,
   type Id,
   isNode,
-  keyBetween,
   type LinkTarget,
   type NodeRecord,
   newId,
@@ -26,11 +26,11 @@ import {
   withLinks,
 } from '../site/index.ts';
 import { literalOf, NO_REBINDS, tokenAt, tokenPath } from '../tokens/index.ts';
-import { readValue, tokensIn, type Value, withTokens } from '../values/index.ts';
+import { isId, readValue, tokensIn, type Value, withTokens } from '../values/index.ts';
 import { elementNamed } from '../widgets/index.ts';
 import { nearestToken } from './nearestToken.ts';
 import { type PlacedRule, ruleAbout, rulesAbout } from './placedRules.ts';
-import { canHold, placeAt } from './structure.ts';
+import { canHold, placesAt } from './structure.ts';
 
 /** What is on the clipboard: things with all they hold, and what the site they left calls what they name. */
 export interface Clip {
@@ -94,6 +94,7 @@ export function copyThings(site: Site, ids: readonly Id[]): Clip {
 
 /** Reads a clip out of text from the clipboard; null for anything else, which may have been copied anywhere. */
 export function readClip(text: string): Clip | null {
+  if (tooLong(text, LIMITS.typed.clip) || !scanJson(text).ok) return null;
   let raw: unknown;
   try {
     raw = JSON.parse(text);
@@ -111,11 +112,12 @@ export function readClip(text: string): Clip | null {
   const tokens: Record<Id, { path: string; value: Value }> = {};
   for (const [id, it] of Object.entries(isObject(raw.tokens) ? raw.tokens : {})) {
     const value = isObject(it) ? readValue(it.value) : null;
-    if (isObject(it) && typeof it.path === 'string' && value) tokens[id] = { path: it.path, value };
+    if (isId(id) && isObject(it) && typeof it.path === 'string' && value)
+      tokens[id] = { path: it.path, value };
   }
   const names: Record<Id, string> = {};
   for (const [id, name] of Object.entries(isObject(raw.names) ? raw.names : {}))
-    if (typeof name === 'string') names[id] = name;
+    if (isId(id) && typeof name === 'string') names[id] = name;
   const rules = (Array.isArray(raw.rules) ? raw.rules : []).flatMap((it): PlacedRule[] => {
     const record = readRecord(it);
     if (!record.ok || (record.value.kind !== 'default' && record.value.kind !== 'variantRule')) return [];
@@ -332,29 +334,19 @@ export function pasteThings(
   if (roots.length === 0)
     return fail({ code: 'nothing', message: 'There is nothing on the clipboard that could stand here.' });
   const paster = new Paster(site, clip, loose, area);
-  const { order: first, rekeyed } = placeAt(site, parent, index, null);
-  const high = orderAt(site, nodesUnder(site, parent)[index], rekeyed);
+  // Several come in the order in which they were copied, all before what stands there.
+  const { orders, rekeyed } = placesAt(site, parent, index, [], clip.things.length);
   const edits: Edit[] = [...rekeyed];
-  let order = first;
-  for (const nodes of clip.things) {
+  for (const [n, nodes] of clip.things.entries()) {
     for (const [i, node] of nodes.entries()) {
-      const at = i === 0 ? { parent, order } : { ...node.at, parent: paster.id(node.at.parent) };
+      const at =
+        i === 0 ? { parent, order: orders[n] ?? 'V' } : { ...node.at, parent: paster.id(node.at.parent) };
       edits.push({ op: 'put', record: paster.node(node, at) });
     }
-    // Several come in the order in which they were copied, all before what stands there.
-    order = keyBetween(order, high);
   }
   for (const it of clip.rules) {
     const record = paster.rule(it);
     if (record) edits.push({ op: 'put', record });
   }
   return ok({ edits, ids: roots.map(it => paster.id(it.id)), left: [...paster.left] });
-}
-
-/** The key of what stands at the place, which may just have been given another one. */
-function orderAt(site: Site, id: Id | undefined, rekeyed: readonly Edit[]): string | null {
-  const moved = rekeyed.find(it => it.op === 'set' && it.id === id);
-  const node = id === undefined ? undefined : getRecord(site, id);
-  const at = moved?.op === 'set' ? moved.value : isNode(node) ? node.at : null;
-  return isObject(at) && typeof at.order === 'string' ? at.order : null;
 }

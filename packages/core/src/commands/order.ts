@@ -1,3 +1,4 @@
+import { LIMITS } from '../limits/index.ts';
 import { byOrder, type Edit, type Id, keyBetween, keysBetween } from '../site/index.ts';
 
 interface Ordered {
@@ -15,11 +16,35 @@ export function lastKey(items: Iterable<{ order: string }>): string | null {
 /** The key at the end of a list. */
 export const keyAtEnd = (items: Iterable<{ order: string }>): string => keyBetween(lastKey(items), null);
 
-/** The key right behind one of a list. */
-export function keyBehind(items: Iterable<Ordered>, one: Ordered): string {
+/**
+ * Keys for `count` newcomers from place number `index` of a list on, which is in order, and new keys for all that stand in
+ * it where there is no room: where neighbours have the same key, or a key would become long. So no key ever reaches the
+ * length at which it is refused.
+ */
+export function placeAmong(
+  list: readonly Ordered[],
+  index: number,
+  count: number,
+): { orders: string[]; rekeyed: readonly Ordered[] } {
+  const at = Math.max(0, Math.min(index, list.length));
+  const low = list[at - 1]?.order ?? null;
+  const high = list[at]?.order ?? null;
+  if (low === null || high === null || low < high) {
+    const orders = keysBetween(low, high, count);
+    if (orders.every(order => order.length <= LIMITS.orderKey.rekeyed)) return { orders, rekeyed: [] };
+  }
+  const keys = keysBetween(null, null, list.length + count);
+  const rekeyed = list.map(({ id, order }, i) => ({ id, order: keys[i < at ? i : i + count] ?? order }));
+  return { orders: keys.slice(at, at + count), rekeyed };
+}
+
+const setOrder = ({ id, order }: Ordered): Edit => ({ op: 'set', id, path: ['order'], value: order });
+
+/** The place right behind one of a list, and the edits that make room for it. */
+export function placeBehind(items: Iterable<Ordered>, one: Ordered): { order: string; rekeyed: Edit[] } {
   const list = [...items].sort(byOrder);
-  const next = list[list.findIndex(it => it.id === one.id) + 1];
-  return keyBetween(one.order, next && next.order > one.order ? next.order : null);
+  const { orders, rekeyed } = placeAmong(list, list.findIndex(it => it.id === one.id) + 1, 1);
+  return { order: orders[0] ?? one.order, rekeyed: rekeyed.map(setOrder) };
 }
 
 /** Brings a record to place number `index` of a list, which it may come to; the keys of the others stay where they can. */
@@ -28,11 +53,6 @@ export function reorder(items: Iterable<Ordered>, moving: Ordered, index: number
   const list = all.filter(it => it.id !== moving.id);
   const at = Math.max(0, Math.min(index, list.length));
   if (all[at]?.id === moving.id) return [];
-  const low = list[at - 1]?.order ?? null;
-  const high = list[at]?.order ?? null;
-  if (low === null || high === null || low < high)
-    return [{ op: 'set', id: moving.id, path: ['order'], value: keyBetween(low, high) }];
-  const placed = list.toSpliced(at, 0, moving);
-  const keys = keysBetween(null, null, placed.length);
-  return placed.map((it, i): Edit => ({ op: 'set', id: it.id, path: ['order'], value: keys[i] ?? it.order }));
+  const { orders, rekeyed } = placeAmong(list, at, 1);
+  return [...rekeyed, { id: moving.id, order: orders[0] ?? moving.order }].map(setOrder);
 }

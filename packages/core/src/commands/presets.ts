@@ -23,7 +23,7 @@ import {
 } from '../site/index.ts';
 import type { Value } from '../values/index.ts';
 import { partNames, partOf, statesOf } from '../widgets/index.ts';
-import { keyAtEnd, keyBehind } from './order.ts';
+import { keyAtEnd, placeBehind } from './order.ts';
 import { stylesByKind } from './promote.ts';
 
 const wornBy = (wears: Readonly<Record<Id, Wear>>) =>
@@ -55,13 +55,14 @@ export function duplicatePreset(site: Site, id: Id): Result<{ edits: Edit[]; id:
   if (!preset) return fail({ code: 'gone', message: 'That preset is no longer there.', record: id });
   const made = newId('p');
   const { begins: _, ...rest } = preset;
+  const { order, rekeyed } = placeBehind(site.kinds.preset.values(), preset);
   const record: PresetRecord = {
     ...rest,
     id: made,
     name: uniqueName(preset.name, namesTaken(site.kinds.preset.values())),
-    order: keyBehind(site.kinds.preset.values(), preset),
+    order,
   };
-  return ok({ id: made, edits: [{ op: 'put', record }] });
+  return ok({ id: made, edits: [...rekeyed, { op: 'put', record }] });
 }
 
 /** Puts one preset within another, above those that are in it already. */

@@ -14,7 +14,7 @@ import {
   SETTINGS,
   type Site,
 } from '../site/index.ts';
-import { keyAtEnd, keyBehind, lastKey, reorder } from './order.ts';
+import { keyAtEnd, lastKey, placeBehind, reorder } from './order.ts';
 import { copiedRules } from './placedRules.ts';
 
 /** Schemes as they are ordered. */
@@ -56,13 +56,17 @@ export function duplicateScheme(site: Site, id: Id): Result<{ edits: Edit[]; id:
   const scheme = site.kinds.scheme.get(id);
   if (!scheme) return fail({ code: 'gone', message: 'That scheme is no longer there.', record: id });
   const made = newId('c');
+  const { order, rekeyed } = placeBehind(site.kinds.scheme.values(), scheme);
   const record: SchemeRecord = {
     ...scheme,
     id: made,
     name: uniqueName(scheme.name, namesTaken(site.kinds.scheme.values())),
-    order: keyBehind(site.kinds.scheme.values(), scheme),
+    order,
   };
-  return ok({ id: made, edits: [{ op: 'put', record }, ...copiedRules(site, new Map([[id, made]]))] });
+  return ok({
+    id: made,
+    edits: [...rekeyed, { op: 'put', record }, ...copiedRules(site, new Map([[id, made]]))],
+  });
 }
 
 export function moveScheme(site: Site, id: Id, index: number): Edit[] {

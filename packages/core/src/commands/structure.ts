@@ -22,6 +22,7 @@ import {
   type WidgetRecord,
 } from '../site/index.ts';
 import { elementNamed } from '../widgets/index.ts';
+import { placeAmong } from './order.ts';
 import { copiedRules } from './placedRules.ts';
 
 const orderOf = (site: Site, id: Id | undefined): string | null => {
@@ -46,21 +47,14 @@ export function placesAt(
       ? childrenOf(site, parent).filter(id => site.kinds.page.has(id))
       : nodesUnder(site, parent)
   ).filter(id => !without.includes(id));
-  const at = Math.max(0, Math.min(index, siblings.length));
-  const low = orderOf(site, siblings[at - 1]);
-  const high = orderOf(site, siblings[at]);
-  if (low === null || high === null || low < high)
-    return { orders: keysBetween(low, high, count), rekeyed: [] };
-  const keys = keysBetween(null, null, siblings.length + count);
-  const rekeyed = siblings.map(
-    (id, i): Edit => ({
-      op: 'set',
-      id,
-      path: ['at'],
-      value: { parent, order: keys[i < at ? i : i + count] ?? 'V' },
-    }),
-  );
-  return { orders: keys.slice(at, at + count), rekeyed };
+  const list = siblings.map(id => ({ id, order: orderOf(site, id) ?? 'V' }));
+  const { orders, rekeyed } = placeAmong(list, index, count);
+  return {
+    orders,
+    rekeyed: rekeyed.map(
+      ({ id, order }): Edit => ({ op: 'set', id, path: ['at'], value: { parent, order } }),
+    ),
+  };
 }
 
 /** The same for one. */

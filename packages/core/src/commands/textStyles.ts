@@ -2,7 +2,7 @@ import { namesTaken, uniqueName } from '../lists/index.ts';
 import { mentionsOf } from '../reach/mentions.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { type Edit, type Id, newId, type Site, type TextStyleRecord } from '../site/index.ts';
-import { keyAtEnd, keyBehind, reorder } from './order.ts';
+import { keyAtEnd, placeBehind, reorder } from './order.ts';
 
 const gone = (id: Id) => fail({ code: 'gone', message: 'That text style is no longer there.', record: id });
 
@@ -26,13 +26,14 @@ export function addTextStyle(site: Site, name: string): { edits: Edit[]; id: Id 
 export function duplicateTextStyle(site: Site, id: Id): Result<{ edits: Edit[]; id: Id }> {
   const style = site.kinds.textStyle.get(id);
   if (!style) return gone(id);
+  const { order, rekeyed } = placeBehind(site.kinds.textStyle.values(), style);
   const record: TextStyleRecord = {
     ...style,
     id: newId('y'),
     name: nameFor(site, style.name),
-    order: keyBehind(site.kinds.textStyle.values(), style),
+    order,
   };
-  return ok({ id: record.id, edits: [{ op: 'put', record }] });
+  return ok({ id: record.id, edits: [...rekeyed, { op: 'put', record }] });
 }
 
 /** Moves a text style to place `index` of the list. */

@@ -25,7 +25,7 @@ import {
   tokenPath,
 } from '../tokens/index.ts';
 import { type TokenType, type Value, withTokens } from '../values/index.ts';
-import { keyAtEnd, keyBehind, lastKey, reorder } from './order.ts';
+import { keyAtEnd, lastKey, placeBehind, reorder } from './order.ts';
 
 export interface MadeTokens {
   edits: Edit[];
@@ -64,13 +64,14 @@ export function duplicateToken(site: Site, id: Id): Result<{ edits: Edit[]; id: 
   const token = site.kinds.token.get(id);
   if (!token) return fail({ code: 'gone', message: 'That token is no longer there.', record: id });
   const made = newId('t');
+  const { order, rekeyed } = placeBehind(siblings(site, token), token);
   const record: TokenRecord = {
     ...token,
     id: made,
     name: freeName(site, token.type, token.group, token.name),
-    order: keyBehind(siblings(site, token), token),
+    order,
   };
-  return ok({ id: made, edits: [{ op: 'put', record }] });
+  return ok({ id: made, edits: [...rekeyed, { op: 'put', record }] });
 }
 
 /** Moves a token to place `index` of a group, among tokens of its own type; the group may be new. */

@@ -11,7 +11,7 @@ import {
   type Site,
   type VariantRecord,
 } from '../site/index.ts';
-import { keyAtEnd, keyBehind, reorder } from './order.ts';
+import { keyAtEnd, placeBehind, reorder } from './order.ts';
 
 const gone = (id: Id) => fail({ code: 'gone', message: 'That variant is no longer there.', record: id });
 
@@ -46,18 +46,19 @@ export function duplicateVariant(site: Site, id: Id): Result<{ edits: Edit[]; id
   const siblings = variantsOf(site, variant.element, variant.axis);
   const made = newId('v');
   const { begins: _, ...rest } = variant;
+  const { order, rekeyed } = placeBehind(siblings, variant);
   const record: VariantRecord = {
     ...rest,
     id: made,
     name: nameFor(site, variant.element, variant.axis, variant.name),
-    order: keyBehind(siblings, variant),
+    order,
   };
   const rules = [...site.kinds.variantRule.values()].flatMap((rule): Edit[] => {
     if (rule.variant !== id) return [];
     const copy = { ...rule, variant: made };
     return [{ op: 'put', record: { ...copy, id: placedId(copy) } }];
   });
-  return ok({ id: made, edits: [{ op: 'put', record }, ...rules] });
+  return ok({ id: made, edits: [...rekeyed, { op: 'put', record }, ...rules] });
 }
 
 /** Moves a variant to place `index` of its axis. */

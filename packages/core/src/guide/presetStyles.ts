@@ -18,33 +18,56 @@ const cache = new WeakMap<
   { within: readonly (PresetRecord | undefined)[]; made: PresetStyles }
 >();
 
+const direct = new WeakMap<PresetRecord, readonly Id[]>();
+
 /** Presets directly within one, in order. */
-export const includedIn = ({ includes }: PresetRecord): Id[] =>
-  Object.entries(includes ?? {})
+export function includedIn(record: PresetRecord): readonly Id[] {
+  const known = direct.get(record);
+  if (known) return known;
+  const made = Object.entries(record.includes ?? {})
     .map(([id, it]) => ({ id, ...it }))
     .sort(byOrder)
     .map(it => it.preset);
+  direct.set(record, made);
+  return made;
+}
 
 /** Ids of all presets within one, however deep, itself last; each once, where it stands last. */
 export function presetsWithin({ kinds: { preset } }: Pick<Site, 'kinds'>, id: Id): Id[] {
-  const order: Id[] = [];
-  const visit = (at: Id, open: readonly Id[]) => {
+  // From the last to the first, so that each is met where it stands last and need be met only once.
+  const found = new Set<Id>();
+  const open = [id];
+  for (let at = open.pop(); at !== undefined; at = open.pop()) {
     const record = preset.get(at);
-    if (!record || open.includes(at)) return;
-    for (const inner of includedIn(record)) visit(inner, [...open, at]);
-    const before = order.indexOf(at);
-    if (before >= 0) order.splice(before, 1);
-    order.push(at);
-  };
-  visit(id, []);
-  return order;
+    if (!record || found.has(at)) continue;
+    found.add(at);
+    open.push(...includedIn(record));
+  }
+  return [...found].reverse();
+}
+
+const holders = new WeakMap<Site['kinds']['preset'], ReadonlyMap<Id, readonly Id[]>>();
+
+/** Which presets hold each one directly; made once for each map of presets. */
+function holdersOf(presets: Site['kinds']['preset']): ReadonlyMap<Id, readonly Id[]> {
+  const known = holders.get(presets);
+  if (known) return known;
+  const made = new Map<Id, Id[]>();
+  for (const record of presets.values())
+    for (const inner of includedIn(record)) {
+      const list = made.get(inner);
+      if (list) list.push(record.id);
+      else made.set(inner, [record.id]);
+    }
+  holders.set(presets, made);
+  return made;
 }
 
 /** Presets that hold this one, however deep, itself among them: all that alters when it does. */
 export function presetsAround({ kinds: { preset } }: Pick<Site, 'kinds'>, id: Id): Id[] {
+  const around = holdersOf(preset);
   const found = new Set([id]);
-  for (const inner of found)
-    for (const record of preset.values()) if (includedIn(record).includes(inner)) found.add(record.id);
+  for (const inner of found) for (const holder of around.get(inner) ?? []) found.add(holder);
   return [...found];
 }
 

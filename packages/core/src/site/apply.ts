@@ -1,4 +1,5 @@
-import { fail, ok, type Result } from '../result/index.ts';
+import { type ChangeBudget, LIMITS } from '../limits/index.ts';
+import { fail, ok, type Problem, type Result } from '../result/index.ts';
 import { type Change, type Edit, type Path, targetOf } from './change.ts';
 import { isObject } from './fields.ts';
 import { violation } from './invariants.ts';
@@ -16,57 +17,125 @@ export interface Outcome {
   dropped: readonly Edit[];
 }
 
-type Raw = Readonly<Record<string, unknown>>;
+type Raw = Record<string, unknown>;
 
-function setPath(record: Raw, path: Path, value: unknown): Raw {
-  const [field, key] = path;
-  if (key === undefined) return { ...record, [field]: value };
-  const map = record[field];
-  return { ...record, [field]: { ...(isObject(map) ? map : {}), [key]: value } };
-}
+const own = (map: Readonly<Raw>, key: string): unknown => (Object.hasOwn(map, key) ? map[key] : undefined);
 
-function unsetPath(record: Raw, [field, key]: Path): Raw {
-  if (key === undefined) {
-    const { [field]: _, ...rest } = record;
-    return rest;
+/** Sets a key of its own, whatever its name: plain assignment of `__proto__` would set something else. */
+const assign = (map: Raw, key: string, value: unknown): void => {
+  Object.defineProperty(map, key, { value, writable: true, enumerable: true, configurable: true });
+};
+
+/** Records in the midst of a change: each is copied once, and each map in it once, however many edits meet it. */
+class Draft {
+  /** What each touched id is; null for what is gone. */
+  readonly touched = new Map<Id, Raw | null>();
+  private readonly copied = new WeakSet<object>();
+  /** Ids that came to stand in a place; some have left it again. */
+  private readonly arrivals = new Map<Id, Set<Id>>();
+
+  constructor(private readonly lookup: Lookup) {}
+
+  now(id: Id): Readonly<Raw> | undefined {
+    const touched = this.touched.get(id);
+    return touched === undefined ? asRaw(this.lookup.get(id)) : (touched ?? undefined);
   }
-  const map = record[field];
-  if (!isObject(map)) return record;
-  const { [key]: _, ...rest } = map;
-  return { ...record, [field]: rest };
-}
 
-function getPath(record: Raw, [field, key]: Path): unknown {
-  const value = record[field];
-  if (key === undefined) return value;
-  return isObject(value) && Object.hasOwn(value, key) ? value[key] : undefined;
-}
+  put(id: Id, record: object): void {
+    this.touched.set(id, { ...record });
+    this.noteParent(id);
+  }
 
-/** Works out a change against what is there, and holds it to the invariants. Alters nothing. */
-export function work(lookup: Lookup, { edits }: Pick<Change, 'edits'>): Result<Outcome> {
-  const raw = new Map<Id, Raw | null>();
-  const inverse: Edit[] = [];
-  const dropped: Edit[] = [];
-  const now = (id: Id): Raw | undefined => {
-    const touched = raw.get(id);
-    if (touched !== undefined) return touched ?? undefined;
-    const record = lookup.get(id);
-    return record && { ...record };
-  };
-  const parentNow = (id: Id) => {
-    const at = now(id)?.at;
+  drop(id: Id): void {
+    this.touched.set(id, null);
+  }
+
+  set(id: Id, [field, key]: Path, value: unknown): void {
+    const record = this.opened(id);
+    if (key === undefined) assign(record, field, value);
+    else assign(this.openedMap(record, field), key, value);
+    if (field === 'at') this.noteParent(id);
+  }
+
+  unset(id: Id, [field, key]: Path): void {
+    const record = this.opened(id);
+    if (key === undefined) delete record[field];
+    else if (isObject(own(record, field))) delete this.openedMap(record, field)[key];
+    if (field === 'at') this.noteParent(id);
+  }
+
+  private opened(id: Id): Raw {
+    const touched = this.touched.get(id);
+    if (touched) return touched;
+    const copy = { ...this.lookup.get(id) };
+    this.touched.set(id, copy);
+    return copy;
+  }
+
+  private openedMap(record: Raw, field: string): Raw {
+    const map = own(record, field);
+    if (isRaw(map) && this.copied.has(map)) return map;
+    const copy: Raw = isObject(map) ? { ...map } : {};
+    this.copied.add(copy);
+    assign(record, field, copy);
+    return copy;
+  }
+
+  private parentOf(id: Id): unknown {
+    const at = own(this.touched.get(id) ?? {}, 'at');
     return isObject(at) ? at.parent : undefined;
-  };
-  /** Children as they are in the midst of this change. */
-  const childrenNow = (id: Id): Id[] => {
-    const stored = lookup.childrenOf(id).filter(child => parentNow(child) === id);
-    const moved = [...raw.keys()].filter(child => parentNow(child) === id && !stored.includes(child));
-    return [...stored, ...moved];
-  };
+  }
+
+  private noteParent(id: Id): void {
+    const parent = this.parentOf(id);
+    if (typeof parent !== 'string') return;
+    const there = this.arrivals.get(parent);
+    if (there) there.add(id);
+    else this.arrivals.set(parent, new Set([id]));
+  }
+
+  /** Children as they are at this point of the change. */
+  childrenNow(id: Id): Id[] {
+    const stays = (child: Id) => !this.touched.has(child) || this.parentOf(child) === id;
+    const stored = this.lookup.childrenOf(id).filter(stays);
+    const arrived = this.arrivals.get(id);
+    if (!arrived) return stored;
+    const known = new Set(stored);
+    return [...stored, ...[...arrived].filter(child => !known.has(child) && stays(child))];
+  }
+}
+
+const asRaw = (record: SiteRecord | undefined): Readonly<Raw> | undefined => record && { ...record };
+const isRaw = (it: unknown): it is Raw => isObject(it);
+
+const tooMuch = (what: string, most: number): { ok: false; problem: Problem } =>
+  fail({
+    code: 'too-much',
+    message: `This alters too much at once, or undoing it would: more than ${most.toLocaleString('en')} ${what}. Do it in parts.`,
+    found: `more than ${most} ${what}`,
+    expected: `at most ${most} ${what}`,
+  });
+
+/**
+ * Works out a change against what is there, and holds it to the invariants and to its budget. Alters nothing. What takes it
+ * back has to fit the budget too, so a change that could not be undone is refused.
+ */
+export function work(
+  lookup: Lookup,
+  { edits }: Pick<Change, 'edits'>,
+  budget: ChangeBudget = LIMITS.computedChange,
+): Result<Outcome> {
+  if (edits.length > budget.edits) return tooMuch('edits', budget.edits);
+  const draft = new Draft(lookup);
+  /** What takes back each edit, in the order of the edits. */
+  const inverses: Edit[][] = [];
+  const dropped: Edit[] = [];
+  let undoing = 0;
 
   for (const edit of edits) {
     const id = targetOf(edit);
-    const before = now(id);
+    const before = draft.now(id);
+    const inverse: Edit[] = [];
     if (edit.op === 'put') {
       if (before)
         return fail({
@@ -76,19 +145,18 @@ export function work(lookup: Lookup, { edits }: Pick<Change, 'edits'>): Result<O
           found: String(before.kind),
           expected: 'an id not in use',
         });
-      raw.set(id, { ...edit.record });
-      inverse.unshift({ op: 'remove', id });
+      draft.put(id, edit.record);
+      inverse.push({ op: 'remove', id });
     } else if (!before) {
       dropped.push(edit);
     } else if (edit.op === 'remove') {
-      const gone = subtree({ childrenOf: childrenNow }, id);
-      const puts: Edit[] = [];
-      for (const inner of gone) {
-        const record = readRecord(now(inner));
-        if (record.ok) puts.push({ op: 'put', record: record.value });
+      for (const inner of subtree({ childrenOf: it => draft.childrenNow(it) }, id, budget.records)) {
+        const record = readRecord(draft.now(inner));
+        // What could not be put back is not taken away.
+        if (!record.ok) return record;
+        inverse.push({ op: 'put', record: record.value });
       }
-      inverse.unshift(...puts);
-      for (const inner of gone) raw.set(inner, null);
+      for (const inner of inverse) draft.drop(targetOf(inner));
     } else if (edit.path[0] === 'id' || edit.path[0] === 'kind') {
       return fail({
         code: 'bad-path',
@@ -99,19 +167,26 @@ export function work(lookup: Lookup, { edits }: Pick<Change, 'edits'>): Result<O
         expected: 'another path',
       });
     } else {
-      const old = getPath(before, edit.path);
+      const [field, key] = edit.path;
+      const held = own(before, field);
+      const old = key === undefined ? held : isObject(held) ? own(held, key) : undefined;
       if (edit.op === 'unset' && old === undefined) continue;
-      raw.set(id, edit.op === 'set' ? setPath(before, edit.path, edit.value) : unsetPath(before, edit.path));
-      inverse.unshift(
+      if (edit.op === 'set') draft.set(id, edit.path, edit.value);
+      else draft.unset(id, edit.path);
+      inverse.push(
         old === undefined
           ? { op: 'unset', id, path: edit.path }
           : { op: 'set', id, path: edit.path, value: old },
       );
     }
+    undoing += inverse.length;
+    if (undoing > budget.edits) return tooMuch('edits', budget.edits);
+    if (draft.touched.size > budget.records) return tooMuch('things', budget.records);
+    inverses.push(inverse);
   }
 
   const after = new Map<Id, SiteRecord | null>();
-  for (const [id, it] of raw) {
+  for (const [id, it] of draft.touched) {
     if (it === null) {
       after.set(id, null);
       continue;
@@ -120,8 +195,47 @@ export function work(lookup: Lookup, { edits }: Pick<Change, 'edits'>): Result<O
     if (!record.ok) return record;
     after.set(id, record.value);
   }
-  const problem = violation(lookup, after, childrenNow);
-  return problem ? { ok: false, problem } : ok({ after, inverse, dropped });
+  const problem = violation(lookup, after, id => draft.childrenNow(id));
+  return problem ? { ok: false, problem } : ok({ after, inverse: inverses.reverse().flat(), dropped });
+}
+
+interface Referrer {
+  from: Id;
+  path: string;
+}
+
+const referrers = new WeakMap<ReadonlyMap<Id, SiteRecord>, ReadonlyMap<Id, readonly Referrer[]>>();
+
+/** Who refers to whom among the records of one kind; made once for each map of records. */
+function referrersIn(records: ReadonlyMap<Id, SiteRecord>): ReadonlyMap<Id, readonly Referrer[]> {
+  const known = referrers.get(records);
+  if (known) return known;
+  const made = new Map<Id, Referrer[]>();
+  for (const record of records.values())
+    for (const { path, to } of referencesOf(record)) {
+      const list = made.get(to);
+      if (list) list.push({ from: record.id, path });
+      else made.set(to, [{ from: record.id, path }]);
+    }
+  referrers.set(records, made);
+  return made;
+}
+
+const addresses = new WeakMap<Site['kinds']['page'], ReadonlyMap<string, readonly Id[]>>();
+
+/** Pages by the place they stand in and the last step of their address; made once for each map of pages. */
+function addressesOf(pages: Site['kinds']['page']): ReadonlyMap<string, readonly Id[]> {
+  const known = addresses.get(pages);
+  if (known) return known;
+  const byAddress = new Map<string, Id[]>();
+  for (const { id, at, path } of pages.values()) {
+    const key = `${at.parent} ${path}`;
+    const list = byAddress.get(key);
+    if (list) list.push(id);
+    else byAddress.set(key, [id]);
+  }
+  addresses.set(pages, byAddress);
+  return byAddress;
 }
 
 /** Answers invariants from a whole site. */
@@ -129,10 +243,9 @@ export const lookupOf = (site: Site): Lookup => ({
   get: id => getRecord(site, id),
   childrenOf: id => site.children.get(id) ?? [],
   *referrersOf(id) {
-    for (const map of Object.values(site.kinds))
-      for (const record of map.values())
-        for (const { path, to } of referencesOf(record)) if (to === id) yield { from: record.id, path };
+    for (const map of Object.values(site.kinds)) yield* referrersIn(map).get(id) ?? [];
   },
+  pagesAt: (parent, path) => addressesOf(site.kinds.page).get(`${parent} ${path}`) ?? [],
 });
 
 export interface Applied extends Outcome {
@@ -140,7 +253,11 @@ export interface Applied extends Outcome {
 }
 
 /** The next site and what takes it back, or why not. */
-export function applyChange(site: Site, change: Pick<Change, 'edits'>): Result<Applied> {
-  const outcome = work(lookupOf(site), change);
+export function applyChange(
+  site: Site,
+  change: Pick<Change, 'edits'>,
+  budget?: ChangeBudget,
+): Result<Applied> {
+  const outcome = work(lookupOf(site), change, budget);
   return outcome.ok ? ok({ ...outcome.value, site: withRecords(site, outcome.value.after) }) : outcome;
 }

@@ -1,3 +1,4 @@
+import { isWellFormed, LIMITS } from '../limits/index.ts';
 import { isId } from '../values/index.ts';
 import type { Content } from './records.ts';
 
@@ -21,13 +22,11 @@ export interface TextRun {
 /** Paragraphs of runs; one value, so that a later writer replaces the whole of it. */
 export type RichText = readonly (readonly TextRun[])[];
 
-export const isWellFormed = (text: string): boolean =>
-  !text.includes('\u0000') && !/[\uD800-\uDFFF]/u.test(text);
-
 /** An address that leads away. Only http and https: anything else could run in the reader's page. */
 export function readHref(text: string): string | null {
+  if (text.length > LIMITS.typed.value) return null;
   const trimmed = text.trim();
-  if (!/^https?:\/\//i.test(trimmed) || /[\s<>"\\^`{|}]/.test(trimmed) || trimmed.length > 2000) return null;
+  if (!/^https?:\/\//i.test(trimmed) || /[\s<>"\\^`{|}]/.test(trimmed)) return null;
   return trimmed;
 }
 
@@ -49,8 +48,8 @@ export function readLink(it: unknown): LinkTarget | null {
     }
     case 'mail':
       return typeof it.address === 'string' &&
-        /^[^\s<>"'&?]+@[^\s<>"'&?]+$/.test(it.address) &&
-        it.address.length < 255
+        it.address.length < 255 &&
+        /^[^\s<>"'&?]+@[^\s<>"'&?]+$/.test(it.address)
         ? { type: 'mail', address: it.address }
         : null;
     case 'phone':
@@ -66,6 +65,7 @@ export function readLink(it: unknown): LinkTarget | null {
 
 /** Reads what a person types into a link field: a web address, a mail address or a telephone number. */
 export function parseLink(text: string): LinkTarget | null {
+  if (text.length > LIMITS.typed.value) return null;
   const trimmed = text.trim();
   if (/^[^\s:/]+@[^\s/]+$/.test(trimmed)) return readLink({ type: 'mail', address: trimmed });
   if (/^\+?[0-9 ()-]{5,}$/.test(trimmed)) return readLink({ type: 'phone', number: trimmed });

@@ -1,6 +1,10 @@
+import { LIMITS } from '../limits/index.ts';
 import { isId } from '../values/index.ts';
 import { readPlain } from './content.ts';
 import { isOrderKey } from './order.ts';
+
+/** Characters of a key of a map: an id, a slot, the place of a declaration. */
+const LONGEST_KEY = 200;
 
 /** Thrown inside a record reader and caught by it alone. */
 export class BadField extends Error {
@@ -105,8 +109,19 @@ export class Fields {
     const found = this.take(name);
     if (!isObject(found)) throw new BadField(this.prefix + name, found, 'a map');
     const keys = Object.keys(found);
-    if (keys.length > 2000)
-      throw new BadField(this.prefix + name, `${keys.length} entries`, 'at most 2000 entries');
+    if (keys.length > LIMITS.record.entries)
+      throw new BadField(
+        this.prefix + name,
+        `${keys.length} entries`,
+        `at most ${LIMITS.record.entries} entries`,
+      );
+    for (const key of keys)
+      if (key.length > LONGEST_KEY)
+        throw new BadField(
+          `${this.prefix}${name}`,
+          key,
+          `a map whose keys have at most ${LONGEST_KEY} characters`,
+        );
     return Object.fromEntries(
       keys.map(key => [key, reader(key, found[key], `${this.prefix}${name}.${key}`)]),
     );

@@ -1,34 +1,181 @@
+import { longestWays } from '../graph/index.ts';
 import { includedIn } from '../guide/presetStyles.ts';
+import { LIMITS } from '../limits/index.ts';
 import type { Problem } from '../result/index.ts';
-import { isCircular, type Rebinds } from '../tokens/index.ts';
-import type { Value } from '../values/index.ts';
+import type { Rebinds } from '../tokens/index.ts';
+import { tokensIn } from '../values/index.ts';
 import { maybeElement } from '../widgets/index.ts';
+import { stableText } from './difference.ts';
 import { placedId } from './place.ts';
 import { elementOfArea } from './readRecord.ts';
-import { type Id, type NodeRecord, SETTINGS, type SectionRecord, type SiteRecord } from './records.ts';
+import {
+  type Id,
+  type NodeRecord,
+  type PageRecord,
+  SETTINGS,
+  type SectionRecord,
+  type SiteRecord,
+  type WidgetRecord,
+} from './records.ts';
 import { referencesOf } from './references.ts';
 import type { Lookup } from './site.ts';
 
 export const MAX_PRESETS_WORN = 8;
 
+/** What an invariant looks at: the site as it was, and as the change leaves it. */
+interface Scene {
+  lookup: Lookup;
+  after: ReadonlyMap<Id, SiteRecord | null>;
+  get(id: Id): SiteRecord | undefined;
+  childrenNow(id: Id): readonly Id[];
+  /** Touched pages by place and address. */
+  touchedAt(parent: Id, path: string): readonly Id[];
+  /** Chains that have an end, each with what it is made of. */
+  following: Chain;
+  falling: Chain;
+  including: Chain;
+}
+
 /** The first invariant that does not hold, looking only at what was touched. */
 export function violation(
   lookup: Lookup,
   after: ReadonlyMap<Id, SiteRecord | null>,
-  childrenNow: (id: Id) => Id[],
+  childrenNow: (id: Id) => readonly Id[],
 ): Problem | null {
   const get = (id: Id): SiteRecord | undefined => {
     const touched = after.get(id);
     return touched === null ? undefined : (touched ?? lookup.get(id));
   };
+  const chain = (it: Omit<ChainSpec, 'lookup' | 'after'>) => new Chain({ ...it, lookup, after });
+  const scene: Scene = {
+    lookup,
+    after,
+    get,
+    childrenNow,
+    touchedAt: byAddress(after),
+    following: chain({
+      most: LIMITS.following,
+      field: 'value',
+      thing: 'tokens that follow one another',
+      next: id => {
+        const token = get(id);
+        return token?.kind === 'token' ? tokensIn(token.value) : [];
+      },
+    }),
+    falling: chain({
+      most: LIMITS.following,
+      field: 'fallback',
+      thing: 'roles that fall back on one another',
+      next: id => {
+        const role = get(id);
+        return role?.kind === 'role' ? [role.fallback] : [];
+      },
+    }),
+    including: chain({
+      most: LIMITS.including,
+      field: 'includes',
+      thing: 'presets that include one another',
+      next: id => {
+        const preset = get(id);
+        return preset?.kind === 'preset' ? includedIn(preset) : [];
+      },
+    }),
+  };
   for (const [id, record] of after) {
-    const problem = record ? checkRecord(record, lookup, get, childrenNow) : checkRemoval(id, lookup, after);
+    const problem = record ? checkRecord(record, scene) : checkRemoval(id, scene);
     if (problem) return problem;
   }
   return null;
 }
 
-function checkRemoval(id: Id, lookup: Lookup, after: ReadonlyMap<Id, SiteRecord | null>): Problem | null {
+/** Touched pages by place and address; made when it is first asked for. */
+function byAddress(after: ReadonlyMap<Id, SiteRecord | null>) {
+  let made: Map<string, Id[]> | null = null;
+  return (parent: Id, path: string): readonly Id[] => {
+    if (!made) {
+      made = new Map();
+      for (const record of after.values())
+        if (record?.kind === 'page') {
+          const key = `${record.at.parent} ${record.path}`;
+          const there = made.get(key);
+          if (there) there.push(record.id);
+          else made.set(key, [record.id]);
+        }
+    }
+    return made.get(`${parent} ${path}`) ?? [];
+  };
+}
+
+const circle = (record: Id, id: Id, path: string): Problem => ({
+  code: 'circular',
+  message: `${id} would follow itself.`,
+  record,
+  path,
+  found: id,
+  expected: 'a value that does not lead back here',
+});
+
+const tooDeep = (record: Id, path: string, thing: string, most: number): Problem => ({
+  code: 'too-deep',
+  message: `There can be at most ${most} ${thing}.`,
+  record,
+  path,
+  found: `more than ${most}`,
+  expected: `at most ${most}`,
+});
+
+interface ChainSpec {
+  lookup: Lookup;
+  after: ReadonlyMap<Id, SiteRecord | null>;
+  most: number;
+  /** First step of the paths at which one names the next. */
+  field: string;
+  thing: string;
+  next(id: Id): readonly Id[];
+}
+
+/** Records of one kind that lead to one another: never in a circle, and never further than so many steps. */
+class Chain {
+  private readonly below: ReturnType<typeof longestWays<Id>>;
+  private readonly above: ReturnType<typeof longestWays<Id>>;
+  /** What the touched records lead to now, turned round. */
+  private touched: Map<Id, Id[]> | null = null;
+
+  constructor(private readonly spec: ChainSpec) {
+    this.below = longestWays(id => spec.next(id), spec.most);
+    this.above = longestWays(id => this.leadingTo(id), spec.most);
+  }
+
+  private leadingTo(id: Id): readonly Id[] {
+    const { after, lookup, field, next } = this.spec;
+    if (!this.touched) {
+      this.touched = new Map();
+      for (const [from, record] of after)
+        for (const to of record ? next(from) : []) {
+          const there = this.touched.get(to);
+          if (there) there.push(from);
+          else this.touched.set(to, [from]);
+        }
+    }
+    const stored: Id[] = [];
+    for (const { from, path } of lookup.referrersOf(id))
+      if ((path === field || path.startsWith(`${field}.`)) && !after.has(from)) stored.push(from);
+    return [...stored, ...(this.touched.get(id) ?? [])];
+  }
+
+  /** `isNew`: what leads to a new record is new as well, and is looked at in its turn. */
+  check(id: Id, isNew: boolean): Problem | null {
+    const { most, field, thing } = this.spec;
+    const below = this.below(id);
+    if (below === 'circular') return circle(id, id, field);
+    if (below === 'too-long') return tooDeep(id, field, thing, most);
+    if (below === 0 || isNew) return null;
+    const above = this.above(id);
+    return typeof above === 'number' && above + below <= most ? null : tooDeep(id, field, thing, most);
+  }
+}
+
+function checkRemoval(id: Id, { lookup, after }: Scene): Problem | null {
   if (id === SETTINGS)
     return { code: 'needed', message: 'A site cannot do without its settings.', record: id };
   for (const { from, path } of lookup.referrersOf(id)) {
@@ -46,13 +193,11 @@ function checkRemoval(id: Id, lookup: Lookup, after: ReadonlyMap<Id, SiteRecord 
   return null;
 }
 
-function checkRecord(
-  record: SiteRecord,
-  lookup: Lookup,
-  get: (id: Id) => SiteRecord | undefined,
-  childrenNow: (id: Id) => Id[],
-): Problem | null {
+/** What a record mentions is there and fits. What it mentioned before the change is known to be, and was not taken away. */
+function checkReferences(record: SiteRecord, before: SiteRecord | undefined, { get }: Scene): Problem | null {
+  const had = before && new Set(referencesOf(before).map(({ path, to }) => `${path} ${to}`));
   for (const { path, to, kinds, types } of referencesOf(record)) {
+    if (had?.has(`${path} ${to}`)) continue;
     const target = get(to);
     const expected = `the id of a ${kinds.join(' or ')}${types ? ` of type ${types.join(' or ')}` : ''}`;
     if (!target || !kinds.includes(target.kind))
@@ -74,24 +219,33 @@ function checkRecord(
         expected,
       };
   }
-  const tokenValue =
-    (rebinds: Rebinds) =>
-    (id: Id): Value | null => {
-      const own = Object.hasOwn(rebinds, id) ? rebinds[id] : undefined;
-      const token = own ? undefined : get(id);
-      return own ?? (token?.kind === 'token' ? token.value : null);
+  return null;
+}
+
+function checkRecord(record: SiteRecord, scene: Scene): Problem | null {
+  const { lookup, get } = scene;
+  const before = lookup.get(record.id);
+  if (before && before.kind !== record.kind)
+    return {
+      code: 'id-taken',
+      message: `${record.id} is the id of a ${before.kind}.`,
+      record: record.id,
+      path: 'kind',
+      found: record.kind,
+      expected: before.kind,
     };
-  const circle = (id: Id, path: string): Problem => ({
-    code: 'circular',
-    message: `${id} would follow itself.`,
-    record: record.id,
-    path,
-    found: id,
-    expected: 'a value that does not lead back here',
-  });
+  return checkReferences(record, before, scene) ?? checkKind(record, before, scene, get);
+}
+
+function checkKind(
+  record: SiteRecord,
+  before: SiteRecord | undefined,
+  scene: Scene,
+  get: Scene['get'],
+): Problem | null {
+  const isNew = before === undefined;
   switch (record.kind) {
-    case 'token': {
-      const before = lookup.get(record.id);
+    case 'token':
       if (before?.kind === 'token' && before.type !== record.type)
         return {
           code: 'wrong-type',
@@ -101,26 +255,11 @@ function checkRecord(
           found: record.type,
           expected: before.type,
         };
-      return isCircular(tokenValue({}), record.id) ? circle(record.id, 'value') : null;
-    }
-    case 'role': {
-      const passed = new Set<string>();
-      for (let at: string | undefined = record.id; at !== undefined; ) {
-        if (passed.has(at)) return circle(record.id, 'fallback');
-        passed.add(at);
-        const next: SiteRecord | undefined = get(at);
-        at = next?.kind === 'role' ? next.fallback : undefined;
-      }
-      return null;
-    }
-    case 'preset': {
-      const holds = (id: Id, open: readonly Id[]): boolean => {
-        if (open.includes(id)) return true;
-        const it = get(id);
-        return it?.kind === 'preset' && includedIn(it).some(inner => holds(inner, [...open, id]));
-      };
-      return holds(record.id, []) ? circle(record.id, 'includes') : null;
-    }
+      return scene.following.check(record.id, isNew);
+    case 'role':
+      return scene.falling.check(record.id, isNew);
+    case 'preset':
+      return scene.including.check(record.id, isNew);
     case 'default':
     case 'variantRule': {
       const expected = placedId(record);
@@ -137,18 +276,23 @@ function checkRecord(
     }
     case 'page':
       return (
-        checkRebinds(record, tokenValue, circle) ??
-        checkAncestors(record, get) ??
-        checkAddress(record, get, childrenNow)
+        checkRebinds(record, before, get) ??
+        checkNesting(record, before, scene) ??
+        checkAddress(record, scene)
       );
     case 'section':
       return (
-        checkRebinds(record, tokenValue, circle) ??
-        checkVersion(record, get, childrenNow) ??
+        checkRebinds(record, before, get) ??
+        checkNesting(record, before, scene) ??
+        checkVersion(record, before, scene) ??
         checkWearer(record, get)
       );
     case 'widget':
-      return checkAncestors(record, get) ?? checkParentHolds(record, get) ?? checkWearer(record, get);
+      return (
+        checkNesting(record, before, scene) ??
+        checkParentHolds(record, before, scene) ??
+        checkWearer(record, get)
+      );
     case 'settings': {
       const home = get(record.home);
       return home?.kind === 'page' && (home.path !== '' || home.off)
@@ -167,23 +311,52 @@ function checkRecord(
   }
 }
 
+/** Where some tokens have other values, following them leads neither in a circle nor too far. */
 function checkRebinds(
   record: SiteRecord & { rebind: Rebinds },
-  values: (rebinds: Rebinds) => (id: Id) => Value | null,
-  circle: (id: Id, path: string) => Problem,
+  before: SiteRecord | undefined,
+  get: Scene['get'],
 ): Problem | null {
-  const get = values(record.rebind);
-  const id = Object.keys(record.rebind).find(key => isCircular(get, key));
-  return id === undefined ? null : circle(id, `rebind.${id}`);
+  if (before && 'rebind' in before && sameKeysAndValues(before.rebind, record.rebind)) return null;
+  const below = longestWays((id: Id) => {
+    const rebound = Object.hasOwn(record.rebind, id) ? record.rebind[id] : undefined;
+    const token = rebound ? undefined : get(id);
+    const value = rebound ?? (token?.kind === 'token' ? token.value : null);
+    return value ? tokensIn(value) : [];
+  }, LIMITS.following);
+  for (const id of Object.keys(record.rebind)) {
+    const way = below(id);
+    if (way === 'circular') return circle(record.id, id, `rebind.${id}`);
+    if (way === 'too-long')
+      return tooDeep(record.id, `rebind.${id}`, 'tokens that follow one another', LIMITS.following);
+  }
+  return null;
 }
 
-function checkAncestors(
-  record: SiteRecord & { at: { parent: Id } },
-  get: (id: Id) => SiteRecord | undefined,
+const sameKeysAndValues = (a: Rebinds, b: Rebinds): boolean => a === b || stableText(a) === stableText(b);
+
+/**
+ * Nothing stands inside itself, and neither sections and widgets nor pages stand too deep, one within another. What is
+ * stored deeper can be taken out or away; it cannot be taken elsewhere whole.
+ */
+function checkNesting(
+  record: NodeRecord | PageRecord,
+  before: SiteRecord | undefined,
+  { get, childrenNow }: Scene,
 ): Problem | null {
+  if (before && 'at' in before && before.at.parent === record.at.parent) return null;
+  const isPage = record.kind === 'page';
+  const refused = () =>
+    tooDeep(
+      record.id,
+      'at.parent',
+      isPage ? 'pages one below another' : 'things one within another',
+      LIMITS.nesting,
+    );
   const passed = new Set([record.id]);
-  for (let at: Id | undefined = record.at.parent; at !== undefined; ) {
-    if (passed.has(at))
+  let depth = 1;
+  for (let at = get(record.at.parent); at && 'at' in at; at = get(at.at.parent)) {
+    if (passed.has(at.id))
       return {
         code: 'circular',
         message: `${record.id} cannot stand inside itself.`,
@@ -192,14 +365,35 @@ function checkAncestors(
         found: record.at.parent,
         expected: 'a place outside it',
       };
-    passed.add(at);
-    const parent = get(at);
-    at = parent && 'at' in parent ? parent.at.parent : undefined;
+    passed.add(at.id);
+    if ((at.kind === 'page') !== isPage) break;
+    if (++depth > LIMITS.nesting) return refused();
+  }
+  // What stands in a new record is new as well, and is looked at in its turn.
+  if (!before) return null;
+  for (let level: readonly Id[] = [record.id]; level.length > 0; depth++) {
+    if (depth > LIMITS.nesting) return refused();
+    const inner = level.flatMap(id => childrenNow(id));
+    level = isPage ? inner.filter(id => get(id)?.kind === 'page') : inner;
   }
   return null;
 }
 
-function checkParentHolds(record: NodeRecord, get: (id: Id) => SiteRecord | undefined): Problem | null {
+function checkParentHolds(
+  record: WidgetRecord,
+  before: SiteRecord | undefined,
+  { get, childrenNow }: Scene,
+): Problem | null {
+  const became = before?.kind === 'widget' && before.widget !== record.widget;
+  if (became && !maybeElement(record.widget)?.holds && childrenNow(record.id).length > 0)
+    return {
+      code: 'bad-parent',
+      message: `A ${record.widget} holds no widgets.`,
+      record: record.id,
+      path: 'widget',
+      found: record.widget,
+      expected: 'a group, or nothing in it',
+    };
   const parent = get(record.at.parent);
   if (parent?.kind !== 'widget' || maybeElement(parent.widget)?.holds) return null;
   return {
@@ -215,9 +409,11 @@ function checkParentHolds(record: NodeRecord, get: (id: Id) => SiteRecord | unde
 /** A section that stands in another is a version of it: of the same area, and with no versions of its own. */
 function checkVersion(
   record: SectionRecord,
-  get: (id: Id) => SiteRecord | undefined,
-  childrenNow: (id: Id) => Id[],
+  before: SiteRecord | undefined,
+  { get, childrenNow }: Scene,
 ): Problem | null {
+  if (before?.kind === 'section' && before.at.parent === record.at.parent && before.area === record.area)
+    return null;
   const of = get(record.at.parent);
   const versions = childrenNow(record.id)
     .map(get)
@@ -238,7 +434,7 @@ function checkVersion(
     : null;
 }
 
-function checkWearer(record: NodeRecord, get: (id: Id) => SiteRecord | undefined): Problem | null {
+function checkWearer(record: NodeRecord, get: Scene['get']): Problem | null {
   const element = record.kind === 'widget' ? record.widget : elementOfArea(record.area).name;
   for (const [axis, id] of Object.entries(record.variants)) {
     const variant = get(id);
@@ -265,11 +461,7 @@ function checkWearer(record: NodeRecord, get: (id: Id) => SiteRecord | undefined
       };
 }
 
-function checkAddress(
-  record: SiteRecord & { kind: 'page' },
-  get: (id: Id) => SiteRecord | undefined,
-  childrenNow: (id: Id) => Id[],
-): Problem | null {
+function checkAddress(record: PageRecord, { get, lookup, after, touchedAt }: Scene): Problem | null {
   const settings = get(SETTINGS);
   const isHome = settings?.kind === 'settings' && settings.home === record.id;
   if (isHome !== (record.path === ''))
@@ -290,17 +482,16 @@ function checkAddress(
       found: 'true',
       expected: 'another home page first',
     };
-  for (const id of childrenNow(record.at.parent)) {
-    const other = get(id);
-    if (other?.kind === 'page' && other.id !== record.id && other.path === record.path)
-      return {
+  const stored = lookup.pagesAt(record.at.parent, record.path).find(id => !after.has(id));
+  const other = get(stored ?? touchedAt(record.at.parent, record.path).find(id => id !== record.id) ?? '');
+  return other?.kind === 'page'
+    ? {
         code: 'address-taken',
         message: `${other.title} has the address ${record.path} already.`,
         record: record.id,
         path: 'path',
         found: record.path,
         expected: 'an address of its own',
-      };
-  }
-  return null;
+      }
+    : null;
 }

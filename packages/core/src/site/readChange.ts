@@ -1,7 +1,8 @@
+import { LIMITS } from '../limits/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { isId } from '../values/index.ts';
 import type { Edit, Path } from './change.ts';
-import { isObject } from './fields.ts';
+import { isObject, shortened } from './fields.ts';
 import { readRecord } from './readRecord.ts';
 
 const bad = (i: number, path: string, found: unknown, expected: string) =>
@@ -9,23 +10,30 @@ const bad = (i: number, path: string, found: unknown, expected: string) =>
     code: 'bad-edit',
     message: `Edit ${i + 1}: ${path} is not ${expected}.`,
     path: `edits.${i}.${path}`,
-    found: JSON.stringify(found)?.slice(0, 120) ?? 'nothing',
+    found: shortened(found),
     expected,
   });
+
+/** What no object of ours calls its own. */
+const isOwnName = (step: string): boolean => !(step in Object.prototype);
 
 function readPath(it: unknown): Path | null {
   if (
     !Array.isArray(it) ||
-    !it.every((step): step is string => typeof step === 'string' && step.length <= 200)
+    it.length > 2 ||
+    !it.every((step): step is string => typeof step === 'string' && step.length <= 200 && isOwnName(step))
   )
     return null;
   const [field, key] = it;
-  if (field === undefined || it.length > 2) return null;
+  if (field === undefined) return null;
   return key === undefined ? [field] : [field, key];
 }
 
-/** Reads the edits of a change out of JSON. What is inside records is read again where it is worked out. */
-export function readEdits(it: unknown): Result<Edit[]> {
+/**
+ * Reads the edits of a change out of JSON, no more of them than its budget has. What is inside records is read again where
+ * it is worked out.
+ */
+export function readEdits(it: unknown, most: number = LIMITS.change.edits): Result<Edit[]> {
   if (!Array.isArray(it))
     return fail({
       code: 'bad-edit',
@@ -33,6 +41,14 @@ export function readEdits(it: unknown): Result<Edit[]> {
       path: 'edits',
       found: typeof it,
       expected: 'a list',
+    });
+  if (it.length > most)
+    return fail({
+      code: 'too-much',
+      message: `A change has at most ${most.toLocaleString('en')} edits.`,
+      path: 'edits',
+      found: `${it.length} edits`,
+      expected: `at most ${most} edits`,
     });
   const edits: Edit[] = [];
   for (const [i, edit] of it.entries()) {

@@ -1,4 +1,5 @@
 import { ICON_SETS } from '../icons/index.ts';
+import { LIMITS } from '../limits/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { derivationNamed } from '../tokens/derivations/index.ts';
 import { FAMILY_KINDS } from '../type/family.ts';
@@ -131,7 +132,7 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     kind: 'settings',
     name: f.text('name'),
     language: f.read('language', 'a language such as en', it =>
-      typeof it === 'string' && /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/.test(it) ? it : null,
+      typeof it === 'string' && it.length <= 35 && /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/.test(it) ? it : null,
     ),
     home: f.id('home'),
     defaultScheme: f.id('defaultScheme'),
@@ -148,7 +149,7 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     ...set(f, 'awayInNewTab'),
     ...f.maybe('address', (it, name) =>
       it.read(name, 'an address such as https://ferries.example', value =>
-        typeof value === 'string' && SITE_ADDRESS.test(value) ? value : null,
+        typeof value === 'string' && value.length <= 300 && SITE_ADDRESS.test(value) ? value : null,
       ),
     ),
   }),
@@ -348,7 +349,7 @@ const READERS: { [K in Kind]: (id: string, f: Fields) => Extract<SiteRecord, { k
     id,
     kind: 'font',
     family: f.read('family', 'the name of a family', it =>
-      typeof it === 'string' && parseFamilies(it) && !it.includes(',') ? it : null,
+      typeof it === 'string' && it.length <= 80 && parseFamilies(it) && !it.includes(',') ? it : null,
     ),
     category: f.oneOf('category', FAMILY_KINDS),
     cut: f.oneOf('cut', ['normal', 'italic']),
@@ -402,6 +403,22 @@ export const elementOfArea = (area: (typeof AREAS)[number]): ElementType => {
   return type;
 };
 
+/** Whether all text and keys of a value together, and each other value as one character, stay within a budget. */
+function weigh(value: unknown, budget: number): boolean {
+  let left = budget;
+  const open: unknown[] = [value];
+  while (open.length > 0 && left >= 0) {
+    const at = open.pop();
+    if (typeof at === 'string') left -= at.length;
+    else if (typeof at === 'object' && at !== null)
+      for (const [key, inner] of Object.entries(at)) {
+        left -= key.length + 1;
+        open.push(inner);
+      }
+  }
+  return left >= 0;
+}
+
 /** Reads a record out of JSON, refusing what is unknown or ill-formed, with the path, what was found and what was expected. */
 export function readRecord(it: unknown): Result<SiteRecord> {
   const id = isObject(it) && isId(it.id) ? it.id : null;
@@ -421,6 +438,14 @@ export function readRecord(it: unknown): Result<SiteRecord> {
       path: 'kind',
       found: shortened(it.kind),
       expected: `one of ${KINDS.join(', ')}`,
+    });
+  const fits = weigh(it, LIMITS.record.characters);
+  if (!fits)
+    return fail({
+      code: 'too-large',
+      message: `${kind} ${id} has more than ${LIMITS.record.characters.toLocaleString('en')} characters.`,
+      record: id,
+      expected: `at most ${LIMITS.record.characters} characters in all`,
     });
   try {
     const fields = new Fields(it);

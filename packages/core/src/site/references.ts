@@ -101,8 +101,16 @@ const scheme = (id: Id | null): Reference[] =>
 const picture = (path: string, id: Id | undefined): Reference[] =>
   id === undefined ? [] : [{ path, to: id, kinds: ['asset'] }];
 
-/** Every record that this one mentions. */
-export function referencesOf(record: SiteRecord): Reference[] {
+const known = new WeakMap<SiteRecord, readonly Reference[]>();
+
+/** Every record that this one mentions; worked out once for each record. */
+export function referencesOf(record: SiteRecord): readonly Reference[] {
+  const found = known.get(record) ?? mentionedIn(record);
+  known.set(record, found);
+  return found;
+}
+
+function mentionedIn(record: SiteRecord): Reference[] {
   switch (record.kind) {
     case 'settings':
       return [

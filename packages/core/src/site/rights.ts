@@ -1,5 +1,5 @@
 import { type Edit, targetOf } from './change.ts';
-import type { Id, Kind, SiteRecord } from './records.ts';
+import type { Id, Kind, RecordOf, SiteRecord } from './records.ts';
 import { type Lookup, subtree } from './site.ts';
 
 export const ROLE_NAMES = ['designer', 'keeper', 'reviewer'] as const;
@@ -30,8 +30,54 @@ function rightToPut(record: SiteRecord): Right {
   }
 }
 
-const FIELDS: Partial<Record<Kind, Readonly<Record<string, Right>>>> = {
-  asset: { name: 'content', alt: 'content' },
+/** Fields of a kind of record; its id and kind stay as they are. */
+export type FieldOf<K extends Kind> = Exclude<keyof RecordOf<K>, 'id' | 'kind'>;
+/** A right for every field of every kind of record. */
+export type FieldRights = { readonly [K in Kind]: { readonly [F in FieldOf<K>]-?: Right } };
+
+/** What setting or unsetting a field needs. */
+export const FIELD_RIGHTS: FieldRights = {
+  settings: {
+    name: 'guide',
+    language: 'guide',
+    home: 'guide',
+    defaultScheme: 'guide',
+    mediumTo: 'guide',
+    narrowTo: 'guide',
+    fluidFrom: 'guide',
+    fluidTo: 'guide',
+    textBase: 'guide',
+    textRatio: 'guide',
+    iconSet: 'guide',
+    tabIcon: 'guide',
+    awayInNewTab: 'guide',
+    address: 'guide',
+  },
+  token: { type: 'guide', name: 'guide', group: 'guide', order: 'guide', value: 'guide', note: 'guide' },
+  role: { name: 'guide', order: 'guide', fallback: 'guide', on: 'guide', note: 'guide' },
+  scheme: { name: 'guide', face: 'guide', order: 'guide', roles: 'guide', note: 'guide' },
+  textStyle: { name: 'guide', order: 'guide', styles: 'guide', note: 'guide' },
+  default: { element: 'guide', place: 'guide', styles: 'guide', declarations: 'guide' },
+  variant: {
+    element: 'guide',
+    axis: 'guide',
+    name: 'guide',
+    order: 'guide',
+    styles: 'guide',
+    declarations: 'guide',
+    begins: 'guide',
+    note: 'guide',
+  },
+  variantRule: { variant: 'guide', place: 'guide', styles: 'guide', declarations: 'guide' },
+  preset: {
+    name: 'guide',
+    order: 'guide',
+    styles: 'guide',
+    set: 'guide',
+    includes: 'guide',
+    begins: 'guide',
+    note: 'guide',
+  },
   page: {
     title: 'content',
     path: 'content',
@@ -48,6 +94,7 @@ const FIELDS: Partial<Record<Kind, Readonly<Record<string, Right>>>> = {
   },
   section: {
     name: 'content',
+    area: 'guide',
     at: 'choice',
     scheme: 'choice',
     variants: 'choice',
@@ -57,6 +104,7 @@ const FIELDS: Partial<Record<Kind, Readonly<Record<string, Right>>>> = {
     rebind: 'style',
   },
   widget: {
+    widget: 'guide',
     content: 'content',
     at: 'choice',
     variants: 'choice',
@@ -64,7 +112,42 @@ const FIELDS: Partial<Record<Kind, Readonly<Record<string, Right>>>> = {
     styles: 'style',
     declarations: 'style',
   },
+  asset: {
+    name: 'content',
+    alt: 'content',
+    file: 'guide',
+    mime: 'guide',
+    width: 'guide',
+    height: 'guide',
+  },
+  font: {
+    family: 'guide',
+    category: 'guide',
+    cut: 'guide',
+    weightFrom: 'guide',
+    weightTo: 'guide',
+    file: 'guide',
+    format: 'guide',
+    bytes: 'guide',
+    metrics: 'guide',
+  },
+  drawing: {
+    name: 'guide',
+    order: 'guide',
+    use: 'guide',
+    width: 'guide',
+    height: 'guide',
+    paths: 'guide',
+    note: 'guide',
+  },
+  note: { name: 'guide', order: 'guide', text: 'guide', pictures: 'guide' },
 };
+
+/** What is no field needs the most. */
+function rightToSet(kind: Kind, field: string): Right {
+  const rights: Readonly<Record<string, Right>> = FIELD_RIGHTS[kind];
+  return (Object.hasOwn(rights, field) ? rights[field] : undefined) ?? 'guide';
+}
 
 const more = (a: Right, b: Right): Right => (RIGHTS.indexOf(a) >= RIGHTS.indexOf(b) ? a : b);
 
@@ -74,7 +157,8 @@ const more = (a: Right, b: Right): Right => (RIGHTS.indexOf(a) >= RIGHTS.indexOf
  */
 export function rightsFor(edits: readonly Edit[], lookup: Pick<Lookup, 'get' | 'childrenOf'>): Right[] {
   const fresh = new Map<Id, SiteRecord>();
-  const moved: Id[] = [];
+  /** The most that putting any of what was moved so far needs: it may have been moved into what goes. */
+  let moved: Right = 'content';
   const get = (id: Id): SiteRecord | undefined => fresh.get(id) ?? lookup.get(id);
   return edits.map(edit => {
     const id = targetOf(edit);
@@ -86,11 +170,11 @@ export function rightsFor(edits: readonly Edit[], lookup: Pick<Lookup, 'get' | '
     // Such an edit is dropped where it is worked out.
     if (!record) return 'content';
     if (edit.op === 'remove')
-      return [...subtree(lookup, id), ...moved]
+      return subtree(lookup, id)
         .map(get)
-        .reduce<Right>((most, it) => (it ? more(most, rightToPut(it)) : most), 'content');
-    if (edit.path[0] === 'at') moved.push(id);
-    return FIELDS[record.kind]?.[edit.path[0]] ?? 'guide';
+        .reduce<Right>((most, it) => (it ? more(most, rightToPut(it)) : most), moved);
+    if (edit.path[0] === 'at') moved = more(moved, rightToPut(record));
+    return rightToSet(record.kind, edit.path[0]);
   });
 }
 

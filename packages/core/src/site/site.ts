@@ -29,6 +29,8 @@ export interface Lookup {
   childrenOf(id: Id): readonly Id[];
   /** Records that refer to this one, with the path they do it at. */
   referrersOf(id: Id): Iterable<{ from: Id; path: string }>;
+  /** Pages that stand in a place under an address. */
+  pagesAt(parent: Id, path: string): readonly Id[];
 }
 
 export const EMPTY_SITE: Site = {
@@ -131,10 +133,15 @@ export function withRecords(site: Site, after: ReadonlyMap<Id, SiteRecord | null
 export const siteOf = (records: Iterable<SiteRecord>): Site =>
   withRecords(EMPTY_SITE, new Map([...records].map(record => [record.id, record])));
 
-/** Ids of a record and of all that stands in it, outermost first. */
-export function subtree(lookup: Pick<Lookup, 'childrenOf'>, id: Id): Id[] {
+/** Ids of a record and of all that stands in it, outermost first; no more of them than asked for, give or take one place. */
+export function subtree(
+  lookup: Pick<Lookup, 'childrenOf'>,
+  id: Id,
+  most: number = Number.POSITIVE_INFINITY,
+): Id[] {
   const ids = [id];
-  for (let i = 0; i < ids.length; i++) ids.push(...lookup.childrenOf(ids[i] ?? id));
+  for (let i = 0; i < ids.length && ids.length <= most; i++)
+    for (const child of lookup.childrenOf(ids[i] ?? id)) ids.push(child);
   return ids;
 }
 

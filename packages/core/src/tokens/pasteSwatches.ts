@@ -1,5 +1,7 @@
 import { type Color, colorName, parseColor } from '../color/index.ts';
+import { LIMITS, tooLong } from '../limits/index.ts';
 import { uniqueName } from '../lists/index.ts';
+import { ok, type Result } from '../result/index.ts';
 import { splitTop } from '../values/index.ts';
 
 export interface PastedSwatch {
@@ -26,13 +28,16 @@ const titled = (name: string): string => {
   return (words.charAt(0).toUpperCase() + words.slice(1)).slice(0, 80);
 };
 
+const unquoted = (text: string): string => text.replace(/^["']|["']$/g, '');
+
 /** Name and colour in one piece of text: `--hull: #2a3a5f`, `Hull #2a3a5f`, `#2a3a5f Hull`, `#2a3a5f`. */
 function readPiece(text: string): { name: string; value: string } | null {
-  const declared = /^([^:]+?)\s*[:=]\s*(.+)$/s.exec(text);
-  if (declared?.[1] && declared[2]) {
-    const value = declared[2].replace(/^["']|["']$/g, '').trim();
-    return { name: declared[1].replace(/^["']|["']$/g, ''), value };
-  }
+  const sign = text.slice(1).search(/[:=]/) + 1;
+  if (sign > 0 && text.slice(sign + 1).trim() !== '')
+    return {
+      name: unquoted(text.slice(0, sign).trim()),
+      value: unquoted(text.slice(sign + 1).trim()).trim(),
+    };
   if (parseColor(text)) return { name: '', value: text };
   const words = splitTop(text, /\s/);
   const last = words.at(-1) ?? '';
@@ -43,48 +48,95 @@ function readPiece(text: string): { name: string; value: string } | null {
 }
 
 /** The same text, line by line, without comments and without selectors and at-rules before a brace. */
-const bare = (source: string): string =>
-  source
-    .replace(/\/\*[\s\S]*?\*\//g, found => found.replace(/[^\n]/g, ''))
-    .replace(/^\s*\/\/.*$/gm, '')
-    .replace(/[^{};\n]*\{/g, '')
-    .replace(/\}/g, ';');
+function bare(source: string): string {
+  let text = '';
+  /** What has come since the last sign that ends a piece. */
+  let piece = '';
+  let lineIsBlank = true;
+  for (let i = 0; i < source.length; i++) {
+    const c = source.charAt(i);
+    if (c === '/' && source[i + 1] === '*') {
+      const end = source.indexOf('*/', i + 2);
+      const comment = source.slice(i, end < 0 ? source.length : end + 2);
+      for (const inner of comment) if (inner === '\n') piece += inner;
+      i += comment.length - 1;
+    } else if (c === '/' && source[i + 1] === '/' && lineIsBlank) {
+      const end = source.indexOf('\n', i);
+      i = (end < 0 ? source.length : end) - 1;
+    } else if (c === '{') {
+      // What precedes a brace on its line is a selector.
+      piece = '\n'.repeat(piece.split('\n').length - 1);
+      lineIsBlank = false;
+    } else if (c === '\n' || c === ';' || c === '}') {
+      text += piece + (c === '}' ? ';' : c);
+      piece = '';
+      lineIsBlank = c === '\n';
+    } else {
+      piece += c;
+      if (c !== ' ' && c !== '\t' && c !== '\r') lineIsBlank = false;
+    }
+  }
+  return text + piece;
+}
+
+const followed = (value: string): string | undefined => /^var\(\s*--([\w-]+)\s*\)$/.exec(value)?.[1];
 
 /**
  * Reads a list of colours as people have them at hand: one a line, with or without names, or the custom properties of a
- * style sheet. Where a line has no name one is proposed; equal names get a number.
+ * style sheet. Where a line has no name one is proposed; equal names get a number. Each line is looked at once, however
+ * the colours follow one another.
  */
-export function pasteSwatches(source: string): PastedSwatches {
+export function pasteSwatches(source: string): Result<PastedSwatches> {
+  const refused = tooLong(source, LIMITS.typed.swatches);
+  if (refused) return refused;
   const pieces: { name: string; value: string; line: number; key: string }[] = [];
   const unread: { line: number; text: string }[] = [];
   for (const [i, row] of bare(source).split('\n').entries())
     for (const text of splitTop(row, /[;,]/)) {
-      const piece = readPiece(text);
+      const piece = text.length <= LIMITS.typed.value ? readPiece(text) : null;
       if (piece) pieces.push({ ...piece, line: i + 1, key: piece.name.replace(/^--/, '') });
       else unread.push({ line: i + 1, text });
     }
-  const resolve = (value: string, depth = 0): Color | null => {
-    const to = /^var\(\s*--([\w-]+)\s*\)$/.exec(value)?.[1];
-    if (to === undefined) return parseColor(value);
-    const target = pieces.find(it => it.key === to);
-    return target && depth < pieces.length ? resolve(target.value, depth + 1) : null;
+  const byKey = new Map<string, string>();
+  for (const { key, value } of pieces) if (!byKey.has(key)) byKey.set(key, value);
+  const colors = new Map<string, Color | null>();
+  const resolve = (value: string): Color | null => {
+    const passed: string[] = [];
+    let at = value;
+    let color: Color | null | undefined;
+    for (let to = followed(at); color === undefined; to = followed(at)) {
+      if (to === undefined) color = parseColor(at);
+      else if (colors.has(to)) color = colors.get(to);
+      else {
+        // Until it is known where this leads, leading back here is leading nowhere.
+        colors.set(to, null);
+        passed.push(to);
+        const next = byKey.get(to);
+        if (next === undefined) color = null;
+        else at = next;
+      }
+    }
+    for (const key of passed) colors.set(key, color);
+    return color;
   };
   const good = pieces.flatMap(piece => {
     const color = resolve(piece.value);
     if (!color) unread.push({ line: piece.line, text: `${piece.name}: ${piece.value}` });
     return color ? [{ ...piece, color }] : [];
   });
+  const places = new Map<string, number>();
+  for (const [i, { key }] of good.entries()) if (!places.has(key)) places.set(key, i);
   const taken = new Set<string>();
-  return {
+  return ok({
     swatches: good.map(({ name, value, line, color }) => {
-      const to = /^var\(\s*--([\w-]+)\s*\)$/.exec(value)?.[1];
+      const to = followed(value);
       return {
         name: uniqueName(titled(name) || colorName(color), taken),
         line,
         color,
-        follows: to === undefined ? null : good.findIndex(it => it.key === to),
+        follows: to === undefined ? null : (places.get(to) ?? null),
       };
     }),
     unread: unread.sort((a, b) => a.line - b.line),
-  };
+  });
 }

@@ -1,11 +1,13 @@
 import { printNumber } from '../color/index.ts';
 import { roleNamed } from '../guide/roles.ts';
+import { LIMITS, tooLong } from '../limits/index.ts';
 import { accepts, expectedOf, type PropertyRow, propertyOf, tokenTypesOf } from '../properties/index.ts';
 import { declarationProblem } from '../properties/unfollowed.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import { fail, ok, type Problem, type Result } from '../result/index.ts';
 import {
   type Derivation,
   type LiteralType,
+  nestsTooDeep,
   parseLiteral,
   printCss,
   splitTop,
@@ -94,10 +96,24 @@ function parseReference(text: string, types: readonly TokenType[], tokens: Token
   return rule.accepts(derivation) ? ok({ type: 'derived', derivation }) : refuse();
 }
 
+/** Why a typed value is not even looked at; null where it is. */
+const unreadable = (source: string): { ok: false; problem: Problem } | null =>
+  tooLong(source, LIMITS.typed.value) ??
+  (nestsTooDeep(source)
+    ? fail({
+        code: 'too-deep',
+        message: `Brackets can stand at most ${LIMITS.typed.brackets} deep, one within another.`,
+        found: `more than ${LIMITS.typed.brackets} levels`,
+        expected: `at most ${LIMITS.typed.brackets} levels`,
+      })
+    : null);
+
 const bare = (text: string) => text.trim().replace(/;$/, '');
 
 /** Reads what is typed into a token's field. */
 export function parseTokenValue(source: string, type: TokenType, tokens: Tokens): Result<Value> {
+  const refused = unreadable(source);
+  if (refused) return refused;
   const text = bare(source);
   const reference = parseReference(text, [type], tokens);
   if (reference) return reference;
@@ -148,6 +164,8 @@ export function parsePropertyValue(
   tokens: Tokens,
   ownRoles: OwnRoles = NO_ROLES,
 ): Result<Value> {
+  const refused = unreadable(source);
+  if (refused) return refused;
   const text = bare(source);
   if (row.keywords?.includes(text.toLowerCase())) return ok({ type: 'keyword', value: text.toLowerCase() });
   const reference = parseReference(text, tokenTypesOf(row), tokens);
@@ -181,6 +199,8 @@ export function parseDeclarations(
   byCss: (css: string) => PropertyRow | undefined,
   ownRoles: OwnRoles = NO_ROLES,
 ): Result<TypedDeclarations> {
+  const refused = tooLong(source, LIMITS.typed.declarations);
+  if (refused) return refused;
   const followed: (readonly [PropertyRow, Value])[] = [];
   const unfollowed: (readonly [string, string])[] = [];
   for (const [i, text] of splitTop(source, /;/).entries()) {

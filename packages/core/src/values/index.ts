@@ -1,4 +1,11 @@
-export { parseArithmetic, parseFamilies, parseLength, parseLiteral, splitTop } from './parseLiteral.ts';
+export {
+  nestsTooDeep,
+  parseArithmetic,
+  parseFamilies,
+  parseLength,
+  parseLiteral,
+  splitTop,
+} from './parseLiteral.ts';
 export { type CssContext, printCss, printLength } from './printValue.ts';
 export { readValue } from './readValue.ts';
 export * from './value.ts';

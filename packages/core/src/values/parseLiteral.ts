@@ -1,4 +1,5 @@
 import { parseColor } from '../color/index.ts';
+import { LIMITS } from '../limits/index.ts';
 import {
   type GradientStop,
   isId,
@@ -16,6 +17,7 @@ const isUnit = (unit: string): unit is LengthUnit => (LENGTH_UNITS as readonly s
 
 /** A length with a unit, or a bare 0. Simple arithmetic is worked out: `24/16rem`, `1.5*2rem`. */
 export function parseLength(source: string): Length | null {
+  if (source.length > LIMITS.typed.value) return null;
   const match = /^([-+*/().\d\s]+?)\s*([a-z%]*)$/i.exec(source.trim());
   if (!match?.[1]) return null;
   const value = parseArithmetic(match[1]);
@@ -27,6 +29,7 @@ export function parseLength(source: string): Length | null {
 
 /** A number or a sum of numbers with + - * / and brackets; null for anything else. */
 export function parseArithmetic(source: string): number | null {
+  if (source.length > LIMITS.typed.value || nestsTooDeep(source)) return null;
   const tokens = source.match(/\d+\.?\d*|\.\d+|[-+*/()]/g) ?? [];
   if (tokens.join('') !== source.replace(/\s+/g, '')) return null;
   let at = 0;
@@ -52,6 +55,17 @@ export function parseArithmetic(source: string): number | null {
   };
   const result = sum();
   return at === tokens.length && Number.isFinite(result) ? Number(result.toFixed(6)) : null;
+}
+
+/** Whether brackets stand one within another more deeply than they may. */
+export function nestsTooDeep(source: string): boolean {
+  let depth = 0;
+  for (const c of source) {
+    if (c === '(' || c === '{') depth++;
+    else if (c === ')' || c === '}') depth--;
+    if (depth > LIMITS.typed.brackets) return true;
+  }
+  return false;
 }
 
 /** Splits on a separator that is not inside brackets or quotes. */
@@ -152,6 +166,7 @@ function parseImage(
 const FAMILY = /^[\p{L}\p{N}][\p{L}\p{N} _-]{0,63}$/u;
 
 export function parseFamilies(source: string): Value | null {
+  if (source.length > LIMITS.typed.value) return null;
   const names = splitTop(source, /,/).map(name => name.replace(/^(["'])(.*)\1$/, '$2').trim());
   return names.length > 0 && names.every(name => FAMILY.test(name))
     ? { type: 'fontFamily', value: names }
@@ -164,6 +179,7 @@ export function parseLiteral(
   type: LiteralType,
   color: (text: string) => Value | null = text => parseLiteral(text, 'color'),
 ): Value | null {
+  if (source.length > LIMITS.typed.value) return null;
   const text = source.trim();
   switch (type) {
     case 'color': {

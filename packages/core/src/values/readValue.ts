@@ -11,6 +11,10 @@ import {
   type Value,
 } from './value.ts';
 
+/** Families of one stack, and tokens or numbers that a derivation takes. */
+const MOST_FAMILIES = 12;
+const MOST_INPUTS = 8;
+
 type Json = Record<string, unknown>;
 const isObject = (it: unknown): it is Json => typeof it === 'object' && it !== null && !Array.isArray(it);
 const isNumber = (it: unknown): it is number => typeof it === 'number' && Number.isFinite(it);
@@ -24,10 +28,8 @@ function readLength(it: unknown): Length | null {
 }
 
 /** A colour inside another value: a literal, a token or a role. */
-const readColour = (it: unknown): Value | null => {
-  const color = readValue(it);
-  return color && ['color', 'token', 'role'].includes(color.type) ? color : null;
-};
+const readColour = (it: unknown): Value | null =>
+  isObject(it) && (it.type === 'color' || it.type === 'token' || it.type === 'role') ? readValue(it) : null;
 /** `undefined` where it is ill-formed: null is a tint that is not there. */
 const readTint = (it: unknown): Tint | null | undefined => {
   if (it === null) return null;
@@ -89,7 +91,8 @@ export function readValue(it: unknown): Value | null {
       return a >= 0 && a <= 1 && c >= 0 && c <= 1 ? { type: 'cubicBezier', value: [a, b, c, d] } : null;
     }
     case 'fontFamily': {
-      if (!Array.isArray(it.value) || !it.value.every(name => typeof name === 'string')) return null;
+      if (!Array.isArray(it.value) || it.value.length > MOST_FAMILIES) return null;
+      if (!it.value.every(name => typeof name === 'string')) return null;
       return parseFamilies(it.value.join(','));
     }
     case 'shadow': {
@@ -120,7 +123,7 @@ export function readValue(it: unknown): Value | null {
       return x && y && isPlace(x) && isPlace(y) ? { type: 'position', x, y } : null;
     }
     case 'keyword':
-      return typeof it.value === 'string' && /^[a-z][a-z-]*$/.test(it.value)
+      return typeof it.value === 'string' && it.value.length <= 40 && /^[a-z][a-z-]*$/.test(it.value)
         ? { type: 'keyword', value: it.value }
         : null;
     case 'token':
@@ -132,6 +135,7 @@ export function readValue(it: unknown): Value | null {
     case 'derived': {
       const d = it.derivation;
       if (!isObject(d) || !isId(d.op) || !Array.isArray(d.from) || !Array.isArray(d.by)) return null;
+      if (d.from.length > MOST_INPUTS || d.by.length > MOST_INPUTS) return null;
       const from = d.from.filter(isId);
       const by = d.by.filter(isNumber);
       if (from.length !== d.from.length || by.length !== d.by.length) return null;

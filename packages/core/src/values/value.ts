@@ -69,9 +69,12 @@ export type Value =
   | { type: 'textStyle'; style: string }
   | { type: 'derived'; derivation: Derivation };
 
-/** Ids are ours or a client's: short, and harmless inside a class name. */
+/** What every object answers to: an id of such a name would be found in maps that do not hold it. */
+const INHERITED: ReadonlySet<string> = new Set(Object.getOwnPropertyNames(Object.prototype));
+
+/** Ids are ours or a client's: short, harmless inside a class name, and no name that every object answers to. */
 export const isId = (it: unknown): it is string =>
-  typeof it === 'string' && /^[a-zA-Z][a-zA-Z0-9-]{0,63}$/.test(it);
+  typeof it === 'string' && /^[a-zA-Z][a-zA-Z0-9-]{0,63}$/.test(it) && !INHERITED.has(it);
 
 export type ValueType = Value['type'];
 /** The types a token can have. */

@@ -31,7 +31,8 @@ function read(text: string): Read {
     const result = readDesignTokens(text);
     return result.ok ? { type: 'file', tokens: result.value } : { type: 'problem', problem: result.problem };
   }
-  return { type: 'list', pasted: pasteSwatches(text) };
+  const pasted = pasteSwatches(text);
+  return pasted.ok ? { type: 'list', pasted: pasted.value } : { type: 'problem', problem: pasted.problem };
 }
 
 /** Colours as people have them at hand, or a token file: read as they are typed, seen before they are taken. */

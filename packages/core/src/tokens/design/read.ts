@@ -1,15 +1,17 @@
+import { longestWays } from '../../graph/index.ts';
+import { LIMITS, scanJson, tooLong } from '../../limits/index.ts';
 import { fail, ok, type Problem, type Result } from '../../result/index.ts';
 import { newIds } from '../../site/id.ts';
 import { keysBetween } from '../../site/order.ts';
 import type { Id, TextStyleRecord, TokenRecord } from '../../site/records.ts';
 import type { TokenType, Value } from '../../values/index.ts';
-import { tokenTypeOf } from '../../values/index.ts';
+import { tokensIn, tokenTypeOf } from '../../values/index.ts';
 import type { Tokens } from '../graph.ts';
 import { findCircular } from '../graph.ts';
 import { ROOT_OF_TYPE } from '../names.ts';
 import { parseTokenValue } from '../text.ts';
 import { lineAndColumn, locate } from './locate.ts';
-import { BadToken, extended, isNode, isToken, type Node, nodeAt, stepsOf } from './tree.ts';
+import { BadToken, extended, isNode, isToken, type Node, nodeAt, Steps, stepsOf } from './tree.ts';
 import { LEFT_OUT, READERS } from './values.ts';
 import { OURS } from './write.ts';
 
@@ -56,6 +58,9 @@ const TYPE_OF: Readonly<Record<string, TokenType>> = {
   gradient: 'gradient',
 };
 
+const typeNamed = (name: string): TokenType | undefined =>
+  Object.hasOwn(TYPE_OF, name) ? TYPE_OF[name] : undefined;
+
 const isLeftOut = (type: string) => LEFT_OUT.some(it => it === type);
 
 /** `hull-deep` → `Hull deep`. */
@@ -89,13 +94,17 @@ function named({ group, key }: Found, type: TokenType): { group: string; name: s
 }
 
 /** All tokens of a file, groups walked, types inherited (section 6.3). */
-function collect(root: Node): Found[] {
+function collect(root: Node, steps: Steps): Found[] {
   const found: Found[] = [];
   const visit = (node: Node, path: readonly string[], inherited: string | null) => {
-    const group = extended(root, node, path);
+    if (path.length > LIMITS.json.depth)
+      throw new BadToken(path, `Groups nest more than ${LIMITS.json.depth} levels deep.`);
+    const group = extended(root, node, path, steps);
+    steps.pass(1, path);
     const type = typeof group.$type === 'string' ? group.$type : inherited;
     const prefix = path.length === 0 ? '' : `${path.join('.')}.`;
     for (const key of Object.keys(group)) {
+      steps.pass(1, path);
       if (key.startsWith('$') && key !== '$root') continue;
       const inner = group[key];
       if (!isNode(inner))
@@ -122,6 +131,7 @@ class Reader {
     private readonly found: readonly Found[],
     /** Whether the file refers to parts of values by JSON Pointer at all. */
     private readonly pointers: boolean,
+    private readonly steps: Steps,
   ) {
     for (const it of found) this.byPath.set(it.name, it);
   }
@@ -156,27 +166,33 @@ class Reader {
   }
 
   /** Own type, else that of what it refers to, else what the groups say (section 8). */
-  typeOf(it: Found, passed: readonly Found[] = NONE): string {
-    if (it.resolved !== null) return it.resolved;
-    if (passed.includes(it)) throw new BadToken(it.path, 'This token refers to itself.');
-    const alias = textOf(it.written.$type) ? null : this.aliasOf(it);
-    const type =
-      alias === null
-        ? it.type
-        : this.typeOf(
-            this.tokenAt(alias, () => [...it.path, '$value']),
-            [...passed, it],
-          );
-    if (type === null)
-      throw new BadToken(it.path, 'This token has no $type, and no group says one.', 'a $type');
-    it.resolved = type;
-    return type;
+  typeOf(start: Found): string {
+    const passed = new Set<Found>();
+    let at = start;
+    while (at.resolved === null) {
+      if (passed.has(at)) throw new BadToken(at.path, 'This token refers to itself.');
+      if (passed.size > LIMITS.following)
+        throw new BadToken(start.path, `More than ${LIMITS.following} tokens refer to one another.`);
+      passed.add(at);
+      const alias = textOf(at.written.$type) ? null : this.aliasOf(at);
+      if (alias === null) {
+        if (at.type === null)
+          throw new BadToken(at.path, 'This token has no $type, and no group says one.', 'a $type');
+        at.resolved = at.type;
+        break;
+      }
+      const { path } = at;
+      at = this.tokenAt(alias, () => [...path, '$value']);
+    }
+    for (const it of passed) it.resolved = at.resolved;
+    return at.resolved;
   }
 
   /** References inside a value by JSON Pointer, to a part of another value, replaced by what they point at. */
   private plain(it: unknown, path: readonly string[], depth = 0): unknown {
     if (!this.pointers) return it;
-    if (depth > 32) throw new BadToken(path, 'These references run in a circle.');
+    this.steps.pass(1, path);
+    if (depth > LIMITS.following) throw new BadToken(path, 'These references run in a circle.');
     if (Array.isArray(it)) return it.map((inner, i) => this.plain(inner, [...path, String(i)], depth));
     if (!isNode(it)) return it;
     const steps = typeof it.$ref === 'string' ? stepsOf(it.$ref) : null;
@@ -201,7 +217,7 @@ class Reader {
     if (whole === null || (this.pointers && this.isPart(whole))) return null;
     const target = this.tokenAt(whole, () => [...it.path, '$value']);
     const found = this.typeOf(target);
-    if (TYPE_OF[found] !== TYPE_OF[type])
+    if (typeNamed(found) !== typeNamed(type))
       throw new BadToken([...it.path, '$value'], `${whole} is a ${found}, not a ${type}.`, `a ${type}`);
     return { type: 'token', token: target.id };
   }
@@ -215,7 +231,7 @@ class Reader {
   value(it: Found, type: string): Value {
     const alias = this.refer(it, type);
     if (alias) return alias;
-    const read = READERS[type];
+    const read = Object.hasOwn(READERS, type) ? READERS[type] : undefined;
     if (!read)
       throw new BadToken([...it.path, '$type'], `There is no type ${type}.`, Object.keys(READERS).join(', '));
     try {
@@ -257,7 +273,6 @@ const aliasIn = (it: unknown): string | null =>
     ? it.slice(1, -1) || null
     : null;
 
-const NONE: readonly Found[] = [];
 const HERE: readonly string[] = [];
 
 const never = (): never => {
@@ -306,6 +321,10 @@ function parseJson(text: string): Result<unknown> {
  * line and column; then nothing of it is taken.
  */
 export function readDesignTokens(text: string): Result<ReadTokens> {
+  const refused = tooLong(text, LIMITS.typed.tokens);
+  if (refused) return refused;
+  const counted = scanJson(text, LIMITS.json);
+  if (!counted.ok) return counted;
   const json = parseJson(text);
   if (!json.ok) return json;
   const root = json.value;
@@ -324,7 +343,8 @@ export function readDesignTokens(text: string): Result<ReadTokens> {
 }
 
 function records(root: Node, pointers: boolean): ReadTokens {
-  const reader = new Reader(root, collect(root), pointers);
+  const steps = new Steps(LIMITS.json.values);
+  const reader = new Reader(root, collect(root, steps), pointers, steps);
   const orders = keysBetween(null, null, reader.all.length);
   const tokens = new Map<Id, TokenRecord>();
   const textStyles: TextStyleRecord[] = [];
@@ -346,7 +366,7 @@ function records(root: Node, pointers: boolean): ReadTokens {
       continue;
     }
     const value = reader.value(it, type);
-    const own = TYPE_OF[type] ?? (value.type === 'token' ? null : tokenTypeOf(literal(value)));
+    const own = typeNamed(type) ?? (value.type === 'token' ? null : tokenTypeOf(literal(value)));
     if (!own) throw new BadToken(it.path, `There is no type ${type}.`);
     const { group, name } = named(it, own);
     const record: TokenRecord = { id: it.id, kind: 'token', type: own, name, group, order, value };
@@ -355,9 +375,19 @@ function records(root: Node, pointers: boolean): ReadTokens {
     const ours = keptIn(it);
     if (ours !== null) kept.push([record, ours]);
   }
-  const circle = findCircular(it => tokens.get(it)?.value ?? null, naming);
-  if (circle !== undefined)
-    throw new BadToken(reader.all.find(it => it.id === circle)?.path ?? [], 'This token refers to itself.');
+  const way = longestWays((id: Id) => {
+    const value = tokens.get(id)?.value;
+    return value ? tokensIn(value) : [];
+  }, LIMITS.following);
+  for (const id of naming) {
+    const length = way(id);
+    if (typeof length === 'number') continue;
+    const message =
+      length === 'circular'
+        ? 'This token refers to itself.'
+        : `More than ${LIMITS.following} tokens refer to one another.`;
+    throw new BadToken(reader.all.find(it => it.id === id)?.path ?? [], message);
+  }
   return { tokens: withKept(tokens, kept), textStyles, left };
 }
 

@@ -1,3 +1,5 @@
+import { LIMITS } from '../../limits/index.ts';
+
 /** Any JSON object of a token file: a group, a token, or part of a value. */
 export type Node = Readonly<Record<string, unknown>>;
 export const isNode = (it: unknown): it is Node =>
@@ -29,10 +31,16 @@ export function stepsOf(reference: unknown): string[] | null {
   const curly = /^\{([^{}]+)\}$/.exec(reference)?.[1];
   if (curly !== undefined) return curly.split('.');
   if (!reference.startsWith('#/')) return null;
-  return reference
-    .slice(2)
-    .split('/')
-    .map(step => decodeURIComponent(step).replace(/~1/g, '/').replace(/~0/g, '~'));
+  try {
+    return reference
+      .slice(2)
+      .split('/')
+      .map(step => decodeURIComponent(step).replace(/~1/g, '/').replace(/~0/g, '~'));
+  } catch (error) {
+    // A per cent sign that escapes nothing.
+    if (error instanceof URIError) return null;
+    throw error;
+  }
 }
 
 export function nodeAt(root: unknown, steps: readonly string[]): unknown {
@@ -45,28 +53,63 @@ export function nodeAt(root: unknown, steps: readonly string[]): unknown {
   return at;
 }
 
-const merge = (below: Node, above: Node): Node => {
+/**
+ * Counts the entries that reading a file passes. Groups that extend groups, and values that refer to values, can stand for
+ * far more than the file has characters; past the budget it is refused.
+ */
+export class Steps {
+  private left: number;
+
+  constructor(private readonly most: number) {
+    this.left = most;
+  }
+
+  pass(count: number, path: readonly string[]): void {
+    this.left -= count;
+    if (this.left < 0)
+      throw new BadToken(
+        path,
+        `With all that groups extend and values refer to, this file has more than ${this.most.toLocaleString('en')} entries.`,
+        `at most ${this.most} entries`,
+      );
+  }
+}
+
+function merge(below: Node, above: Node, path: readonly string[], steps: Steps): Node {
   const both: Record<string, unknown> = { ...below };
-  for (const [key, it] of Object.entries(above)) {
+  const entries = Object.entries(above);
+  steps.pass(Object.keys(below).length + entries.length, path);
+  for (const [key, it] of entries) {
     const under = own(below, key);
     // Whole tokens are replaced, groups are merged (section 6.4).
-    both[key] = isNode(it) && isNode(under) && !isToken(it) && !key.startsWith('$') ? merge(under, it) : it;
+    both[key] =
+      isNode(it) && isNode(under) && !isToken(it) && !key.startsWith('$')
+        ? merge(under, it, path, steps)
+        : it;
   }
   return both;
-};
+}
 
 /** A group with what it takes over by `$extends`, which is merged below its own (section 6.4). */
-export function extended(root: Node, group: Node, path: readonly string[], open: readonly Node[] = []): Node {
+export function extended(
+  root: Node,
+  group: Node,
+  path: readonly string[],
+  steps: Steps,
+  open: ReadonlySet<Node> = new Set(),
+): Node {
   if (group.$extends === undefined) return group;
   const { $extends, ...rest } = group;
-  if (open.includes(group)) throw new BadToken(path, 'A group extends itself.');
-  const steps = stepsOf($extends);
-  const target = steps && nodeAt(root, steps);
+  if (open.has(group)) throw new BadToken(path, 'A group extends itself.');
+  if (open.size >= LIMITS.following)
+    throw new BadToken(path, `More than ${LIMITS.following} groups extend one another.`);
+  const to = stepsOf($extends);
+  const target = to && nodeAt(root, to);
   if (!isNode(target) || isToken(target))
     throw new BadToken(
       [...path, '$extends'],
       `There is no group ${String($extends)}.`,
       'a group of the file',
     );
-  return merge(extended(root, target, path, [...open, group]), rest);
+  return merge(extended(root, target, path, steps, new Set(open).add(group)), rest, path, steps);
 }

@@ -1,0 +1,2 @@
+export { innermostFirst } from './innermostFirst.ts';
+export { longestWays, type WayLength } from './longestWays.ts';

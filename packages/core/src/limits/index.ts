@@ -1,0 +1,4 @@
+export { type ChangeBudget, LIMITS } from './limits.ts';
+export { type JsonBudget, type JsonCount, scanJson } from './scanJson.ts';
+export { isWellFormed, mayHoldUnstorable, unstorableIn } from './storable.ts';
+export { tooLong } from './tooLong.ts';

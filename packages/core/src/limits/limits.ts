@@ -1,0 +1,62 @@
+/**
+ * Every budget of the program, in one place. A cost is bounded by counting (characters, entries, edits, steps), never by
+ * a clock, and counted before the work that it bounds. docs/security.md says for each kind of input what exceeding it
+ * answers. All lengths of text are UTF-16 code units; all sizes of bodies and files are bytes.
+ */
+export const LIMITS = {
+  /** One record of a site, whatever its kind. */
+  record: {
+    /** Characters of all its text and keys together. */
+    characters: 400_000,
+    /** Entries of one map: styles, wears, roles. */
+    entries: 2000,
+  },
+  /** A change that a member sends. */
+  change: {
+    edits: 20_000,
+    bytes: 20_000_000,
+    /** Records that it touches, with all that goes where something is removed; undoing it has to fit as well. */
+    records: 20_000,
+  },
+  /** A change that the server works out: a restored snapshot, a new site. */
+  computedChange: { edits: 200_000, bytes: 200_000_000, records: 200_000 },
+  /** Records of one site. */
+  siteRecords: 100_000,
+  /** JSON that is sent or pasted. */
+  json: {
+    /** Levels of lists and objects. */
+    depth: 32,
+    /** Entries of all lists and objects together. */
+    values: 1_000_000,
+  },
+  /** Sections and widgets, one within another; pages, one below another. */
+  nesting: 32,
+  /** Tokens, one following another, and roles, one falling back on another. */
+  following: 32,
+  /** Presets, one including another. */
+  including: 16,
+  /** Text that a person types or pastes into the program. */
+  typed: {
+    /** A value, a link, an address. */
+    value: 2000,
+    /** A few lines of CSS for one element. */
+    declarations: 20_000,
+    /** A list of colours, or the custom properties of a style sheet. */
+    swatches: 200_000,
+    /** A token file. */
+    tokens: 10_000_000,
+    /** What the clipboard holds of a site. */
+    clip: 20_000_000,
+    /** Brackets, one within another. */
+    brackets: 32,
+  },
+  /** An order key. Placing never makes one longer than `rekeyed`: the siblings are given new keys instead. */
+  orderKey: { characters: 200, rekeyed: 100 },
+} as const;
+
+/** What a change may cost. */
+export interface ChangeBudget {
+  edits: number;
+  bytes: number;
+  records: number;
+}

@@ -1,0 +1,74 @@
+import { fail, ok, type Result } from '../result/index.ts';
+import { LIMITS } from './limits.ts';
+
+export interface JsonBudget {
+  depth: number;
+  values: number;
+}
+
+export interface JsonCount {
+  /** Levels of lists and objects. */
+  depth: number;
+  /** Entries of all lists and objects together, counted by their commas and opening brackets. */
+  values: number;
+}
+
+const QUOTE = 0x22;
+const BACKSLASH = 0x5c;
+const COMMA = 0x2c;
+const OPEN_LIST = 0x5b;
+const CLOSE_LIST = 0x5d;
+const OPEN_OBJECT = 0x7b;
+const CLOSE_OBJECT = 0x7d;
+
+/**
+ * Counts what a JSON text holds without parsing it, one look at each character, and refuses it at the first that exceeds
+ * the budget: so what parsing it would cost is known before it is paid. Whether it is JSON is for the parser to say.
+ */
+export function scanJson(text: string, budget: JsonBudget = LIMITS.json): Result<JsonCount> {
+  let depth = 0;
+  let deepest = 0;
+  let values = 0;
+  let quoted = false;
+  for (let i = 0; i < text.length; i++) {
+    const c = text.charCodeAt(i);
+    if (quoted) {
+      if (c === BACKSLASH) i++;
+      else if (c === QUOTE) quoted = false;
+      continue;
+    }
+    switch (c) {
+      case QUOTE:
+        quoted = true;
+        break;
+      case OPEN_LIST:
+      case OPEN_OBJECT:
+        depth++;
+        values++;
+        if (depth > deepest) deepest = depth;
+        break;
+      case CLOSE_LIST:
+      case CLOSE_OBJECT:
+        depth--;
+        break;
+      case COMMA:
+        values++;
+        break;
+    }
+    if (deepest > budget.depth)
+      return fail({
+        code: 'too-deep',
+        message: `This JSON nests lists and objects more than ${budget.depth} levels deep.`,
+        found: `more than ${budget.depth} levels, at character ${i + 1}`,
+        expected: `at most ${budget.depth} levels`,
+      });
+    if (values > budget.values)
+      return fail({
+        code: 'too-many',
+        message: `This JSON has more than ${budget.values} entries.`,
+        found: `more than ${budget.values} entries, at character ${i + 1}`,
+        expected: `at most ${budget.values} entries`,
+      });
+  }
+  return ok({ depth: deepest, values });
+}
