@@ -17,6 +17,7 @@ import {
   parseDeclarations,
   parseTokenValue,
   placesAt,
+  publishSite,
   type Result,
   type RoleRecord,
   readDesignTokens,
@@ -105,6 +106,20 @@ describe('nesting', () => {
     expect(codeOf(edited)).toBe('ok');
     const gone = must(applyChange(stored, { edits: [{ op: 'remove', id: 'nest' }] }));
     expect(gone.site.kinds.widget.size).toBe(demo.kinds.widget.size);
+  });
+
+  it('stored deeper is shown down to the limit, and what is not shown is reported with its page', () => {
+    const stored = siteOf([...allRecords(demo), ...nested(4000)]);
+    const { files, problems } = publishSite(stored);
+    expect(files.get('index.html')?.split('n-group').length).not.toBe(0);
+    expect(problems).toEqual([
+      expect.objectContaining({
+        page: 'home',
+        node: `g${LIMITS.nesting}`,
+        reason: expect.stringContaining('deep'),
+      }),
+    ]);
+    expect(publishSite(demo).problems).toEqual([]);
   });
 
   it('of pages is limited too', () => {

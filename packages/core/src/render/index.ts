@@ -19,6 +19,7 @@ export * from './rules.ts';
 export { elementOfNode, guideIds, guideSources, ownSource, programSources } from './sources.ts';
 export * from './specimen.ts';
 export * from './stylesheet.ts';
+export { nameOfNode, type Unrenderable } from './unrenderable.ts';
 export {
   closureVariables,
   type Declarations,

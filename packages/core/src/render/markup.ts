@@ -1,4 +1,5 @@
 import { childScope, pageScope, type Scope, sourcesOf, speaksOf } from '../cascade/index.ts';
+import { LIMITS } from '../limits/index.ts';
 import {
   AREAS,
   type Area,
@@ -32,6 +33,7 @@ import { drawnSvg } from './drawings.ts';
 import type { HtmlElement, HtmlNode } from './html.ts';
 import { homePage, linkHref, pageHref, topPages } from './links.ts';
 import { partClass } from './names.ts';
+import { CannotRender } from './unrenderable.ts';
 
 export interface MarkupOptions {
   /** Marks every part with its node and name, for the canvas; never in what is published. */
@@ -206,12 +208,27 @@ function sectionsLinkedFrom(widget: WidgetRecord): readonly Id[] {
 export function renderNode(site: Site, outer: Scope, node: NodeRecord, options: MarkupOptions): HtmlElement {
   const scope = childScope(outer, node);
   const content = node.kind === 'widget' ? node.content : {};
-  const root = scope.element.markup?.(content, markupContext(site, scope, options));
-  if (!root) throw new Error(`${scope.element.name} makes no markup`);
-  return dress(site, scope, options, root, () => renderChildren(site, scope, node.id, options));
+  try {
+    const root = scope.element.markup?.(content, markupContext(site, scope, options));
+    if (!root) throw new Error(`${scope.element.name} makes no markup`);
+    return dress(site, scope, options, root, () => renderChildren(site, scope, node.id, options));
+  } catch (error) {
+    // Told with what is at fault: the innermost, since what holds it fails for its sake.
+    if (error instanceof CannotRender) throw error;
+    throw new CannotRender(node, error instanceof Error ? error : new Error(String(error)));
+  }
+}
+
+/** How many things stand around what is in a scope, itself among them. */
+function depthOf(scope: Scope): number {
+  let depth = 0;
+  for (let at = scope.parent; at; at = at.scope.parent) depth++;
+  return depth;
 }
 
 function renderChildren(site: Site, scope: Scope, parent: Id, options: MarkupOptions): HtmlElement[] {
+  // What was stored deeper before there was a limit stays where it is, and is reported instead of shown.
+  if (depthOf(scope) >= LIMITS.nesting) return [];
   return nodesUnder(site, parent)
     .map(id => getRecord(site, id))
     .filter(isNode)

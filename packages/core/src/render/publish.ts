@@ -8,6 +8,7 @@ import { pageFolder, pagesInOrder, toRoot } from './links.ts';
 import { renderPage, variablesIn } from './renderedPage.ts';
 import { BASE_CSS, type Printing, printElementBases, printLayerOrder } from './rules.ts';
 import { type Block, guideRules, printBlock, printRules, rootBlock, schemeBlocks } from './stylesheet.ts';
+import { type Unrenderable, unrenderable } from './unrenderable.ts';
 
 export interface PublishedSite {
   /** Path below the site's root, and text. */
@@ -15,6 +16,8 @@ export interface PublishedSite {
   assets: readonly AssetRecord[];
   /** Font files, to be copied into `fonts/`. */
   fonts: readonly string[];
+  /** What could not be rendered; the pages that hold it are left out, or shown without it. */
+  problems: readonly Unrenderable[];
 }
 
 /** All that is in any of several collections. */
@@ -55,7 +58,17 @@ const SHARED: Printing = { mode: 'published', assetUrl: ({ file }) => `assets/${
 export function publishSite(site: Site): PublishedSite {
   const { language, name, tabIcon, address } = settingsOf(site);
   const published = pagesInOrder(site).filter(page => !page.off);
-  const pages = published.map(page => renderPage(site, page));
+  const problems: Unrenderable[] = [];
+  const pages = published.flatMap(page => {
+    try {
+      const made = renderPage(site, page);
+      problems.push(...made.problems);
+      return [made];
+    } catch (error) {
+      problems.push(unrenderable(page, error));
+      return [];
+    }
+  });
   const icon = site.kinds.asset.get(tabIcon ?? '');
   const pictureOf = (page: PageRecord) => site.kinds.asset.get(page.sharePicture ?? '');
   const used = union(pages.map(it => it.classes));
@@ -139,5 +152,5 @@ export function publishSite(site: Site): PublishedSite {
       ),
     );
   }
-  return { files, assets: [...assets], fonts: fonts.map(({ file }) => file.file) };
+  return { files, assets: [...assets], fonts: fonts.map(({ file }) => file.file), problems };
 }

@@ -1,11 +1,13 @@
 import type { Rank } from '../cascade/index.ts';
+import { LIMITS } from '../limits/index.ts';
 import { type MovementName, movementsIn } from '../properties/index.ts';
-import type { AssetRecord, NodeRecord, PageRecord, Site } from '../site/index.ts';
+import { AREAS, type AssetRecord, type NodeRecord, type PageRecord, type Site } from '../site/index.ts';
 import { classNamesIn, renderBody, tagsIn } from './body.ts';
 import { printHtml } from './html.ts';
 import { toRoot } from './links.ts';
-import { isLinked } from './markup.ts';
+import { isLinked, sectionsIn } from './markup.ts';
 import { type Block, nodesOn, ownRules, printRules, rebindBlocks } from './stylesheet.ts';
+import { hiddenByDepth, nameOfNode, type Unrenderable } from './unrenderable.ts';
 
 /** What a page comes to by itself, before it is put together with the others. */
 export interface RenderedPage {
@@ -23,6 +25,8 @@ export interface RenderedPage {
   movements: readonly MovementName[];
   /** Custom properties that its own rules ask for. */
   variables: ReadonlySet<string>;
+  /** What of it is not shown. */
+  problems: readonly Unrenderable[];
 }
 
 /** Names of the custom properties that a text asks for. */
@@ -69,6 +73,17 @@ export function renderPage(site: Site, page: PageRecord): RenderedPage {
     rebinds: rebindBlocks(site, page),
     movements: movementsIn(own),
     variables: variablesIn(own),
+    problems: hiddenByDepth(
+      site,
+      AREAS.flatMap(area => sectionsIn(site, page.id, area)),
+      LIMITS.nesting,
+    ).map(node => ({
+      page: page.id,
+      title: page.title,
+      node: node.id,
+      name: nameOfNode(node),
+      reason: `It stands more than ${LIMITS.nesting} deep, one thing within another.`,
+    })),
   };
   rendered.set(page, { inputs, made });
   return made;
