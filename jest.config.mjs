@@ -34,6 +34,7 @@ export default {
       decorators: true,
       globalSetup: '<rootDir>/test/support/globalSetup.mjs',
       globalTeardown: '<rootDir>/test/support/globalTeardown.mjs',
+      setupFilesAfterEnv: ['<rootDir>/test/support/setup.mjs'],
     }),
     project('web', 'apps/web', { environment: 'jsdom', setupFiles: ['<rootDir>/test/setup.mjs'] }),
     project('e2e', 'e2e'),

@@ -9,7 +9,12 @@ const isOurs = id =>
   id.startsWith('@oxc-project/runtime');
 
 export default defineConfig({
-  input: { main: 'src/main.ts', 'render.worker': 'src/releases/render.worker.ts' },
+  input: {
+    main: 'src/main.ts',
+    'sites.process': 'src/sitesHost/sites.process.ts',
+    'uploads.process': 'src/uploads/uploads.process.ts',
+    'work.worker': 'src/work/work.worker.ts',
+  },
   platform: 'node',
   external: id => !isOurs(id),
   tsconfig: './tsconfig.json',

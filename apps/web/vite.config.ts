@@ -2,7 +2,8 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
-const program = `http://localhost:${process.env.COVE_PORT ?? 4310}`;
+/** The program, told the address under which it is seen: it answers to no other. */
+const program = { target: `http://localhost:${process.env.COVE_PORT ?? 4310}`, changeOrigin: false };
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],

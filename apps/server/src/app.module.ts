@@ -1,15 +1,20 @@
 import { type DynamicModule, Global, Module } from '@nestjs/common';
-import { APP_FILTER, APP_GUARD } from '@nestjs/core';
-import { TypeOrmModule } from '@nestjs/typeorm';
+import { APP_FILTER, APP_GUARD, APP_INTERCEPTOR } from '@nestjs/core';
+import { getDataSourceToken, TypeOrmModule } from '@nestjs/typeorm';
 import { LoggerModule } from 'nestjs-pino';
+import type { DataSource } from 'typeorm';
 import { AccountsModule } from './accounts/accounts.module';
 import { AccessGuard } from './common/access.guard';
+import { BodyInterceptor } from './common/body.interceptor';
+import { Database, ServerDatabase } from './common/database';
 import { OriginGuard } from './common/origin.guard';
 import { ProblemFilter } from './common/problem.filter';
+import { requestId } from './common/requestGate';
 import { Config } from './config/config';
 import { dataSourceOptions } from './database/dataSource';
 import { DemoController } from './demo/demo.controller';
 import { DemoService } from './demo/demo.service';
+import { FontsModule } from './fonts/fonts.module';
 import { GuidesModule } from './guides/guides.module';
 import { HealthController } from './health/health.controller';
 import { NewSitesModule } from './newSites/newSites.module';
@@ -19,10 +24,15 @@ import { PicturesModule } from './pictures/pictures.module';
 import { ReleasesModule } from './releases/releases.module';
 import { SectionsModule } from './sections/sections.module';
 import { SitesModule } from './sites/sites.module';
+import { SitesHostModule } from './sitesHost/sitesHost.module';
 import { SnapshotsModule } from './snapshots/snapshots.module';
 import { DiskStorage } from './storage/diskStorage';
 import { Storage } from './storage/storage';
+import { StoredFiles } from './storage/storedFiles';
+import { UploadsModule } from './uploads/uploads.module';
 import { ViewsModule } from './views/views.module';
+import { WatchModule } from './watch/watch.module';
+import { WorkModule } from './work/work.module';
 
 /** What every feature may ask for. */
 @Global()
@@ -33,9 +43,19 @@ class FoundationModule {
       module: FoundationModule,
       providers: [
         { provide: Config, useValue: config },
-        { provide: Storage, useClass: DiskStorage },
+        { provide: Storage, useFactory: () => new DiskStorage(config.COVE_DATA) },
+        {
+          provide: Database,
+          useFactory: (source: DataSource) => new ServerDatabase(source),
+          inject: [getDataSourceToken()],
+        },
+        {
+          provide: StoredFiles,
+          useFactory: (storage: Storage) => new StoredFiles(storage),
+          inject: [Storage],
+        },
       ],
-      exports: [Config, Storage],
+      exports: [Config, Storage, Database, StoredFiles],
     };
   }
 }
@@ -51,16 +71,22 @@ export class AppModule {
         LoggerModule.forRoot({
           pinoHttp: {
             level: config.COVE_LOG_LEVEL,
+            genReqId: requestId,
             redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
             autoLogging: { ignore: request => request.url === '/api/health' },
           },
         }),
+        WorkModule,
+        UploadsModule,
+        WatchModule,
         AccountsModule,
         OutboxModule,
         SitesModule,
         PeopleModule,
+        FontsModule,
         PicturesModule,
         ReleasesModule,
+        SitesHostModule,
         SnapshotsModule,
         GuidesModule,
         NewSitesModule,
@@ -71,6 +97,7 @@ export class AppModule {
         DemoService,
         { provide: APP_GUARD, useClass: OriginGuard },
         { provide: APP_GUARD, useClass: AccessGuard },
+        { provide: APP_INTERCEPTOR, useClass: BodyInterceptor },
         { provide: APP_FILTER, useClass: ProblemFilter },
       ],
       controllers: [HealthController, DemoController],

@@ -1,13 +1,15 @@
 import { existsSync } from 'node:fs';
+import type { Server } from 'node:http';
 import { join } from 'node:path';
 import { ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
-import { json, type NextFunction, type Request, type Response } from 'express';
+import type { NextFunction, Request, Response } from 'express';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module';
+import { requestGate } from './common/requestGate';
 import { Config } from './config/config';
 
 const CSP =
@@ -26,20 +28,10 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.useLogger(app.get(Logger));
   app.disable('x-powered-by');
   app.set('trust proxy', config.COVE_PROXIES);
+  app.use(requestGate(config));
   app.use(compression({ filter: isCompressed }));
-  app.use('/api/sites/:site/changes', json({ limit: '20mb' }));
-  // A font of 4 MB as base64, and a little.
-  app.use('/api/sites/:site/fonts', json({ limit: '12mb' }));
-  // A picture of 11 MB as base64, and a little.
-  app.use('/api/sites/:site/assets', json({ limit: '16mb' }));
-  app.useBodyParser('json', { limit: '64kb' });
   app.useGlobalPipes(new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true }));
   app.enableShutdownHooks();
-  app.use((_: Request, response: Response, next: NextFunction) => {
-    response.setHeader('x-content-type-options', 'nosniff');
-    response.setHeader('referrer-policy', 'same-origin');
-    next();
-  });
   const document = SwaggerModule.createDocument(
     app,
     new DocumentBuilder().setTitle('Cove Thread').setVersion('1').build(),
@@ -50,6 +42,10 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
     jsonDocumentUrl: 'api/openapi.json',
   });
   if (config.COVE_WEB) serveWeb(app, config.COVE_WEB);
+  const server: Server = app.getHttpServer();
+  // Whoever sends slowly is let go; a whole change of the largest size has time on a slow line.
+  server.headersTimeout = 15_000;
+  server.requestTimeout = 120_000;
   return app;
 }
 
@@ -57,18 +53,23 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
 function serveWeb(app: NestExpressApplication, folder: string): void {
   const index = join(folder, 'index.html');
   if (!existsSync(index)) throw new Error(`There is no built interface in ${folder}.`);
-  app.use((_: Request, response: Response, next: NextFunction) => {
-    response.setHeader('content-security-policy', CSP);
-    next();
+  app.useStaticAssets(folder, {
+    index: false,
+    maxAge: '1y',
+    immutable: true,
+    setHeaders: response => response.setHeader('content-security-policy', CSP),
   });
-  app.useStaticAssets(folder, { index: false, maxAge: '1y', immutable: true });
   app.use((request: Request, response: Response, next: NextFunction) => {
     const ours =
-      request.method === 'GET' &&
+      (request.method === 'GET' || request.method === 'HEAD') &&
+      !request.path.includes('//') &&
       !request.path.startsWith('/api/') &&
       !request.path.startsWith('/fonts/') &&
       request.accepts('html');
     if (!ours) next();
-    else response.setHeader('cache-control', 'no-cache').sendFile(index);
+    else {
+      response.setHeader('content-security-policy', CSP);
+      response.setHeader('cache-control', 'no-cache').sendFile(index);
+    }
   });
 }

@@ -53,13 +53,13 @@ const EXPECTED: Record<string, Record<Who, number>> = {
     keeper: 200,
     designer: 200,
   },
-  'post /api/sites/{site}/assets': { nobody: 401, stranger: 404, reviewer: 403, keeper: 400, designer: 400 },
+  'post /api/sites/{site}/assets': { nobody: 401, stranger: 404, reviewer: 403, keeper: 415, designer: 415 },
   'post /api/sites/{site}/assets/files': {
     nobody: 401,
     stranger: 404,
     reviewer: 403,
-    keeper: 400,
-    designer: 400,
+    keeper: 415,
+    designer: 415,
   },
   'get /api/sites/{site}/assets/{file}': {
     nobody: 401,
@@ -112,8 +112,8 @@ const EXPECTED: Record<string, Record<Who, number>> = {
   'get /api/guides/{guide}': { nobody: 401, stranger: 404, reviewer: 404, keeper: 404, designer: 404 },
   'post /api/guides/{guide}/files': { nobody: 401, stranger: 400, reviewer: 400, keeper: 400, designer: 400 },
   'delete /api/guides/{guide}': { nobody: 401, stranger: 200, reviewer: 200, keeper: 200, designer: 200 },
-  // A body that is no font: the pipe refuses what has none before anything is read.
-  'post /api/sites/{site}/fonts': { nobody: 401, stranger: 404, reviewer: 403, keeper: 403, designer: 400 },
+  // JSON is no font: what is sent is not even looked at.
+  'post /api/sites/{site}/fonts': { nobody: 401, stranger: 404, reviewer: 403, keeper: 403, designer: 415 },
   'get /api/sites/{site}/fonts/{file}': {
     nobody: 401,
     stranger: 404,

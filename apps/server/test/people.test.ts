@@ -169,7 +169,7 @@ describe('too many tries', () => {
     const beside = await startProcess('people', world.url);
     const { status } = await request(beside.http)
       .post('/api/session')
-      .set('origin', ORIGIN)
+      .set('origin', beside.config.COVE_ORIGIN)
       .send({ email: 'ghost@tolvane.example', password: 'x' });
     expect(status).toBe(429);
     await beside.close();
@@ -309,7 +309,7 @@ describe('a body', () => {
       .send('{"email": ');
     expect([response.status, response.body]).toEqual([
       400,
-      { code: 'bad-request', message: expect.stringContaining('JSON') },
+      expect.objectContaining({ code: 'bad-json', message: expect.stringContaining('JSON') }),
     ]);
   });
   it('that is too large is refused with a clear answer: small where little is expected, 20 MB for changes', async () => {
@@ -319,7 +319,7 @@ describe('a body', () => {
     });
     expect([large.status, large.body]).toEqual([
       413,
-      { code: 'too-large', message: 'The request is too large.' },
+      expect.objectContaining({ code: 'too-large', message: expect.stringContaining('too large') }),
     ]);
     const edit = { op: 'set', id: 'feature-dogs', path: ['content', 'text'], value: 'x'.repeat(80_000) };
     expect((await world.change([edit])).status).toBe(422);

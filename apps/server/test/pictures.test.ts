@@ -12,8 +12,7 @@ afterAll(() => world.close());
 
 const plain = (width: number, height: number) =>
   sharp({ create: { width, height, channels: 3, background: '#2a3a5f' } });
-const upload = (data: Buffer, cookie?: string) =>
-  world.send('post', '/api/sites/tolvane/assets', { data: data.toString('base64') }, cookie);
+const upload = (data: Buffer, cookie?: string) => world.upload('/api/sites/tolvane/assets', data, cookie);
 const record = (id: string, facts: object): AssetRecord => ({
   ...{ id, kind: 'asset', name: 'Uploaded', alt: '', file: '', mime: '', width: 1, height: 1 },
   ...facts,
@@ -113,7 +112,7 @@ describe('a kept guide', () => {
 
 describe('a file to be linked to', () => {
   const give = (data: Buffer, name: string) =>
-    world.send('post', '/api/sites/tolvane/assets/files', { data: data.toString('base64'), name });
+    world.upload(`/api/sites/tolvane/assets/files?name=${encodeURIComponent(name)}`, data);
 
   it.each([
     ['Fares.pdf', Buffer.from('%PDF-1.7\n'), 'application/pdf', 'pdf'],

@@ -46,7 +46,7 @@ describe('a thread', () => {
     ['node=feature-dogs&page=home&part=box&property=colour', 400],
     ['type=nothing&part=box&property=color', 404],
     ['type=button&variant=look-h1&part=box&property=color', 404],
-    ['part=box&property=color', 422],
+    ['part=box&property=color', 400],
     ['node=feature-dogs&page=home&part=box&property=color&state=asleep', 400],
   ])('is not told of %s', async (query, status) => {
     await world.get(`/api/sites/tolvane/thread?${query}`).expect(status);

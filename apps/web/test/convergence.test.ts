@@ -104,7 +104,12 @@ class Line {
         this.later(() =>
           !this.calm && this.random.int(6) === 0
             ? cut()
-            : resolve({ ok: status < 400, status, text: async () => JSON.stringify(body) } as Response),
+            : resolve({
+                ok: status < 400,
+                status,
+                headers: new Headers(),
+                text: async () => JSON.stringify(body),
+              } as Response),
         );
       this.later(() => {
         if (!this.calm && this.random.int(6) === 0) cut();

@@ -27,7 +27,12 @@ class FakeServer {
     if (this.away && init.body) this.attempts.push(JSON.parse(init.body));
     if (this.away) throw new TypeError('Failed to fetch');
     const answer = (status: number, body: unknown) =>
-      ({ ok: status < 400, status, text: async () => JSON.stringify(body) }) as Response;
+      ({
+        ok: status < 400,
+        status,
+        headers: new Headers({ 'x-request-id': 'r1' }),
+        text: async () => JSON.stringify(body),
+      }) as Response;
     const { pathname, searchParams } = new URL(path, 'http://server');
     if (init.method === 'GET' && pathname.endsWith('/tolvane'))
       return answer(200, { seq: this.seq, records: [...allRecords(this.site)] });
@@ -131,6 +136,20 @@ describe('an edit', () => {
     expect(nameOf(session.site, 'hull')).toBe('Hull');
     expect(server.notices).toEqual(['Taken back: It cannot be.']);
     expect(session.store.getState().undoLabel).toBeNull();
+  });
+  it('that the server fails at three times is set aside with a word, and what came after it goes on', async () => {
+    server.failing = { status: 500, body: { code: 'failed', message: 'Something went wrong.' } };
+    session.commit([rename('hull', 'Keel')], 'Rename');
+    session.commit([rename('rope', 'Line')], 'Rename');
+    for (let i = 0; i < 60 && server.notices.length === 0; i++) await jest.advanceTimersByTimeAsync(500);
+    expect(server.notices).toEqual([expect.stringMatching(/^Set aside: .* 3 times \(request r1\)/)]);
+    expect(server.sent).toBeGreaterThanOrEqual(3);
+    server.failing = null;
+    await settle();
+    expect(server.accepted).toHaveLength(1);
+    expect(nameOf(session.site, 'hull')).toBe('Hull');
+    expect(nameOf(session.site, 'rope')).toBe('Line');
+    expect(session.store.getState()).toMatchObject({ sync: 'kept', waiting: 0 });
   });
   it('waits while the server is away, and is sent once, in order, when it is back', async () => {
     server.away = true;
@@ -369,7 +388,7 @@ describe('why edits wait', () => {
     ['database', { status: 503, body: { code: 'database-away', message: 'The database is away.' } }],
     ['signed-out', { status: 401, body: { code: 'signed-out', message: 'Sign in first.' } }],
     ['not-a-member', { status: 404, body: { code: 'not-found', message: 'There is no such site.' } }],
-    ['failing', { status: 500, body: { code: 'failed', message: 'Something failed.' } }],
+    ['failing', { status: 503, body: { code: 'too-busy', message: 'Too much to do.' } }],
   ] as const)('is told: %s', async (away, failing) => {
     server.away = failing === null;
     server.failing = failing;

@@ -5,6 +5,7 @@ import { parseCookie } from 'cookie';
 import type { Request, Response } from 'express';
 import { LessThan, Repository } from 'typeorm';
 import type { Caller, Membership } from '../common/access';
+import { notFound, ProblemException } from '../common/problem';
 import { hashOf, newSecret } from '../common/secret';
 import { Config } from '../config/config';
 import { Member } from '../sites/entities/member.entity';
@@ -141,5 +142,13 @@ export class AccountsService {
       [account, site],
     );
     return rows[0] ?? null;
+  }
+
+  /** Refuses who does not design a site. */
+  async mustDesign(account: string, site: string): Promise<void> {
+    const membership = await this.membershipOf(account, site);
+    if (!membership) throw notFound('site');
+    if (membership.role !== 'designer')
+      throw new ProblemException({ code: 'forbidden', message: `A ${membership.role} may not do this.` });
   }
 }

@@ -9,8 +9,8 @@ const MINUTE = 60;
 /** How often something may be tried, counted in the database so that all processes count together. */
 @Injectable()
 export class AttemptsService {
-  private readonly wrongPasswords: readonly [RateLimiterAbstract, RateLimiterAbstract];
-  private readonly letters: readonly [RateLimiterAbstract, RateLimiterAbstract];
+  private readonly passwords: readonly RateLimiterAbstract[];
+  private readonly letters: readonly RateLimiterAbstract[];
 
   constructor(@InjectDataSource() database: DataSource) {
     const limit = (keyPrefix: string, points: number, duration: number) =>
@@ -24,28 +24,36 @@ export class AttemptsService {
         points,
         duration,
       });
-    this.wrongPasswords = [limit('who', 10, 15 * MINUTE), limit('from', 60, 15 * MINUTE)];
-    this.letters = [limit('to', 5, 60 * MINUTE), limit('asked', 30, 60 * MINUTE)];
+    this.passwords = [limit('who', 10, 15 * MINUTE), limit('from', 60, 15 * MINUTE)];
+    this.letters = [
+      limit('to-from', 5, 60 * MINUTE),
+      limit('asked', 30, 60 * MINUTE),
+      limit('to', 60, 60 * MINUTE),
+    ];
   }
 
   /**
-   * Runs a check of a password. Wrong ones count against the address together with where they come from, and against
-   * where they come from alone; so nobody is kept out of an account by what others try elsewhere.
+   * Runs a check of a password. Each try counts before it is checked, in one statement, so that however many come at once
+   * no more of them are checked than may be; one that was right is given back. They count against the address together
+   * with where they come from, and against where they come from alone; so nobody is kept out of an account by what others
+   * try elsewhere.
    */
   async ofPassword<T>(email: string, from: string, check: () => Promise<T | null>): Promise<T | null> {
     const keys = [`${email.toLowerCase()} ${from}`, from] as const;
-    for (const [i, limiter] of this.wrongPasswords.entries()) {
-      const known = await limiter.get(keys[i] ?? from);
-      if (known && known.consumedPoints >= limiter.points) throw tooMany(known);
-    }
+    await this.count(this.passwords, keys);
     const found = await check();
-    if (found === null) await this.count(this.wrongPasswords, keys);
+    if (found !== null)
+      await Promise.all(this.passwords.map((limiter, i) => limiter.reward(keys[i] ?? from, 1)));
     return found;
   }
 
-  /** Counts a letter about to be sent. */
+  /**
+   * Counts a letter about to be sent: by address and asker, by asker, and only then by address alone, which is wide enough
+   * that no single stranger keeps others from asking.
+   */
   async ofLetter(email: string, from: string): Promise<void> {
-    await this.count(this.letters, [email.toLowerCase(), from]);
+    const address = email.toLowerCase();
+    await this.count(this.letters, [`${address} ${from}`, from, address]);
   }
 
   private async count(limiters: readonly RateLimiterAbstract[], keys: readonly string[]): Promise<void> {

@@ -1,5 +1,8 @@
+import type { Socket } from 'node:net';
+import { LIMITS, type Problem } from '@cove/core';
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
+import { isDatabaseAway } from './databaseAway';
 
 const messageOf = (body: string | object): string | string[] => {
   if (typeof body === 'string') return body;
@@ -8,51 +11,80 @@ const messageOf = (body: string | object): string | string[] => {
     : 'The request failed.';
 };
 
-/** Classes 08 and 57P of PostgreSQL’s error codes, and what the network says. */
-const AWAY = /^(08|57P)|^(ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT)$/;
-const GONE =
-  /Connection terminated|connection timeout|Client has encountered a connection error|not queryable/i;
-
-function isDatabaseAway(error: unknown): boolean {
-  if (!(error instanceof Error)) return false;
-  return ('code' in error && AWAY.test(String(error.code))) || GONE.test(error.message);
+/** What an exception on its way out says, and with which status. */
+function told(error: HttpException): { status: number; body: Problem | object } {
+  const body = error.getResponse();
+  const known = typeof body === 'object' && 'code' in body;
+  const status = error.getStatus();
+  if (known) return { status, body };
+  return {
+    status,
+    body: { code: status === 404 ? 'not-found' : 'bad-request', message: [messageOf(body)].flat().join(' ') },
+  };
 }
 
-/** Every failure leaves in one shape: {code, message, …}. What was not expected says nothing of the inside. */
+/**
+ * A body that nobody read is read off the line unseen, so that its sender hears the answer instead of a broken line; no
+ * further than there is any sense in, and then the line is cut.
+ */
+function passUnread(request: Request, response: Response): void {
+  if (request.readableEnded || request.complete) return;
+  response.setHeader('connection', 'close');
+  let left: number = LIMITS.body.unread;
+  const socket: Socket = request.socket;
+  request.on('data', (chunk: Buffer) => {
+    left -= chunk.length;
+    if (left < 0) socket.destroy();
+  });
+  request.resume();
+}
+
+/**
+ * Every failure leaves in one shape: {code, message, …}. What was not expected says nothing of the inside, but the name of
+ * the request, under which the log tells the rest.
+ */
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
   private readonly logger = new Logger('Problem');
 
   catch(error: unknown, host: ArgumentsHost): void {
-    const response = host.switchToHttp().getResponse<Response>();
+    const http = host.switchToHttp();
+    const request = http.getRequest<Request & { id?: unknown }>();
+    const response = http.getResponse<Response>();
     if (response.headersSent) {
-      response.end();
+      this.logger.error(`${request.id} ${request.method} ${request.path}: ended midway: ${stackOf(error)}`);
+      response.destroy();
       return;
     }
-    if (error instanceof HttpException && error.getStatus() === 413) {
-      response.status(413).json({ code: 'too-large', message: 'The request is too large.' });
-      return;
-    }
-    if (error instanceof HttpException) {
-      const body = error.getResponse();
-      const known = typeof body === 'object' && 'code' in body;
-      response
-        .status(error.getStatus())
-        .json(known ? body : { code: 'bad-request', message: [messageOf(body)].flat().join(' ') });
-      return;
-    }
+    passUnread(request, response);
+    const { status, body } = this.answer(error, request);
+    response.status(status).json(body);
+  }
+
+  private answer(error: unknown, request: Request & { id?: unknown }): { status: number; body: object } {
+    if (error instanceof HttpException) return told(error);
+    const id = String(request.id ?? '');
     if (isDatabaseAway(error)) {
-      this.logger.warn(`The database is away: ${error instanceof Error ? error.message : error}`);
-      response.status(503).json({
-        code: 'database-away',
-        message: 'The server cannot reach its database just now. Nothing is lost; try again in a moment.',
-      });
-      return;
+      this.logger.warn(`${id} The database is away: ${error instanceof Error ? error.message : error}`);
+      return {
+        status: 503,
+        body: {
+          code: 'database-away',
+          message: 'The server cannot reach its database just now. Nothing is lost; try again in a moment.',
+        },
+      };
     }
-    this.logger.error(error instanceof Error ? error.stack : String(error));
-    response.status(500).json({
-      code: 'failed',
-      message: 'Something went wrong on the server. Nothing was changed; try again.',
-    });
+    this.logger.error(`${id} ${request.method} ${request.path}: ${stackOf(error)}`);
+    return {
+      status: 500,
+      body: {
+        code: 'failed',
+        message: `Something went wrong on the server. Nothing was changed; try again. If it happens again, say that it was request ${id}.`,
+        request: id,
+      },
+    };
   }
 }
+
+const stackOf = (error: unknown): string =>
+  error instanceof Error ? (error.stack ?? error.message) : String(error);

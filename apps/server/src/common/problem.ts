@@ -6,7 +6,12 @@ const STATUS: Record<string, number> = {
   'bad-credentials': 401,
   forbidden: 403,
   'bad-origin': 403,
-  'not-json': 415,
+  'wrong-type': 415,
+  'wrong-host': 421,
+  'too-large': 413,
+  'bad-request': 400,
+  'bad-json': 400,
+  'bad-text': 400,
   'not-found': 404,
   'id-reused': 409,
   'in-use': 409,
@@ -16,12 +21,16 @@ const STATUS: Record<string, number> = {
   'spent-link': 410,
   'too-many-tries': 429,
   'database-away': 503,
+  'too-busy': 503,
+  'too-slow': 503,
 };
+
+const statusOf = (code: string): number => (Object.hasOwn(STATUS, code) ? STATUS[code] : undefined) ?? 422;
 
 /** An expected failure on its way to the answer: its code decides the status. */
 export class ProblemException extends HttpException {
   constructor(readonly problem: Problem) {
-    super(problem, STATUS[problem.code] ?? 422);
+    super(problem, statusOf(problem.code));
   }
 }
 

@@ -22,7 +22,7 @@ export class Config {
   @IsNotEmpty()
   COVE_DATA: string;
 
-  @IsUrl({ protocols: ['postgres'], require_tld: false, require_protocol: true })
+  @IsUrl({ protocols: ['postgres', 'postgresql'], require_tld: false, require_protocol: true })
   COVE_DATABASE_URL: string;
 
   /** Address at which browsers reach the program; unsafe requests must come from it. */
@@ -37,9 +37,9 @@ export class Config {
   @IsString()
   COVE_WEB = '';
 
-  /** Program of the thread that renders sites; the one beside the built server where empty. */
+  /** Folder of the built programs that run as threads and processes of their own; beside the built server where empty. */
   @IsString()
-  COVE_RENDERER = '';
+  COVE_PARTS = '';
 
   @IsString()
   COVE_LOG_LEVEL = 'info';

@@ -8,13 +8,20 @@ import { Foundation1700000000000 } from './migrations/1700000000000-Foundation';
 import { People1700000001000 } from './migrations/1700000001000-People';
 import { Keeping1700000002000 } from './migrations/1700000002000-Keeping';
 import { KeptSections1700000003000 } from './migrations/1700000003000-KeptSections';
+import { Budgets1700000004000 } from './migrations/1700000004000-Budgets';
 import { PatientClient } from './patientClient';
 
 export const dataSourceOptions = (url: string): DataSourceOptions => ({
   type: 'postgres',
   url,
   entities: [Account, Session, SiteEntity, Member, Release],
-  migrations: [Foundation1700000000000, People1700000001000, Keeping1700000002000, KeptSections1700000003000],
+  migrations: [
+    Foundation1700000000000,
+    People1700000001000,
+    Keeping1700000002000,
+    KeptSections1700000003000,
+    Budgets1700000004000,
+  ],
   migrationsRun: true,
   synchronize: false,
   poolSize: 12,

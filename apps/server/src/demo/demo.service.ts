@@ -1,5 +1,3 @@
-import type { Site } from '@cove/core';
-import { tolvane, tolvaneLarge } from '@cove/core/starters';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -24,24 +22,20 @@ export class DemoService {
   ) {}
 
   async layIfMissing(): Promise<void> {
-    await this.layOne(DEMO.site, 'Tolvane Ferries', tolvane);
+    await this.layOne(DEMO.site, 'Tolvane Ferries', 'small');
   }
 
   /** The large one beside it, for measuring. */
   async layLargeIfMissing(): Promise<void> {
-    await this.layOne(DEMO.large, 'Tolvane Ferries, large', tolvaneLarge);
+    await this.layOne(DEMO.large, 'Tolvane Ferries, large', 'large');
   }
 
-  private async layOne(
-    id: string,
-    name: string,
-    make: (file: (name: string) => string) => Site,
-  ): Promise<void> {
+  private async layOne(id: string, name: string, demo: 'small' | 'large'): Promise<void> {
     const rows: unknown[] = await this.database.query('select 1 from sites where id = $1', [id]);
     if (rows.length > 0) return;
     const account =
       (await this.accounts.byEmail(DEMO.email)) ??
       (await this.accounts.create(DEMO.email, DEMO.name, DEMO.password));
-    await this.sites.make(id, name, account.id, make);
+    await this.sites.make(id, name, account.id, { demo });
   }
 }

@@ -1,16 +1,8 @@
-import { createHash } from 'node:crypto';
-import { type FontRecord, ok, type Result } from '@cove/core';
 import { Injectable } from '@nestjs/common';
 import { fontPath, Storage } from '../storage/storage';
-import { type FontFacts, readFontFile } from './readFontFile';
-import { readShippedFont } from './shippedFonts';
+import { isShippedFont, readShippedFont } from './shippedFonts';
 
-const ENDINGS: Record<FontRecord['format'], string> = {
-  woff2: 'woff2',
-  woff: 'woff',
-  truetype: 'ttf',
-  opentype: 'otf',
-};
+const OWN = /^[a-f0-9]{32}\.(woff2|woff|ttf|otf)$/;
 
 /** Fonts of the program and of sites. */
 @Injectable()
@@ -22,17 +14,11 @@ export class FontStore {
     return (await readShippedFont(file)) ?? this.own(site, file);
   }
 
-  async own(site: string, file: string): Promise<Buffer | null> {
-    return /^[a-f0-9]{32}\.(woff2|woff|ttf|otf)$/.test(file) ? this.storage.read(fontPath(site, file)) : null;
+  async has(site: string, file: string): Promise<boolean> {
+    return isShippedFont(file) || (OWN.test(file) && (await this.storage.has(fontPath(site, file))));
   }
 
-  /** Keeps an uploaded font under a name made of what it holds, so that the same file is kept once. */
-  async keep(site: string, data: Buffer): Promise<Result<FontFacts & { file: string }>> {
-    const read = await readFontFile(data);
-    if (!read.ok) return read;
-    const hash = createHash('sha256').update(data).digest('hex').slice(0, 32);
-    const file = `${hash}.${ENDINGS[read.value.format]}`;
-    await this.storage.write(fontPath(site, file), data);
-    return ok({ ...read.value, file });
+  async own(site: string, file: string): Promise<Buffer | null> {
+    return OWN.test(file) ? this.storage.read(fontPath(site, file)) : null;
   }
 }

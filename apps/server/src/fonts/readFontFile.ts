@@ -1,20 +1,11 @@
 import { fromBuffer } from '@capsizecss/unpack';
-import { type Cut, type FontRecord, fail, ok, type Result } from '@cove/core';
+import { type Cut, type FontRecord, fail, LIMITS, ok, type Result } from '@cove/core';
 import { create, type Font, type FontCollection } from 'fontkit';
-
-/** Most bytes that an uploaded font may have. */
-export const MOST_BYTES = 4 * 1024 * 1024;
+import { FONT_SIGNATURES } from '../storage/typeOfBytes';
+import { unpackedBytes } from './unpackedBytes';
 
 /** What a file says of itself: a font record without id, stored file and category. */
 export type FontFacts = Omit<FontRecord, 'id' | 'kind' | 'file' | 'category'>;
-
-const SIGNATURES: readonly (readonly [string, FontRecord['format']])[] = [
-  ['wOF2', 'woff2'],
-  ['wOFF', 'woff'],
-  ['OTTO', 'opentype'],
-  ['\u0000\u0001\u0000\u0000', 'truetype'],
-  ['true', 'truetype'],
-];
 
 const isFont = (it: Font | FontCollection): it is Font => it.type !== 'TTC' && it.type !== 'DFont';
 
@@ -51,15 +42,20 @@ function familyOf(font: Font): string {
 
 /** Parses an uploaded font whole, so that only what is a font is ever served; refused with the reason otherwise. */
 export async function readFontFile(data: Buffer): Promise<Result<FontFacts>> {
-  if (data.length > MOST_BYTES)
+  if (data.length > LIMITS.upload.fontBytes)
     return refuse(
       `The file has ${(data.length / 1024 / 1024).toFixed(1)} MB. Fonts of up to 4 MB are taken.`,
       `${data.length} bytes`,
     );
   const signature = data.subarray(0, 4).toString('latin1');
-  const format = SIGNATURES.find(([start]) => start === signature)?.[1];
+  const format = FONT_SIGNATURES.find(([start]) => start === signature)?.[1];
   if (!format) return refuse('This is no font file.', JSON.stringify(signature));
   try {
+    if (unpackedBytes(data) > LIMITS.upload.unpackedFontBytes)
+      return refuse(
+        `The font unpacks to more than ${LIMITS.upload.unpackedFontBytes / 1024 / 1024} MB.`,
+        'a font that unpacks to more',
+      );
     const font = create(data);
     if (!isFont(font)) return refuse('This is a collection of fonts. Upload one font at a time.', font.type);
     // Reading outlines shows whether the tables hold what they say.

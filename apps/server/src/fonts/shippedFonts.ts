@@ -11,3 +11,5 @@ export async function readShippedFont(file: string): Promise<Buffer | null> {
   if (!name) return null;
   return readFile(join(dirname(require.resolve(`@fontsource-variable/${name}/package.json`)), 'files', file));
 }
+
+export const isShippedFont = (file: string): boolean => SHIPPED_FILES.has(file);

@@ -1,9 +1,13 @@
-import { Body, Controller, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
-import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { LIMITS } from '@cove/core';
+import { Controller, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
+import { ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { Allow, MEMBERS } from '../common/access';
-import { notFound, ProblemException } from '../common/problem';
-import { FontDto } from './dto/font.dto';
+import { type Incoming, SentFile } from '../common/body.interceptor';
+import { notFound } from '../common/problem';
+import { Takes } from '../common/takes';
+import type { KeptFont } from '../uploads/keep';
+import { Uploads } from '../uploads/uploads.service';
 import { FontStore } from './fontStore.service';
 
 const TYPES: Record<string, string> = {
@@ -16,16 +20,19 @@ const TYPES: Record<string, string> = {
 @ApiTags('fonts')
 @Controller('api/sites/:site/fonts')
 export class SiteFontsController {
-  constructor(private readonly fonts: FontStore) {}
+  constructor(
+    private readonly fonts: FontStore,
+    private readonly uploads: Uploads,
+  ) {}
 
   @Post()
   @Allow(['designer'])
   @HttpCode(200)
+  @Takes({ as: 'file', bytes: LIMITS.upload.fontBytes })
+  @ApiConsumes('application/octet-stream')
   @ApiOperation({ summary: 'Read and keep a font; answers what it says of itself, to be put as a record' })
-  async upload(@Param('site') site: string, @Body() { data }: FontDto) {
-    const kept = await this.fonts.keep(site, Buffer.from(data, 'base64'));
-    if (!kept.ok) throw new ProblemException(kept.problem);
-    return kept.value;
+  upload(@Param('site') site: string, @SentFile() file: Incoming): Promise<KeptFont> {
+    return this.uploads.keep('font', site, file);
   }
 
   @Get(':file')

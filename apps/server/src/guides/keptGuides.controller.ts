@@ -1,4 +1,4 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { Allow, type Caller, CurrentCaller } from '../common/access';
 import { GiveFilesDto, KeepGuideDto } from './dto/keptGuide.dto';
@@ -17,6 +17,7 @@ export class KeptGuidesController {
   }
 
   @Get(':guide')
+  @Header('content-type', 'application/json; charset=utf-8')
   @ApiOperation({ summary: 'A kept guide with all its records' })
   read(@CurrentCaller() { account }: Caller, @Param('guide') guide: string) {
     return this.guides.read(account, guide);

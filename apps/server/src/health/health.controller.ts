@@ -17,7 +17,7 @@ export class HealthController {
     try {
       await this.database.query('select 1');
     } catch {
-      throw new ProblemException({ code: 'busy', message: 'The database does not answer.' });
+      throw new ProblemException({ code: 'database-away', message: 'The database does not answer.' });
     }
     return { program: 'cove-thread', status: 'ok' };
   }

@@ -1,11 +1,11 @@
-import { fail, ok, type Result } from '@cove/core';
+import { fail, LIMITS, ok, type Result } from '@cove/core';
 import sharp from 'sharp';
 
 /** Formats that are read, by sharp's names. SVG is not among them: drawings are read to shapes and kept as such. */
 const READ: readonly string[] = ['jpeg', 'png', 'webp', 'avif', 'heif', 'gif', 'tiff'];
 /** Longest side in px of what is kept: a wide screen at its full width. */
 const MOST = 2560;
-const MOST_PIXELS = 60_000_000;
+const MOST_PIXELS = LIMITS.upload.pixels;
 
 export interface ReadPicture {
   data: Buffer;

@@ -1,11 +1,15 @@
-import { isFileType } from '@cove/core';
-import { Body, Controller, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
-import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { isFileType, LIMITS } from '@cove/core';
+import { Controller, Get, HttpCode, Param, Post, Query, Res } from '@nestjs/common';
+import { ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { Allow, MEMBERS } from '../common/access';
-import { notFound, ProblemException } from '../common/problem';
-import { SiteCache } from '../sites/siteCache';
-import { FileDto, PictureDto } from './dto/picture.dto';
+import { type Incoming, SentFile } from '../common/body.interceptor';
+import { Database } from '../common/database';
+import { notFound } from '../common/problem';
+import { Takes } from '../common/takes';
+import type { PictureFacts } from '../uploads/keep';
+import { Uploads } from '../uploads/uploads.service';
+import { FileQuery } from './dto/picture.dto';
 import { PictureStore } from './pictureStore.service';
 
 @ApiTags('pictures')
@@ -13,46 +17,53 @@ import { PictureStore } from './pictureStore.service';
 export class SitePicturesController {
   constructor(
     private readonly pictures: PictureStore,
-    private readonly cache: SiteCache,
+    private readonly uploads: Uploads,
+    private readonly database: Database,
   ) {}
 
   @Post()
   @Allow(['designer', 'keeper'])
   @HttpCode(200)
+  @Takes({ as: 'file', bytes: LIMITS.upload.pictureBytes })
+  @ApiConsumes('application/octet-stream')
   @ApiOperation({ summary: 'Make a picture anew and keep it; answers its facts, to be put as a record' })
-  async upload(@Param('site') site: string, @Body() { data }: PictureDto) {
-    const kept = await this.pictures.keep(site, Buffer.from(data, 'base64'));
-    if (!kept.ok) throw new ProblemException(kept.problem);
-    return kept.value;
+  upload(@Param('site') site: string, @SentFile() file: Incoming): Promise<PictureFacts> {
+    return this.uploads.keep('picture', site, file);
   }
 
   @Post('files')
   @Allow(['designer', 'keeper'])
   @HttpCode(200)
+  @Takes({ as: 'file', bytes: LIMITS.upload.fileBytes })
+  @ApiConsumes('application/octet-stream')
   @ApiOperation({ summary: 'Keep a file to be linked to as it is; answers its facts, to be put as a record' })
-  async uploadFile(@Param('site') site: string, @Body() { data, name }: FileDto) {
-    const kept = await this.pictures.keepFile(site, Buffer.from(data, 'base64'), name);
-    if (!kept.ok) throw new ProblemException(kept.problem);
-    return kept.value;
+  uploadFile(
+    @Param('site') site: string,
+    @Query() { name }: FileQuery,
+    @SentFile() file: Incoming,
+  ): Promise<PictureFacts> {
+    return this.uploads.keep('file', site, file, name);
   }
 
   @Get(':file')
   @Allow(MEMBERS)
   @ApiOperation({ summary: 'A stored picture, or a file' })
   async picture(
-    @Param('site') id: string,
+    @Param('site') site: string,
     @Param('file') file: string,
     @Res() response: Response,
   ): Promise<void> {
-    const { site } = await this.cache.at(id);
-    const asset = [...site.kinds.asset.values()].find(it => it.file === file);
-    const data = asset && (await this.pictures.read(id, asset.file));
+    const [asset] = await this.database.query<{ mime: string }>(
+      `select body->>'mime' as mime from records
+       where site_id = $1 and kind = 'asset' and kind in ('asset', 'font') and body->>'file' = $2 limit 1`,
+      [site, file],
+    );
+    const data = asset && (await this.pictures.read(site, file));
     if (!asset || !data) throw notFound('picture');
     response.writeHead(200, {
       'content-type': asset.mime,
       ...(isFileType(asset.mime) && { 'content-disposition': 'attachment' }),
       'cache-control': 'private, max-age=31536000, immutable',
-      'x-content-type-options': 'nosniff',
       'content-security-policy': "default-src 'none'; sandbox",
     });
     response.end(data);

@@ -22,7 +22,7 @@ export class ReleasesController {
   @HttpCode(202)
   @ApiOperation({ summary: 'Publish the draft in the background' })
   publish(@Param('site') site: string, @CurrentCaller() caller: Caller, @Body() body: PublishDto) {
-    return this.releases.publish(site, caller.account, body.note ?? '');
+    return this.releases.publish(site, caller.account, body.note ?? '', body.leaveOut ?? false);
   }
 
   @Put('live')

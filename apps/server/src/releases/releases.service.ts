@@ -1,17 +1,16 @@
-import type { PublishedSite } from '@cove/core';
 import { Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { InjectDataSource, InjectRepository } from '@nestjs/typeorm';
-import PgBoss from 'pg-boss';
+import PgBoss, { type JobWithMetadata } from 'pg-boss';
 import { DataSource, Repository } from 'typeorm';
 import { notFound, ProblemException } from '../common/problem';
 import { Config } from '../config/config';
-import { FontStore } from '../fonts/fontStore.service';
-import { SiteCache } from '../sites/siteCache';
-import { assetPath, releaseFolder, Storage } from '../storage/storage';
+import { Workshop } from '../work/workshop.service';
 import { Release } from './entities/release.entity';
-import { Renderer } from './renderer.service';
 
 const QUEUE = 'publish';
+/** How often a release that could not be written is tried again. */
+const RETRIES = 2;
+
 interface Job {
   release: string;
 }
@@ -25,10 +24,7 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
   constructor(
     @InjectRepository(Release) private readonly releases: Repository<Release>,
     @InjectDataSource() private readonly database: DataSource,
-    private readonly cache: SiteCache,
-    private readonly renderer: Renderer,
-    private readonly storage: Storage,
-    private readonly fonts: FontStore,
+    private readonly workshop: Workshop,
     config: Config,
   ) {
     this.queue = new PgBoss({ connectionString: config.COVE_DATABASE_URL, schema: 'jobs', max: 2 });
@@ -38,8 +34,8 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
   async onModuleInit(): Promise<void> {
     await this.queue.start();
     await this.queue.createQueue(QUEUE);
-    await this.queue.work<Job>(QUEUE, { pollingIntervalSeconds: 0.5 }, async jobs => {
-      for (const { data } of jobs) await this.make(data.release);
+    await this.queue.work<Job>(QUEUE, { pollingIntervalSeconds: 0.5, includeMetadata: true }, async jobs => {
+      for (const job of jobs) await this.make(job);
     });
   }
 
@@ -52,23 +48,33 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
       this.releases.find({ where: { siteId: site }, order: { number: 'DESC' }, take: 200 }),
       this.liveOf(site),
     ]);
-    const seq = await this.cache.seqOf(site);
+    const seq = await this.seqOf(site);
     return {
       /** Changes made since the newest finished release. */
       unpublished: seq - (releases.find(it => it.state === 'done')?.seq ?? 0),
-      releases: releases.map(({ id, number, seq: at, note, state, done, total, problem, createdAt }) => ({
-        id,
-        number,
-        seq: at,
-        note,
-        state,
-        done,
-        total,
-        problem,
-        createdAt,
-        live: id === live,
-      })),
+      releases: releases.map(
+        ({ id, number, seq: at, note, state, done, total, problem, problems, createdAt }) => ({
+          id,
+          number,
+          seq: at,
+          note,
+          state,
+          done,
+          total,
+          problem,
+          problems,
+          createdAt,
+          live: id === live,
+        }),
+      ),
     };
+  }
+
+  private async seqOf(site: string): Promise<number> {
+    const rows: { seq: number }[] = await this.database.query('select seq from sites where id = $1', [site]);
+    const [row] = rows;
+    if (!row) throw notFound('site');
+    return row.seq;
   }
 
   private async liveOf(site: string): Promise<string | null> {
@@ -80,62 +86,42 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
   }
 
   /** Orders a release of the site as it is now. */
-  async publish(site: string, account: string, note: string): Promise<{ id: string; number: number }> {
-    const seq = await this.cache.seqOf(site);
+  async publish(
+    site: string,
+    account: string,
+    note: string,
+    leaveOut: boolean,
+  ): Promise<{ id: string; number: number }> {
+    const seq = await this.seqOf(site);
     const rows: { id: string; number: number }[] = await this.database.query(
-      `insert into releases (site_id, number, seq, note, created_by)
-       select id, 1 + coalesce((select max(number) from releases where site_id = s.id), 0), $2, $3, $4 from sites s where id = $1
+      `insert into releases (site_id, number, seq, note, created_by, leave_out)
+       select id, 1 + coalesce((select max(number) from releases where site_id = s.id), 0), $2, $3, $4, $5 from sites s where id = $1
        returning id, number`,
-      [site, seq, note, account],
+      [site, seq, note, account, leaveOut],
     );
     const [made] = rows;
     if (!made) throw notFound('site');
-    await this.queue.send(QUEUE, { release: made.id }, { retryLimit: 2 });
+    await this.queue.send(QUEUE, { release: made.id }, { retryLimit: RETRIES, retryDelay: 1 });
     return made;
   }
 
-  /** Writes one release. Running it again after a crash writes the same files. */
-  async make(id: string): Promise<void> {
-    const release = await this.releases.findOneBy({ id });
-    if (!release || release.state === 'done') return;
+  /**
+   * Has one release written. Where that fails the queue tries again, and only the last time is it given up; what cannot be
+   * rendered does not get better by itself, and is not tried again.
+   */
+  private async make({ data: { release: id }, retryCount, retryLimit }: JobWithMetadata<Job>): Promise<void> {
     try {
-      const { seq, published } = await this.renderer.render(release.siteId);
-      const total = published.files.size + published.assets.length + published.fonts.length;
-      await this.releases.update(id, { state: 'making', seq, total, done: 0 });
-      await this.writeFiles(release, published);
-      await this.releases.update(id, { state: 'done', done: total, problem: null });
-      await this.database.query('update sites set live_release = $2 where id = $1', [release.siteId, id]);
+      await this.workshop.run('publish', { release: id });
     } catch (error) {
       this.logger.error(error instanceof Error ? error.stack : String(error));
+      const last = retryCount >= retryLimit;
       await this.releases.update(id, {
-        state: 'failed',
-        problem: 'The release could not be written. What visitors see has not changed; publish again.',
+        state: last ? 'failed' : 'waiting',
+        problem: last
+          ? 'The release could not be written. What visitors see has not changed; publish again.'
+          : 'Writing the release failed. It is tried again.',
       });
-    }
-  }
-
-  private async writeFiles({ id, siteId }: Release, { files, assets, fonts }: PublishedSite): Promise<void> {
-    const folder = releaseFolder(siteId, id);
-    let done = 0;
-    let told = Date.now();
-    const step = async () => {
-      done++;
-      if (Date.now() - told < 150) return;
-      told = Date.now();
-      await this.releases.update(id, { done });
-    };
-    for (const [path, text] of files) {
-      await this.storage.write(`${folder}/${path}`, text);
-      await step();
-    }
-    for (const asset of assets) {
-      await this.storage.copy(assetPath(siteId, asset.file), `${folder}/assets/${asset.file}`);
-      await step();
-    }
-    for (const file of fonts) {
-      const data = await this.fonts.read(siteId, file);
-      if (data) await this.storage.write(`${folder}/fonts/${file}`, data);
-      await step();
+      throw error;
     }
   }
 
@@ -150,6 +136,11 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
         found: found.state,
         expected: 'done',
       });
-    await this.database.query('update sites set live_release = $2 where id = $1', [site, release]);
+    // Releases that were asked for before this was chosen no longer come to be seen when they are ready.
+    await this.database.query(
+      `update sites set live_release = $2,
+         live_after = greatest(live_after, (select max(number) from releases where site_id = $1)) where id = $1`,
+      [site, release],
+    );
   }
 }

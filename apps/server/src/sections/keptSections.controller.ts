@@ -1,4 +1,4 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { Allow, type Caller, CurrentCaller } from '../common/access';
 import { KeepSectionDto } from './dto/keptSection.dto';
@@ -11,6 +11,7 @@ export class KeptSectionsController {
   constructor(private readonly sections: KeptSections) {}
 
   @Get()
+  @Header('content-type', 'application/json; charset=utf-8')
   @ApiOperation({ summary: 'Sections that one has kept, with all they hold' })
   list(@CurrentCaller() { account }: Caller) {
     return this.sections.list(account);

@@ -1,11 +1,10 @@
 import { Module } from '@nestjs/common';
 import { AccountsModule } from '../accounts/accounts.module';
-import { SitesModule } from '../sites/sites.module';
 import { KeptSectionsController } from './keptSections.controller';
 import { KeptSections } from './keptSections.service';
 
 @Module({
-  imports: [SitesModule, AccountsModule],
+  imports: [AccountsModule],
   providers: [KeptSections],
   controllers: [KeptSectionsController],
 })

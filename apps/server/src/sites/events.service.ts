@@ -1,12 +1,11 @@
 import { Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import type { Response } from 'express';
 import { Client } from 'pg';
-import { DataSource } from 'typeorm';
 import { SESSIONS_CHANNEL } from '../accounts/accounts.service';
+import { Database } from '../common/database';
 import { Config } from '../config/config';
 import { MEMBERS_CHANNEL } from '../people/members.service';
-import { CHANGES_CHANNEL } from './accept.service';
+import { CHANGES_CHANNEL } from './acceptChange';
 import { PRESENCE_CHANNEL, PresenceService } from './presence.service';
 import { SiteFeed, type Stream } from './siteFeed';
 
@@ -26,7 +25,7 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
   private readonly heard: Readonly<Record<string, (payload: string) => void>> = {
     [CHANGES_CHANNEL]: payload => {
       const [site = ''] = payload.split(' ');
-      this.guarded(this.feeds.get(site)?.pull());
+      this.feeds.get(site)?.pull();
     },
     [MEMBERS_CHANNEL]: site => {
       this.guarded(this.letGo());
@@ -40,7 +39,7 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
   };
 
   constructor(
-    @InjectDataSource() private readonly database: DataSource,
+    private readonly database: Database,
     private readonly presence: PresenceService,
     private readonly config: Config,
   ) {}
@@ -57,6 +56,7 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
     this.closed = true;
     clearInterval(this.beat);
     clearTimeout(this.again);
+    for (const feed of this.feeds.values()) feed.close();
     for (const { response } of this.allStreams()) response.end();
     await this.listener?.end();
   }
@@ -65,8 +65,11 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
     for (const feed of this.feeds.values()) yield* feed.streams;
   }
 
-  private guarded(work: Promise<void> | undefined): void {
-    work?.catch((error: Error) => this.logger.warn(`Streams could not be fed: ${error.message}`));
+  private readonly warn = (error: Error): void =>
+    this.logger.warn(`Streams could not be fed: ${error.message}`);
+
+  private guarded(work: Promise<void>): void {
+    work.catch(this.warn);
   }
 
   private async listen(): Promise<void> {
@@ -86,7 +89,7 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
     const attempt = () => {
       this.listen().then(
         () => {
-          for (const feed of this.feeds.values()) this.guarded(feed.pull());
+          for (const feed of this.feeds.values()) feed.pull();
         },
         () => {
           if (!this.closed) this.again = setTimeout(attempt, 500);
@@ -118,23 +121,27 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
     response.write(`event: presence\ndata: ${JSON.stringify(here)}\n\n`);
     let feed = this.feeds.get(site);
     if (!feed) {
-      feed = new SiteFeed(site, this.database, current);
+      feed = new SiteFeed(site, this.database.query, current, this.warn);
       this.feeds.set(site, feed);
     }
     const joined = feed;
     joined.streams.add(stream);
     response.on('close', () => {
       joined.streams.delete(stream);
-      if (joined.streams.size === 0 && this.feeds.get(site) === joined) this.feeds.delete(site);
+      if (joined.streams.size === 0 && this.feeds.get(site) === joined) {
+        joined.close();
+        this.feeds.delete(site);
+      }
     });
-    this.guarded(joined.deliver(stream).then(() => joined.pull()));
+    this.guarded(joined.deliver(stream));
+    joined.pull();
   }
 
   /** Ends the streams of those whose session has ended or who are no longer members. */
   private async letGo(): Promise<void> {
     for (const [site, feed] of this.feeds) {
       const streams = [...feed.streams];
-      const rows: { session: string }[] = await this.database.query(
+      const rows = await this.database.query<{ session: string }>(
         `select s.id as session from sessions s join members m on m.account_id = s.account_id and m.site_id = $1
          where s.id = any($2::uuid[]) and s.expires_at > now()`,
         [site, streams.map(it => it.session)],

@@ -1,4 +1,5 @@
 import { applyChange, type Edit, type Site, siteOf } from '@cove/core';
+import type { Query } from '../common/database';
 import { notFound } from '../common/problem';
 
 export interface SiteAt {
@@ -8,10 +9,7 @@ export interface SiteAt {
 
 /** A site further behind than this is read anew rather than brought up by its changes. */
 const CATCH_UP = 200;
-const KEPT = 20;
-
-/** Asks the database; answers with rows. */
-export type Query = <Row>(sql: string, values: readonly unknown[]) => Promise<Row[]>;
+const KEPT = 8;
 
 /** Whole sites in memory, keyed by the number of their last change; nothing is kept that the database could not give again. */
 export class SiteCache {

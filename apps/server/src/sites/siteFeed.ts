@@ -1,8 +1,8 @@
-import type { Edit } from '@cove/core';
 import type { Response } from 'express';
-import type { DataSource } from 'typeorm';
+import type { Query } from '../common/database';
+import { type ChangeText, changesAfter } from './changeRows';
 
-const BATCH = 500;
+const BATCH = 100;
 /** Changes kept ready for those who come a little late, and the most bytes they may take. */
 const KEPT = 500;
 const KEPT_BYTES = 4_000_000;
@@ -10,6 +10,10 @@ const KEPT_BYTES = 4_000_000;
 const ANNOUNCED = 64_000;
 /** A browser that leaves this much unread is let go; it comes back with the number of what it has. */
 const UNREAD = 8_000_000;
+/** Milliseconds between two words to the same browser: what happens meanwhile is said in one. */
+export const TICK = 50;
+/** Milliseconds after which what could not be read is asked for again. */
+const AGAIN = 500;
 
 export interface Stream {
   account: string;
@@ -22,80 +26,125 @@ export interface Stream {
 
 interface Told {
   seq: number;
-  text: string;
+  frame: Buffer;
 }
 
-interface Row {
-  seq: number;
-  id: string;
-  base: number;
-  edits: Edit[];
-  by: string;
-}
+const framed = ({ seq, text }: ChangeText): Told => ({
+  seq,
+  frame: Buffer.from(
+    text === null
+      ? `id: ${seq}\nevent: large\ndata: {"seq":${seq}}\n\n`
+      : `id: ${seq}\nevent: change\ndata: ${text}\n\n`,
+  ),
+});
 
-const told = ({ seq, ...row }: Row): Told => {
-  const text = JSON.stringify({ seq, ...row });
-  return {
-    seq,
-    text:
-      text.length > ANNOUNCED
-        ? `id: ${seq}\nevent: large\ndata: {"seq":${seq}}\n\n`
-        : `id: ${seq}\nevent: change\ndata: ${text}\n\n`,
-  };
-};
-
-/** The accepted changes of one site, read once for all who listen at this process. */
+/**
+ * The accepted changes of one site, read once for all who listen at this process. Each is made into bytes once, and each
+ * browser is written to at most once a tick, however much happens.
+ */
 export class SiteFeed {
   readonly streams = new Set<Stream>();
   private kept: Told[] = [];
   private bytes = 0;
-  private reading: Promise<void> | null = null;
-  private again = false;
+  private notices: Buffer[] = [];
+  private hasNews = false;
+  private lastTick = 0;
+  private timer: NodeJS.Timeout | undefined;
+  private isTicking = false;
 
   constructor(
     private readonly site: string,
-    private readonly database: DataSource,
+    private readonly query: Query,
     /** Number of the last change read. */
     private seq: number,
+    private readonly failed: (error: Error) => void,
   ) {}
 
-  /** Changes after a number, oldest first. */
-  static read(database: DataSource, site: string, after: number, limit = BATCH): Promise<Row[]> {
-    return database.query(
-      `select c.seq, c.id, c.base, c.edits, a.name as by from changes c join accounts a on a.id = c.account_id
-       where c.site_id = $1 and c.seq > $2 order by c.seq limit $3`,
-      [site, after, limit],
-    );
+  /** Says that there is something new to read. */
+  pull(): void {
+    this.hasNews = true;
+    this.schedule();
   }
 
-  /** Reads what is new and tells it to everyone. Calls while it reads are answered by one more reading. */
-  pull(): Promise<void> {
-    if (this.reading) {
-      this.again = true;
-      return this.reading;
-    }
-    this.reading = this.readAll().finally(() => {
-      this.reading = null;
-    });
-    return this.reading;
+  /** Tells something to all who listen. */
+  tell(event: string, data: unknown): void {
+    this.notices.push(Buffer.from(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`));
+    this.schedule();
   }
 
-  private async readAll(): Promise<void> {
-    do {
-      this.again = false;
-      const rows = await SiteFeed.read(this.database, this.site, this.seq);
-      for (const row of rows) this.keep(told(row));
+  /** At once where nothing was said for a while, else together with what else comes until the next tick. */
+  private schedule(): void {
+    if (this.timer || this.isTicking) return;
+    const wait = Math.max(0, this.lastTick + TICK - Date.now());
+    this.timer = setTimeout(() => {
+      this.timer = undefined;
+      this.isTicking = true;
+      this.tick()
+        .catch((error: Error) => {
+          // What could not be read now is asked for again, not at once.
+          this.hasNews = true;
+          this.lastTick = Date.now() + AGAIN;
+          this.failed(error);
+        })
+        .finally(() => {
+          this.isTicking = false;
+          if (this.hasNews || this.notices.length > 0) this.schedule();
+        });
+    }, wait);
+  }
+
+  /** Stops what is still to be said. */
+  close(): void {
+    clearTimeout(this.timer);
+    this.notices = [];
+    this.hasNews = false;
+  }
+
+  private async tick(): Promise<void> {
+    this.lastTick = Date.now();
+    if (this.hasNews) {
+      this.hasNews = false;
+      const rows = await changesAfter(this.query, this.site, this.seq, BATCH, ANNOUNCED);
+      for (const row of rows) this.keep(framed(row));
       this.seq = rows.at(-1)?.seq ?? this.seq;
-      for (const stream of this.streams) void this.deliver(stream);
-      if (rows.length === BATCH) this.again = true;
-    } while (this.again);
+      if (rows.length === BATCH) this.hasNews = true;
+    }
+    const notices = this.notices.splice(0);
+    /** What is new for those who have everything up to some change; most have the same. */
+    const newAfter = new Map<number, Buffer | null>();
+    for (const stream of this.streams) {
+      if (!newAfter.has(stream.sent)) newAfter.set(stream.sent, this.keptAfter(stream.sent));
+      const news = newAfter.get(stream.sent);
+      // Whoever is further behind reads it from the database, at its own speed.
+      if (news && !stream.busy) {
+        this.write(stream, notices.length > 0 ? Buffer.concat([news, ...notices]) : news);
+        stream.sent = this.seq;
+      } else {
+        if (notices.length > 0) this.write(stream, Buffer.concat(notices));
+        if (!news) void this.deliver(stream);
+      }
+    }
+  }
+
+  private write({ response }: Stream, bytes: Buffer): void {
+    if (bytes.length === 0) return;
+    response.write(bytes);
+    if (response.writableLength > UNREAD) response.destroy();
+  }
+
+  /** All changes after a number as one piece of bytes; null where they are no longer kept. */
+  private keptAfter(seq: number): Buffer | null {
+    if (seq >= this.seq) return Buffer.alloc(0);
+    const first = this.kept[0]?.seq ?? Number.POSITIVE_INFINITY;
+    if (first > seq + 1) return null;
+    return Buffer.concat(this.kept.slice(seq + 1 - first).map(it => it.frame));
   }
 
   private keep(entry: Told): void {
     this.kept.push(entry);
-    this.bytes += entry.text.length;
+    this.bytes += entry.frame.length;
     while (this.kept.length > KEPT || this.bytes > KEPT_BYTES)
-      this.bytes -= this.kept.shift()?.text.length ?? 0;
+      this.bytes -= this.kept.shift()?.frame.length ?? 0;
   }
 
   /**
@@ -107,27 +156,21 @@ export class SiteFeed {
     stream.busy = true;
     try {
       while (stream.sent < this.seq && this.streams.has(stream)) {
-        const first = this.kept[0]?.seq ?? Number.POSITIVE_INFINITY;
-        const next =
-          first <= stream.sent + 1
-            ? this.kept.slice(stream.sent + 1 - first)
-            : (await SiteFeed.read(this.database, this.site, stream.sent)).map(told);
-        if (next.length === 0) return;
-        for (const { seq, text } of next) {
-          stream.response.write(text);
-          stream.sent = seq;
+        const ready = this.keptAfter(stream.sent);
+        if (ready) {
+          this.write(stream, ready);
+          stream.sent = this.seq;
+          return;
         }
-        if (stream.response.writableLength > UNREAD) stream.response.destroy();
+        const rows = await changesAfter(this.query, this.site, stream.sent, BATCH, ANNOUNCED);
+        if (rows.length === 0) return;
+        this.write(stream, Buffer.concat(rows.map(it => framed(it).frame)));
+        stream.sent = rows.at(-1)?.seq ?? stream.sent;
       }
     } catch {
       stream.response.destroy();
     } finally {
       stream.busy = false;
     }
-  }
-
-  tell(event: string, data: unknown): void {
-    for (const { response } of this.streams)
-      response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
   }
 }

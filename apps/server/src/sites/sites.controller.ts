@@ -1,4 +1,4 @@
-import { readEdits } from '@cove/core';
+import { LIMITS } from '@cove/core';
 import {
   Body,
   Controller,
@@ -12,7 +12,7 @@ import {
   Query,
   Res,
 } from '@nestjs/common';
-import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { Response } from 'express';
 import { DataSource } from 'typeorm';
@@ -24,26 +24,30 @@ import {
   MEMBERS,
   type Membership,
 } from '../common/access';
-import { ProblemException } from '../common/problem';
+import { SentBytes } from '../common/body.interceptor';
+import { notFound, ProblemException } from '../common/problem';
+import { Takes } from '../common/takes';
 import { Config } from '../config/config';
+import { Workshop } from '../work/workshop.service';
 import { AcceptService } from './accept.service';
 import { ChangeDto } from './dto/change.dto';
 import { ChangesQuery, EventsQuery } from './dto/events.dto';
 import { PresenceDto } from './dto/presence.dto';
 import { EventsService } from './events.service';
 import { PresenceService } from './presence.service';
-import { SiteCache } from './siteCache';
-import { SiteFeed } from './siteFeed';
+
+/** Changes that one request is answered with, where it does not ask for fewer. */
+const MOST_CHANGES = 500;
 
 @ApiTags('sites')
 @Controller('api/sites')
 export class SitesController {
   constructor(
     @InjectDataSource() private readonly database: DataSource,
-    private readonly cache: SiteCache,
     private readonly changes: AcceptService,
     private readonly events: EventsService,
     private readonly presence: PresenceService,
+    private readonly workshop: Workshop,
     private readonly config: Config,
   ) {}
 
@@ -63,28 +67,23 @@ export class SitesController {
   @Allow(MEMBERS)
   @ApiOperation({ summary: 'A whole site: {seq, records}' })
   async get(@Param('site') site: string, @Res() response: Response): Promise<void> {
-    const { seq, records } = await this.cache.text(site);
-    response.type('json').send(`{"seq":${seq},"records":${records}}`);
+    const body = await this.workshop.run('readSite', { site });
+    response.writeHead(200, { 'content-type': 'application/json; charset=utf-8' });
+    response.end(body);
   }
 
   @Post(':site/changes')
   @Allow(['designer', 'keeper'])
   @HttpCode(200)
+  @Takes({ as: 'bytes', bytes: LIMITS.change.bytes })
+  @ApiBody({ type: ChangeDto })
   @ApiOperation({ summary: 'Alter a site: {id, edits} → {seq}' })
   async change(
     @CurrentMembership() { site }: Membership,
     @CurrentCaller() caller: Caller,
-    @Body() body: ChangeDto,
+    @SentBytes() sent: Buffer,
   ) {
-    const edits = readEdits(body.edits);
-    if (!edits.ok) throw new ProblemException(edits.problem);
-    const accepted = await this.changes.accept({
-      site,
-      account: caller.account,
-      id: body.id,
-      base: body.base ?? 0,
-      edits: edits.value,
-    });
+    const accepted = await this.changes.acceptSent(site, caller.account, sent);
     if (!accepted.ok) throw new ProblemException(accepted.problem);
     return accepted.value;
   }
@@ -92,8 +91,14 @@ export class SitesController {
   @Get(':site/changes')
   @Allow(MEMBERS)
   @ApiOperation({ summary: 'Accepted changes after a number, oldest first' })
-  read(@Param('site') site: string, @Query() { after = 0, limit }: ChangesQuery) {
-    return SiteFeed.read(this.database, site, after, limit);
+  async read(
+    @Param('site') site: string,
+    @Query() { after = 0, limit = MOST_CHANGES }: ChangesQuery,
+    @Res() response: Response,
+  ): Promise<void> {
+    const body = await this.workshop.run('readChanges', { site, after, limit });
+    response.writeHead(200, { 'content-type': 'application/json; charset=utf-8' });
+    response.end(body);
   }
 
   @Get(':site/events')
@@ -106,9 +111,17 @@ export class SitesController {
     @Query() query: EventsQuery,
     @Res() response: Response,
   ): Promise<void> {
-    const seq = await this.cache.seqOf(site);
+    const seq = await this.seqOf(site);
     const after = last !== undefined && /^\d{1,9}$/.test(last) ? Number(last) : (query.after ?? null);
     await this.events.open(site, caller, after, seq, response);
+  }
+
+  /** Number of the last change. */
+  private async seqOf(site: string): Promise<number> {
+    const rows: { seq: number }[] = await this.database.query('select seq from sites where id = $1', [site]);
+    const [row] = rows;
+    if (!row) throw notFound('site');
+    return row.seq;
   }
 
   @Put(':site/presence')

@@ -1,4 +1,4 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { Allow, type Caller, CurrentCaller, MEMBERS } from '../common/access';
 import { RestoreDto, SnapshotDto } from './dto/snapshot.dto';
@@ -17,6 +17,7 @@ export class SnapshotsController {
   }
 
   @Get(':snapshot/guide')
+  @Header('content-type', 'application/json; charset=utf-8')
   @Allow(['designer'])
   @ApiOperation({ summary: 'The guide of a snapshot, to be compared and taken over in parts' })
   guide(@Param('site') site: string, @Param('snapshot') snapshot: string) {

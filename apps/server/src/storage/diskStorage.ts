@@ -1,22 +1,19 @@
-import { copyFile, mkdir, open, readFile, rm } from 'node:fs/promises';
+import { access, copyFile, mkdir, open, readFile, rm } from 'node:fs/promises';
 import { dirname, resolve, sep } from 'node:path';
-import { Injectable } from '@nestjs/common';
-import { Config } from '../config/config';
+import { codeOf } from '../common/codeOf';
 import { Storage } from './storage';
 
-const isMissing = (error: unknown) =>
-  error instanceof Error &&
-  'code' in error &&
-  (error.code === 'ENOENT' || error.code === 'EISDIR' || error.code === 'ENOTDIR');
+/** What the system says where there is no such file. */
+const MISSING: readonly (string | null)[] = ['ENOENT', 'EISDIR', 'ENOTDIR'];
+const isMissing = (error: unknown): boolean => MISSING.includes(codeOf(error));
 
 /** Files below the data folder. */
-@Injectable()
 export class DiskStorage extends Storage {
   private readonly root: string;
 
-  constructor(config: Config) {
+  constructor(folder: string) {
     super();
-    this.root = resolve(config.COVE_DATA);
+    this.root = resolve(folder);
   }
 
   private at(path: string): string {
@@ -42,6 +39,16 @@ export class DiskStorage extends Storage {
       return await readFile(this.at(path));
     } catch (error) {
       if (isMissing(error)) return null;
+      throw error;
+    }
+  }
+
+  async has(path: string): Promise<boolean> {
+    try {
+      await access(this.at(path));
+      return true;
+    } catch (error) {
+      if (isMissing(error)) return false;
       throw error;
     }
   }

@@ -3,6 +3,7 @@ export abstract class Storage {
   abstract write(path: string, data: Uint8Array | string): Promise<void>;
   /** Null where there is no such file. */
   abstract read(path: string): Promise<Buffer | null>;
+  abstract has(path: string): Promise<boolean>;
   abstract copy(from: string, to: string): Promise<void>;
   abstract removeFolder(path: string): Promise<void>;
 }

@@ -6,9 +6,9 @@ import { ROOT } from '../../../../scripts/lib/paths.mjs';
 import { startPostgres } from '../../../../scripts/lib/postgres.mjs';
 
 export default async () => {
-  // Threads of the server run what was built, in tests too.
+  // Threads and processes of the server run what was built, in tests too.
   buildServer();
-  process.env.COVE_RENDERER = join(ROOT, 'apps/server/dist/render.worker.mjs');
+  process.env.COVE_PARTS = join(ROOT, 'apps/server/dist');
   const folder = mkdtempSync(join(tmpdir(), 'cove-test-'));
   const database = await startPostgres(folder, { durable: false });
   process.env.COVE_TEST_DATABASE = database.url;

@@ -7,13 +7,15 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { Client } from 'pg';
 import request from 'supertest';
 import { DataSource } from 'typeorm';
+import { freePort } from '../../../../scripts/lib/postgres.mjs';
 import { AccountsService } from '../../src/accounts/accounts.service';
 import { readConfig } from '../../src/config/config';
 import { createApp } from '../../src/createApp';
 import { DEMO, DemoService } from '../../src/demo/demo.service';
-import { SitesHost } from '../../src/releases/sitesHost.service';
+import { SitesHost } from '../../src/sitesHost/sitesHost.service';
 
-export const ORIGIN = 'http://localhost:4310';
+/** Where the program of this test file is found; known once it has started. */
+export let ORIGIN = '';
 
 /** A whole server on a database of its own, with the demo laid. */
 export async function startWorld(name: string) {
@@ -28,19 +30,22 @@ export async function startWorld(name: string) {
 
 /** One server process at a database; several can serve the same one. */
 export async function startProcess(name: string, url: string, more: Record<string, string> = {}) {
+  const [port, sitesPort]: [number, number] = [await freePort(), await freePort()];
+  const origin = `http://127.0.0.1:${port}`;
+  ORIGIN ||= origin;
   const config = readConfig({
-    COVE_PORT: '0',
-    COVE_SITES_PORT: '0',
+    COVE_PORT: String(port),
+    COVE_SITES_PORT: String(sitesPort),
     COVE_DATA: mkdtempSync(join(tmpdir(), 'cove-data-')),
     COVE_DATABASE_URL: url,
-    COVE_ORIGIN: ORIGIN,
-    COVE_SITES_ORIGIN: 'http://127.0.0.1:4311',
+    COVE_ORIGIN: origin,
+    COVE_SITES_ORIGIN: `http://127.0.0.1:${sitesPort}`,
     COVE_LOG_LEVEL: 'silent',
-    COVE_RENDERER: process.env.COVE_RENDERER,
+    COVE_PARTS: process.env.COVE_PARTS,
     ...more,
   });
   const app: NestExpressApplication = await createApp(config);
-  await app.listen(0, '127.0.0.1');
+  await app.listen(port, '127.0.0.1');
   await app.get(DemoService).layIfMissing();
   const http = app.getHttpServer();
   const database = app.get(DataSource);
@@ -50,7 +55,7 @@ export async function startProcess(name: string, url: string, more: Record<strin
   const signIn = async (email: string, password: string): Promise<string> => {
     const response = await request(http)
       .post('/api/session')
-      .set('origin', ORIGIN)
+      .set('origin', origin)
       .send({ email, password })
       .expect(200);
     const [cookie = ''] = response.get('set-cookie') ?? [];
@@ -70,7 +75,15 @@ export async function startProcess(name: string, url: string, more: Record<strin
     signIn,
     get: (path: string, cookie = demo) => request(http).get(path).set('cookie', cookie),
     send: (method: 'post' | 'put' | 'delete', path: string, body?: object, cookie = demo) =>
-      request(http)[method](path).set('cookie', cookie).set('origin', ORIGIN).send(body),
+      request(http)[method](path).set('cookie', cookie).set('origin', origin).send(body),
+    /** Sends a file as it is. */
+    upload: (path: string, data: Buffer, cookie = demo) =>
+      request(http)
+        .post(path)
+        .set('cookie', cookie)
+        .set('origin', origin)
+        .type('application/octet-stream')
+        .send(data),
     change: (
       edits: readonly (Edit | Record<string, unknown>)[],
       { id = `change-${++made}-${name}`, cookie = demo, site = DEMO.site as string } = {},
@@ -78,7 +91,7 @@ export async function startProcess(name: string, url: string, more: Record<strin
       request(http)
         .post(`/api/sites/${site}/changes`)
         .set('cookie', cookie)
-        .set('origin', ORIGIN)
+        .set('origin', origin)
         .send({ id, edits }),
     record: async (id: string, site = DEMO.site as string): Promise<SiteRecord | undefined> => {
       const rows: { body: SiteRecord }[] = await database.query(

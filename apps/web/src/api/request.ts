@@ -1,10 +1,12 @@
-import type { Problem } from '@cove/core';
+import type { Problem, Unrenderable } from '@cove/core';
 
 /** A failure the server explained. */
 export class RequestProblem extends Error {
   constructor(
     readonly problem: Problem,
     readonly status: number,
+    /** The name under which the server’s log knows the request. */
+    readonly request: string | null = null,
   ) {
     super(problem.message);
   }
@@ -17,6 +19,18 @@ const isProblem = (it: unknown): it is Problem =>
   typeof it.code === 'string' &&
   'message' in it &&
   typeof it.message === 'string';
+
+/** What the server answered, as JSON; throws what it refused. */
+async function answerOf<T>(response: Response): Promise<T> {
+  const text = await response.text();
+  const answer: unknown = text === '' ? null : JSON.parse(text);
+  if (response.ok) return answer as T;
+  throw new RequestProblem(
+    isProblem(answer) ? answer : { code: 'failed', message: `The server answered ${response.status}.` },
+    response.status,
+    response.headers.get('x-request-id'),
+  );
+}
 
 /** Sends JSON, answers JSON. Throws RequestProblem for what the server refused, TypeError when it cannot be reached. */
 export async function request<T>(
@@ -31,14 +45,28 @@ export async function request<T>(
       headers: { 'content-type': 'application/json' },
     }),
   });
-  const text = await response.text();
-  const answer: unknown = text === '' ? null : JSON.parse(text);
-  if (response.ok) return answer as T;
-  throw new RequestProblem(
-    isProblem(answer) ? answer : { code: 'failed', message: `The server answered ${response.status}.` },
-    response.status,
-  );
+  return answerOf(response);
 }
+
+/** Sends a file as it is, answers JSON; one that is too large is refused here. Throws as `request` does. */
+export async function sendFile<T>(path: string, file: File, most: number): Promise<T> {
+  if (file.size > most)
+    throw new RequestProblem(
+      {
+        code: 'too-large',
+        message: `The file has ${megabytes(file.size)} MB. Up to ${megabytes(most)} MB can be uploaded.`,
+      },
+      413,
+    );
+  const response = await fetch(path, {
+    method: 'POST',
+    body: file,
+    headers: { 'content-type': 'application/octet-stream' },
+  });
+  return answerOf(response);
+}
+
+const megabytes = (bytes: number): string => String(Number((bytes / 1024 / 1024).toFixed(1)));
 
 export interface SiteSummary {
   id: string;
@@ -58,6 +86,8 @@ export interface ReleaseSummary {
   done: number;
   total: number;
   problem: string | null;
+  /** What could not be rendered: which item, on which page, and why. */
+  problems: readonly Unrenderable[];
   createdAt: string;
   live: boolean;
 }

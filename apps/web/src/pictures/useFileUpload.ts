@@ -1,9 +1,8 @@
-import { type AssetRecord, newId } from '@cove/core';
+import { type AssetRecord, LIMITS, newId } from '@cove/core';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { base64 } from '../api/base64.ts';
 import { problemText } from '../api/problemText.ts';
-import { request } from '../api/request.ts';
+import { sendFile } from '../api/request.ts';
 import { useCommit, useSession } from '../session/context.tsx';
 
 type Facts = Pick<AssetRecord, 'file' | 'mime' | 'width' | 'height'>;
@@ -16,10 +15,8 @@ export function useFileUpload(): { upload(file: File): Promise<string | null>; b
   const upload = async (file: File): Promise<string | null> => {
     setBusy(true);
     try {
-      const facts = await request<Facts>('POST', `/api/sites/${session.id}/assets/files`, {
-        data: await base64(file),
-        name: file.name.slice(-200),
-      });
+      const path = `/api/sites/${session.id}/assets/files?name=${encodeURIComponent(file.name.slice(-200))}`;
+      const facts = await sendFile<Facts>(path, file, LIMITS.upload.fileBytes);
       const twin = [...session.site.kinds.asset.values()].find(it => it.file === facts.file);
       if (twin) return twin.id;
       const id = newId('i');

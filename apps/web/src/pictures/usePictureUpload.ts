@@ -1,8 +1,7 @@
-import { type AssetRecord, newId } from '@cove/core';
+import { type AssetRecord, LIMITS, newId } from '@cove/core';
 import { useState } from 'react';
-import { base64 } from '../api/base64.ts';
 import { problemText } from '../api/problemText.ts';
-import { request } from '../api/request.ts';
+import { sendFile } from '../api/request.ts';
 import { useCommit, useSession } from '../session/context.tsx';
 
 type Facts = Pick<AssetRecord, 'file' | 'mime' | 'width' | 'height'>;
@@ -28,9 +27,8 @@ export function usePictureUpload() {
     for (const file of files) {
       setBusy(file.name);
       try {
-        const facts = await request<Facts>('POST', `/api/sites/${session.id}/assets`, {
-          data: await base64(file),
-        });
+        const path = `/api/sites/${session.id}/assets`;
+        const facts = await sendFile<Facts>(path, file, LIMITS.upload.pictureBytes);
         const twin = [...session.site.kinds.asset.values()].find(it => it.file === facts.file);
         const name = nameOfFile(file.name) || 'Picture';
         const id = twin?.id ?? newId('i');

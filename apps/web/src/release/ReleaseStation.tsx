@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import { type ReleaseSummary, type Releases, RequestProblem, request } from '../api/request.ts';
 import { useOpened, useSessionState } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
+import { FailedRelease } from './FailedRelease.tsx';
 
 const working = (it: ReleaseSummary) => it.state === 'waiting' || it.state === 'making';
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -28,7 +29,8 @@ export function ReleaseStation() {
     refetchInterval: query => (query.state.data?.releases.some(working) ? 250 : false),
   });
   const publish = useMutation({
-    mutationFn: () => request('POST', `/api/sites/${session.id}/releases`, { note }),
+    mutationFn: (wish: { note: string; leaveOut?: boolean }) =>
+      request('POST', `/api/sites/${session.id}/releases`, wish),
     onSuccess: () => {
       setNote('');
       return queries.invalidateQueries({ queryKey: key });
@@ -85,7 +87,7 @@ export function ReleaseStation() {
                 className="mt-3 flex gap-2"
                 onSubmit={event => {
                   event.preventDefault();
-                  publish.mutate();
+                  publish.mutate({ note });
                 }}
               >
                 <input
@@ -135,8 +137,19 @@ export function ReleaseStation() {
                 </div>
               )}
               {it.state === 'failed' && (
-                <p role="alert" className="text-madder">
-                  {it.problem}
+                <FailedRelease
+                  release={it}
+                  site={session.id}
+                  onPublishRest={
+                    mayPublish && it === data.releases[0]
+                      ? () => publish.mutate({ note: it.note, leaveOut: true })
+                      : undefined
+                  }
+                />
+              )}
+              {it.state === 'done' && it.problems.length > 0 && (
+                <p className="text-muted">
+                  {it.problems.length === 1 ? 'One thing was' : `${it.problems.length} things were`} left out.
                 </p>
               )}
               {mayPublish && it.state === 'done' && !it.live && (

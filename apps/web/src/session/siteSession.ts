@@ -4,8 +4,8 @@ import {
   getRecord,
   History,
   type Id,
+  LIMITS,
   newId,
-  type Problem,
   type Result,
   type Right,
   type Site,
@@ -248,7 +248,7 @@ export class SiteSession {
       return { ok: true, value: base };
     }
     const lacks = lacking(this.rights, edits, base);
-    const applied = lacks === undefined ? applyChange(base, { edits }) : forbidden(lacks);
+    const applied = lacks === undefined ? applyChange(base, { edits }, LIMITS.change) : forbidden(lacks);
     if (!applied.ok) {
       this.publish(base, touchedBy(shown ?? []));
       this.notice(applied.problem.message, 'problem');
@@ -339,6 +339,9 @@ export class SiteSession {
     return this.applyAll(this.confirmed);
   }
 
+  /** The change that the server failed at last, and how often. */
+  private failed: { id: string; times: number } | null = null;
+
   private draftCache: { confirmed: Site; count: number; last: MadeChange | undefined; site: Site } | null =
     null;
 
@@ -413,7 +416,13 @@ export class SiteSession {
       this.receive({ ...change, seq }, new Set(dropped));
     } catch (error) {
       const away = awayReason(error);
-      if (error instanceof RequestProblem && away === null) this.refuse(change, error.problem);
+      if (error instanceof RequestProblem && away === null)
+        this.refuse(change, `Taken back: ${error.problem.message}`);
+      else if (error instanceof RequestProblem && this.failsAgain(change, error))
+        this.refuse(
+          change,
+          `Set aside: the server failed at this change ${MOST_FAILURES} times${error.request ? ` (request ${error.request})` : ''}. What came after it goes on.`,
+        );
       else {
         this.failures++;
         this.store.setState({ away });
@@ -424,6 +433,14 @@ export class SiteSession {
       this.sending = false;
     }
     if (this.failures === 0) void this.send();
+  }
+
+  /** Whether the server has failed at a change so often that there is no use in sending it again: then others go on. */
+  private failsAgain({ id }: MadeChange, { status, problem }: RequestProblem): boolean {
+    if (status !== 500 && problem.code !== 'too-slow') return false;
+    const failed = this.failed?.id === id ? this.failed.times + 1 : 1;
+    this.failed = { id, times: failed };
+    return failed >= MOST_FAILURES;
   }
 
   private unsent(): MadeChange | undefined {
@@ -450,14 +467,14 @@ export class SiteSession {
     );
   }
 
-  private refuse(change: MadeChange, problem: Problem): void {
+  private refuse(change: MadeChange, why: string): void {
     // A refusal is an answer: the server is there.
     this.failures = 0;
     this.store.setState({ away: null });
     const site = this.site;
     this.pending = this.pending.filter(it => it !== change);
     this.history.forget(change.id);
-    this.notice(`Taken back: ${problem.message}`, 'problem');
+    this.notice(why, 'problem');
     this.tellLosses(
       change.edits.flatMap(edit =>
         edit.op === 'set' && wordsOf(edit) !== null ? [this.watch.loss('refused', '', edit, site)] : [],
@@ -595,6 +612,9 @@ export class SiteSession {
     return this.around.tab;
   }
 }
+
+/** How often a change that the server fails at is sent before it is set aside. */
+const MOST_FAILURES = 3;
 
 const NONE: ReadonlySet<number> = new Set();
 

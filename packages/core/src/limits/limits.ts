@@ -50,6 +50,38 @@ export const LIMITS = {
     /** Brackets, one within another. */
     brackets: 32,
   },
+  /** Bytes of what a request carries, by who may send it; a route that takes more says so itself. */
+  body: {
+    anonymous: 4_000,
+    signedIn: 64_000,
+    /** Bytes of a body that was refused and is read off the line unseen, so that its sender hears the answer. */
+    unread: 25_000_000,
+  },
+  /** Bytes of a change that is read and worked out where requests are answered; a larger one has a thread of its own. */
+  inPassing: 64_000,
+  /** Files that are uploaded. They are read in a process of their own, one at a time. */
+  upload: {
+    fontBytes: 4 * 1024 * 1024,
+    pictureBytes: 11 * 1024 * 1024,
+    fileBytes: 11 * 1024 * 1024,
+    /** Bytes of a font once its tables are unpacked. */
+    unpackedFontBytes: 32 * 1024 * 1024,
+    pixels: 60_000_000,
+    /** Uploads that wait for the one before them. */
+    waiting: 24,
+    /** Seconds for which one file may be read, and bytes of memory that reading it may take; past either it is ended. */
+    seconds: 20,
+    memoryBytes: 700 * 1024 * 1024,
+  },
+  /** Work on whole sites, in threads of its own. */
+  work: {
+    /** Jobs that wait for a thread. */
+    waiting: 200,
+    /** Seconds of one job. */
+    seconds: 60,
+    /** Megabytes of memory of one thread. */
+    memoryMegabytes: 512,
+  },
   /** An order key. Placing never makes one longer than `rekeyed`: the siblings are given new keys instead. */
   orderKey: { characters: 200, rekeyed: 100 },
 } as const;

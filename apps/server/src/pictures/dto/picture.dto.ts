@@ -1,17 +1,10 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { IsBase64, IsString, MaxLength } from 'class-validator';
+import { IsString, MaxLength, MinLength } from 'class-validator';
 
-export class PictureDto {
-  @ApiProperty({ description: 'The picture file, base64' })
+export class FileQuery {
+  @ApiProperty({ description: 'Name of the file, whose ending tells kinds of text apart' })
   @IsString()
-  @MaxLength(16_000_000)
-  @IsBase64()
-  data: string;
-}
-
-export class FileDto extends PictureDto {
-  @ApiProperty({ description: 'Its name, whose ending tells kinds of text apart' })
-  @IsString()
+  @MinLength(1)
   @MaxLength(200)
   name: string;
 }

@@ -1,5 +1,5 @@
 import { ApiPropertyOptional } from '@nestjs/swagger';
-import { IsOptional, IsString, MaxLength } from 'class-validator';
+import { IsBoolean, IsOptional, IsString, MaxLength } from 'class-validator';
 
 export class PublishDto {
   @ApiPropertyOptional({ description: 'What is new, in a few words' })
@@ -7,4 +7,9 @@ export class PublishDto {
   @IsString()
   @MaxLength(200)
   note?: string;
+
+  @ApiPropertyOptional({ description: 'Publish the rest where something cannot be rendered' })
+  @IsOptional()
+  @IsBoolean()
+  leaveOut?: boolean;
 }

@@ -1,3 +1,4 @@
+import type { Unrenderable } from '@cove/core';
 import { Column, CreateDateColumn, Entity, PrimaryGeneratedColumn } from 'typeorm';
 
 export type ReleaseState = 'waiting' | 'making' | 'done' | 'failed';
@@ -32,6 +33,14 @@ export class Release {
 
   @Column({ type: 'text', nullable: true })
   problem: string | null;
+
+  /** What could not be rendered: which item, on which page, and why. */
+  @Column({ type: 'jsonb', default: [] })
+  problems: readonly Unrenderable[];
+
+  /** Whether what cannot be rendered is left out, and the rest published. */
+  @Column({ type: 'boolean', name: 'leave_out', default: false })
+  leaveOut: boolean;
 
   @Column({ type: 'uuid', name: 'created_by' })
   createdBy: string;

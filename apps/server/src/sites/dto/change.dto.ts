@@ -1,15 +1,10 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
-import {
-  ArrayMaxSize,
-  ArrayNotEmpty,
-  IsArray,
-  IsInt,
-  IsOptional,
-  IsString,
-  Matches,
-  Min,
-} from 'class-validator';
+import { Allow, IsInt, IsOptional, IsString, Matches, Max, Min } from 'class-validator';
 
+/** Greatest number that a change of a site can have: PostgreSQL's int. */
+export const LAST_SEQ = 2_147_483_647;
+
+/** What a change says of itself; its edits are read by the core's own tables. */
 export class ChangeDto {
   @ApiProperty({ description: 'Made by the client; the same id twice is accepted once.' })
   @IsString()
@@ -20,16 +15,14 @@ export class ChangeDto {
   @IsOptional()
   @IsInt()
   @Min(0)
+  @Max(LAST_SEQ)
   base?: number;
 
-  /** What is inside is read by the core's own tables. */
   @ApiProperty({
     type: 'array',
     items: { type: 'object' },
     description: 'put {record}, set {id, path, value}, unset {id, path}, remove {id}',
   })
-  @IsArray()
-  @ArrayNotEmpty()
-  @ArrayMaxSize(20_000)
-  edits: unknown[];
+  @Allow()
+  edits: unknown;
 }

@@ -1,6 +1,7 @@
 import { ApiPropertyOptional } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import { IsInt, IsOptional, Max, Min } from 'class-validator';
+import { LAST_SEQ } from './change.dto';
 
 export class EventsQuery {
   @ApiPropertyOptional({ description: 'The last change one has; those after it are sent first' })
@@ -8,6 +9,7 @@ export class EventsQuery {
   @Type(() => Number)
   @IsInt()
   @Min(0)
+  @Max(LAST_SEQ)
   after?: number;
 }
 

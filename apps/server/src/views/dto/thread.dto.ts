@@ -1,4 +1,4 @@
-import { isProperty, STATES, type State, WIDTHS, type Width } from '@cove/core';
+import { isProperty, type PropertyName, STATES, type State, WIDTHS, type Width } from '@cove/core';
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { IsIn, IsOptional, IsString, MaxLength, registerDecorator } from 'class-validator';
 
@@ -59,5 +59,8 @@ export class ThreadQuery {
 
   @ApiProperty()
   @IsPropertyName()
-  property: string;
+  property: PropertyName;
 }
+
+/** The question itself, as it goes to a thread. */
+export type ThreadAsked = Omit<ThreadQuery, never>;

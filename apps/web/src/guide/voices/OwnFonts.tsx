@@ -1,8 +1,7 @@
-import { FAMILY_KINDS, type FontRecord, newId, type Site, usersOf } from '@cove/core';
+import { FAMILY_KINDS, type FontRecord, LIMITS, newId, type Site, usersOf } from '@cove/core';
 import { useRef, useState } from 'react';
-import { base64 } from '../../api/base64.ts';
 import { problemText } from '../../api/problemText.ts';
-import { request } from '../../api/request.ts';
+import { sendFile } from '../../api/request.ts';
 import { useCommit, useSession } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -24,9 +23,8 @@ export function OwnFonts({ site }: { site: Site }) {
     for (const file of files ?? []) {
       setBusy(file.name);
       try {
-        const facts = await request<Facts>('POST', `/api/sites/${session.id}/fonts`, {
-          data: await base64(file),
-        });
+        const path = `/api/sites/${session.id}/fonts`;
+        const facts = await sendFile<Facts>(path, file, LIMITS.upload.fontBytes);
         const twin = [...session.site.kinds.font.values()].some(it => it.file === facts.file);
         if (twin) found.push(`${file.name} is there already.`);
         else

@@ -1,0 +1,77 @@
+import { type GuideData, type GuideRecord, guideOf, readGuideData } from '@cove/core';
+import type { Query } from '../common/database';
+import { isUuid } from '../common/isUuid';
+import { pack, unpack } from '../common/packed';
+import { notFound, ProblemException } from '../common/problem';
+import { assetPath, fontPath, keptPath } from '../storage/storage';
+import { type StoredFile, storedFile } from '../storage/storedFiles';
+import type { Workbench } from '../work/workbench';
+import { COLUMNS, type KeptGuide } from './keptGuide';
+
+/** Files that records name, and where a site keeps them. */
+const filesOf = (records: readonly GuideRecord[], site: string): { file: string; path: string }[] =>
+  records.flatMap(record => {
+    if (record.kind === 'font') return [{ file: record.file, path: fontPath(site, record.file) }];
+    return record.kind === 'asset' ? [{ file: record.file, path: assetPath(site, record.file) }] : [];
+  });
+
+async function read(query: Query, account: string, guide: string): Promise<GuideData> {
+  const rows = isUuid(guide)
+    ? await query<{ body: Buffer }>('select body from kept_guides where account_id = $1 and id = $2', [
+        account,
+        guide,
+      ])
+    : [];
+  const [row] = rows;
+  if (!row) throw notFound('guide');
+  const data = readGuideData(await unpack(row.body));
+  if (!data.ok) throw new ProblemException(data.problem);
+  return data.value;
+}
+
+/** A guide with all its records as it was kept, as JSON. */
+export async function readKeptGuide(
+  { database }: Workbench,
+  { account, guide }: { account: string; guide: string },
+): Promise<string> {
+  return JSON.stringify(await read(database.query, account, guide));
+}
+
+/** Keeps the guide of a site for the next one, with its fonts and pictures. */
+export async function keepGuide(
+  { database, sites, storage }: Workbench,
+  { account, site, name, about }: { account: string; site: string; name: string; about: string },
+): Promise<KeptGuide> {
+  const guide = guideOf((await sites.at(site)).site, name, about);
+  const [row] = await database.query<KeptGuide>(
+    `insert into kept_guides (account_id, name, about, from_site, body) values ($1, $2, $3, $4, $5)
+     on conflict (account_id, name) do update
+       set about = excluded.about, from_site = excluded.from_site, body = excluded.body,
+           version = kept_guides.version + 1, created_at = now()
+     returning ${COLUMNS}`,
+    [account, name, about, site, await pack(guide)],
+  );
+  if (!row) throw new Error('a guide was not kept');
+  // Names are made of what a file holds, so those of an earlier version do no harm.
+  for (const { file, path } of filesOf(guide.records, site)) {
+    const data = await storage.read(path);
+    if (data) await storage.write(keptPath(row.id, file), data);
+  }
+  return row;
+}
+
+/** Lays the fonts and pictures of a guide where a site looks for its own, before it takes the records. */
+export async function giveGuideFiles(
+  { database, storage, files }: Workbench,
+  { account, guide, site }: { account: string; guide: string; site: string },
+): Promise<void> {
+  const { records } = await read(database.query, account, guide);
+  const given: StoredFile[] = [];
+  for (const { file, path } of filesOf(records, site)) {
+    const data = await storage.read(keptPath(guide, file));
+    if (!data) continue;
+    await storage.write(path, data);
+    given.push(storedFile(file, data));
+  }
+  await files.note(database.query, site, given);
+}

@@ -1,0 +1,97 @@
+import { type AssetRecord, type PublishedSite, publishSite, type Unrenderable } from '@cove/core';
+import type { Query } from '../common/database';
+import { assetPath, releaseFolder } from '../storage/storage';
+import type { Workbench } from '../work/workbench';
+import { missingFiles } from './missingFiles';
+import { problemText } from './problemText';
+
+interface ReleaseRow {
+  id: string;
+  site: string;
+  number: number;
+  state: string;
+  leaveOut: boolean;
+}
+
+/** Milliseconds between two words on how far it is. */
+const TOLD_EVERY = 150;
+
+const releaseNamed = async (query: Query, id: string): Promise<ReleaseRow | undefined> =>
+  (
+    await query<ReleaseRow>(
+      'select id, site_id as site, number, state, leave_out as "leaveOut" from releases where id = $1',
+      [id],
+    )
+  )[0];
+
+/**
+ * Writes one release; running it again after a crash writes the same files. What cannot be rendered is reported by item and
+ * page, and the rest is published only where that was asked for. It throws where trying again may help.
+ */
+export async function publish(bench: Workbench, { release: id }: { release: string }): Promise<void> {
+  const { query } = bench.database;
+  const release = await releaseNamed(query, id);
+  if (!release || release.state === 'done' || release.state === 'failed') return;
+  const { seq, site } = await bench.sites.at(release.site);
+  const published = publishSite(site);
+  const missing = await missingFiles(bench, release.site, published);
+  const problems: Unrenderable[] = [...published.problems, ...missing.problems];
+  if (problems.length > 0 && !release.leaveOut) {
+    await query("update releases set state = 'failed', seq = $2, problem = $3, problems = $4 where id = $1", [
+      id,
+      seq,
+      problemText(problems),
+      JSON.stringify(problems.slice(0, 50)),
+    ]);
+    return;
+  }
+  const assets = published.assets.filter(it => !missing.files.has(it.file));
+  const total = published.files.size + assets.length + published.fonts.length;
+  await query("update releases set state = 'making', seq = $2, total = $3, done = 0 where id = $1", [
+    id,
+    seq,
+    total,
+  ]);
+  await writeFiles(bench, release, published, assets);
+  await query("update releases set state = 'done', done = $2, problem = null, problems = $3 where id = $1", [
+    id,
+    total,
+    JSON.stringify(problems.slice(0, 50)),
+  ]);
+  // One that was asked for later, or another release chosen meanwhile, stays what visitors see.
+  await query('update sites set live_release = $2, live_after = $3 where id = $1 and live_after < $3', [
+    release.site,
+    id,
+    release.number,
+  ]);
+}
+
+async function writeFiles(
+  { database, storage, fonts: fontStore }: Workbench,
+  { id, site }: ReleaseRow,
+  { files, fonts }: PublishedSite,
+  assets: readonly AssetRecord[],
+): Promise<void> {
+  const folder = releaseFolder(site, id);
+  let done = 0;
+  let told = Date.now();
+  const step = async () => {
+    done++;
+    if (Date.now() - told < TOLD_EVERY) return;
+    told = Date.now();
+    await database.query('update releases set done = $2 where id = $1', [id, done]);
+  };
+  for (const [path, text] of files) {
+    await storage.write(`${folder}/${path}`, text);
+    await step();
+  }
+  for (const asset of assets) {
+    await storage.copy(assetPath(site, asset.file), `${folder}/assets/${asset.file}`);
+    await step();
+  }
+  for (const file of fonts) {
+    const data = await fontStore.read(site, file);
+    if (data) await storage.write(`${folder}/fonts/${file}`, data);
+    await step();
+  }
+}

@@ -1,0 +1,51 @@
+import { type Clip, copyThings, readClip } from '@cove/core';
+import { pack, unpack } from '../common/packed';
+import { notFound, ProblemException } from '../common/problem';
+import type { Workbench } from '../work/workbench';
+import { COLUMNS, type KeptSection } from './keptSection';
+
+/** All of them are drawn when one looks for one, so they have an end. */
+const MOST_SECTIONS = 100;
+
+/** The sections that one account has kept, each as it left its site, as JSON. */
+export async function listKeptSections(
+  { database }: Workbench,
+  { account }: { account: string },
+): Promise<string> {
+  const rows = await database.query<KeptSection & { body: Buffer }>(
+    `select ${COLUMNS}, body from kept_sections where account_id = $1 order by name`,
+    [account],
+  );
+  const read: (KeptSection & { clip: Clip })[] = [];
+  for (const { body, ...row } of rows) {
+    const clip = readClip(JSON.stringify(await unpack(body)));
+    if (clip) read.push({ ...row, clip });
+  }
+  return JSON.stringify(read);
+}
+
+/** Keeps a section of a site with all it holds. */
+export async function keepSection(
+  { database, sites }: Workbench,
+  { account, site, section, name }: { account: string; site: string; section: string; name: string },
+): Promise<KeptSection> {
+  const { site: whole } = await sites.at(site);
+  if (!whole.kinds.section.has(section)) throw notFound('section');
+  const [{ count = 0 } = {}] = await database.query<{ count?: number }>(
+    'select count(*)::int as count from kept_sections where account_id = $1 and name <> $2',
+    [account, name],
+  );
+  if (count >= MOST_SECTIONS)
+    throw new ProblemException({
+      code: 'too-many',
+      message: `One keeps at most ${MOST_SECTIONS} sections. Forget one first.`,
+    });
+  const [row] = await database.query<KeptSection>(
+    `insert into kept_sections (account_id, name, body) values ($1, $2, $3)
+     on conflict (account_id, name) do update set body = excluded.body, created_at = now()
+     returning ${COLUMNS}`,
+    [account, name, await pack(copyThings(whole, [section]))],
+  );
+  if (!row) throw new Error('a section was not kept');
+  return row;
+}

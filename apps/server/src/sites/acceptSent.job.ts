@@ -1,0 +1,13 @@
+import type { Result } from '@cove/core';
+import type { Workbench } from '../work/workbench';
+import { type Accepted, acceptChange } from './acceptChange';
+import { readSentChange } from './sentChange';
+
+/** Reads and accepts a change that is too large to be looked at where requests are answered. */
+export function acceptSent(
+  { database, files }: Workbench,
+  { site, account, sent }: { site: string; account: string; sent: Uint8Array },
+): Promise<Result<Accepted>> {
+  const change = readSentChange(sent);
+  return database.transaction(query => acceptChange(query, files, { ...change, site, account }));
+}

@@ -1,0 +1,7 @@
+import type { Workbench } from '../work/workbench';
+
+/** A whole site as JSON, `{seq, records}`, in bytes to be sent as they are. */
+export async function readSite({ sites }: Workbench, { site }: { site: string }): Promise<Uint8Array> {
+  const { seq, records } = await sites.text(site);
+  return new TextEncoder().encode(`{"seq":${seq},"records":${records}}`);
+}

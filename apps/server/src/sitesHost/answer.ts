@@ -1,0 +1,94 @@
+import type { IncomingMessage, ServerResponse } from 'node:http';
+import { extname } from 'node:path';
+import type { Query } from '../common/database';
+import { releaseFolder, type Storage } from '../storage/storage';
+import { CONTENT_TYPES, TAKEN_HOME } from './contentTypes';
+
+/** A plain step of an address, as releases are written with; anything else is not looked for. */
+const STEP = /^[a-zA-Z0-9][a-zA-Z0-9._-]{0,200}$/;
+
+/** Characters of an address that are looked at. */
+const LONGEST_ADDRESS = 2000;
+
+export interface SitesSettings {
+  /** Host and port at which sites are found; others find nothing. */
+  host: string;
+  /** Where the program is, which may show sites within it. */
+  program: string;
+  /** Whether addresses begin with https. */
+  secure: boolean;
+}
+
+/**
+ * Published sites, as plain files. No cookie is read or set, and no page runs a script or keeps anything in the browser: all
+ * sites share this host, and nothing of one may meet another.
+ */
+export function answerer(query: Query, storage: Storage, { host, program, secure }: SitesSettings) {
+  const safe = {
+    'x-content-type-options': 'nosniff',
+    'referrer-policy': 'strict-origin-when-cross-origin',
+    'cross-origin-opener-policy': 'same-origin',
+    'content-security-policy': `default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self' ${program}`,
+    ...(secure && { 'strict-transport-security': 'max-age=31536000' }),
+  };
+  const say = (response: ServerResponse, status: number, words: string, headers = {}) => {
+    const body = `<!doctype html><html lang="en"><meta charset="utf-8"><title>${words}</title><h1>${words}</h1></html>`;
+    response.writeHead(status, {
+      ...safe,
+      'content-type': 'text/html; charset=utf-8',
+      'content-length': Buffer.byteLength(body),
+      'cache-control': 'no-store',
+      ...headers,
+    });
+    response.end(response.req.method === 'HEAD' ? undefined : body);
+  };
+  const missing = (response: ServerResponse) => say(response, 404, 'There is no such page');
+
+  const liveFolder = async (slug: string): Promise<string | null> => {
+    const [site] = await query<{ id: string; live: string | null }>(
+      'select id, live_release as live from sites where slug = $1',
+      [slug],
+    );
+    return site?.live ? releaseFolder(site.id, site.live) : null;
+  };
+
+  const answer = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
+    if (request.headers.host !== host) return say(response, 421, 'There is nothing here');
+    if (request.method !== 'GET' && request.method !== 'HEAD')
+      return say(response, 405, 'Pages can only be read', { allow: 'GET, HEAD' });
+    const [path = ''] = (request.url ?? '/').split(/[?#]/, 1);
+    if (path.length > LONGEST_ADDRESS || !path.startsWith('/')) return missing(response);
+    const [slug = '', ...steps] = path.slice(1).split('/');
+    const folder = STEP.test(slug) ? await liveFolder(slug) : null;
+    if (!folder) return missing(response);
+    if (steps.length === 0) return say(response, 308, 'This page is elsewhere', { location: `/${slug}/` });
+    const last = steps.at(-1);
+    const file = last === '' ? [...steps.slice(0, -1), 'index.html'] : steps;
+    if (!file.every(step => STEP.test(step))) return missing(response);
+    const name = file.join('/');
+    const data = await storage.read(`${folder}/${name}`);
+    if (!data) {
+      const page = last === '' ? null : await storage.has(`${folder}/${name}/index.html`);
+      return page
+        ? say(response, 308, 'This page is elsewhere', { location: `${path}/` })
+        : missing(response);
+    }
+    const html = name.endsWith('.html');
+    response.writeHead(200, {
+      ...safe,
+      'content-type': CONTENT_TYPES[extname(name)] ?? 'application/octet-stream',
+      'content-length': data.length,
+      ...(TAKEN_HOME.test(name) && { 'content-disposition': 'attachment' }),
+      'cache-control': html ? 'no-cache' : 'public, max-age=31536000, immutable',
+    });
+    response.end(request.method === 'HEAD' ? undefined : data);
+  };
+
+  return (request: IncomingMessage, response: ServerResponse): void => {
+    answer(request, response).catch((error: unknown) => {
+      process.stderr.write(`${JSON.stringify({ level: 50, context: 'Sites', msg: String(error) })}\n`);
+      if (response.headersSent) response.destroy();
+      else say(response, 503, 'This page cannot be shown just now', { 'retry-after': '5' });
+    });
+  };
+}

@@ -1,0 +1,52 @@
+import { FILE_TYPES, type FileType, type FontRecord } from '@cove/core';
+
+const starts = (data: Uint8Array, text: string, at = 0): boolean =>
+  [...text].every((letter, i) => data[at + i] === letter.charCodeAt(0));
+
+/** Formats of fonts by the four bytes they begin with (OpenType, WOFF 1.0 and 2.0), and their media types (RFC 8081). */
+export const FONT_SIGNATURES: readonly (readonly [string, FontRecord['format']])[] = [
+  ['wOF2', 'woff2'],
+  ['wOFF', 'woff'],
+  ['OTTO', 'opentype'],
+  ['\u0000\u0001\u0000\u0000', 'truetype'],
+  ['true', 'truetype'],
+];
+export const FONT_TYPES: Readonly<Record<FontRecord['format'], string>> = {
+  woff2: 'font/woff2',
+  woff: 'font/woff',
+  opentype: 'font/otf',
+  truetype: 'font/ttf',
+};
+
+/** Whether it is text as UTF-8 has it, with nothing in it that text does not have. */
+export function isText(data: Uint8Array): boolean {
+  try {
+    return !new TextDecoder('utf-8', { fatal: true }).decode(data).includes('\0');
+  } catch {
+    return false;
+  }
+}
+
+/** The kind of text file that an ending of a name stands for. */
+export function textTypeOf(name: string): FileType | null {
+  const ending = /\.(txt|csv|ics)$/i.exec(name)?.[1]?.toLowerCase();
+  const found = (Object.keys(FILE_TYPES) as FileType[]).find(
+    mime => mime.startsWith('text/') && FILE_TYPES[mime] === ending,
+  );
+  return found ?? null;
+}
+
+/**
+ * The media type of a file, told by what it holds; only kinds of text, which hold nothing that tells them apart, are told by
+ * the ending of their name. Null for what is none of the kinds that a site may have.
+ */
+export function typeOfBytes(data: Uint8Array, name: string): string | null {
+  if (data.length === 0) return null;
+  if (starts(data, 'RIFF') && starts(data, 'WEBP', 8)) return 'image/webp';
+  if (starts(data, '%PDF-')) return 'application/pdf';
+  if (starts(data, 'PK\u0003\u0004')) return 'application/zip';
+  const format = FONT_SIGNATURES.find(([signature]) => starts(data, signature))?.[1];
+  if (format) return FONT_TYPES[format];
+  const text = textTypeOf(name);
+  return text && isText(data) ? text : null;
+}

@@ -1,0 +1,68 @@
+import { createHash } from 'node:crypto';
+import { type AssetRecord, FILE_TYPES, type FontRecord, ok, type Result } from '@cove/core';
+import { type FontFacts, readFontFile } from '../fonts/readFontFile';
+import { PictureStore } from '../pictures/pictureStore.service';
+import { readFile } from '../pictures/readFile';
+import { readPicture } from '../pictures/readPicture';
+import { fontPath, type Storage } from '../storage/storage';
+import { type StoredFile, storedFile } from '../storage/storedFiles';
+
+export type UploadKind = 'picture' | 'file' | 'font';
+
+export type PictureFacts = Pick<AssetRecord, 'file' | 'mime' | 'width' | 'height'>;
+export type KeptFont = FontFacts & { file: string };
+
+/** What an upload became: what a record says of it, and what is noted of the file. */
+export interface Kept<Facts> {
+  facts: Facts;
+  stored: StoredFile;
+}
+
+export interface KeptBy {
+  picture: Kept<PictureFacts>;
+  file: Kept<PictureFacts>;
+  font: Kept<KeptFont>;
+}
+
+const ENDINGS: Record<FontRecord['format'], string> = {
+  woff2: 'woff2',
+  woff: 'woff',
+  truetype: 'ttf',
+  opentype: 'otf',
+};
+
+/** How each kind of upload is read and kept; runs in the process of its own. */
+export const KEEP: {
+  readonly [K in UploadKind]: (
+    storage: Storage,
+    site: string,
+    data: Buffer,
+    name: string,
+  ) => Promise<Result<KeptBy[K]>>;
+} = {
+  /** A picture, made anew, under a name made of what it holds. */
+  async picture(storage, site, data) {
+    const read = await readPicture(data);
+    if (!read.ok) return read;
+    const { data: made, width, height } = read.value;
+    const file = await new PictureStore(storage).write(site, made);
+    return ok({ facts: { file, mime: 'image/webp', width, height }, stored: storedFile(file, made) });
+  },
+  /** A file as it is, to be linked to. */
+  async file(storage, site, data, name) {
+    const read = readFile(data, name);
+    if (!read.ok) return read;
+    const mime = read.value;
+    const file = await new PictureStore(storage).write(site, data, FILE_TYPES[mime]);
+    return ok({ facts: { file, mime, width: 0, height: 0 }, stored: storedFile(file, data) });
+  },
+  /** A font as it is, under a name made of what it holds, so that the same file is kept once. */
+  async font(storage, site, data) {
+    const read = await readFontFile(data);
+    if (!read.ok) return read;
+    const hash = createHash('sha256').update(data).digest('hex').slice(0, 32);
+    const file = `${hash}.${ENDINGS[read.value.format]}`;
+    await storage.write(fontPath(site, file), data);
+    return ok({ facts: { ...read.value, file }, stored: storedFile(file, data) });
+  },
+};

@@ -1,0 +1,31 @@
+import { giveGuideFiles, keepGuide, readKeptGuide } from '../guides/keptGuides.job';
+import { makeSite } from '../newSites/makeSite.job';
+import { archive } from '../releases/archive.job';
+import { publish } from '../releases/publish.job';
+import { keepSection, listKeptSections } from '../sections/keptSections.job';
+import { acceptSent } from '../sites/acceptSent.job';
+import { readChanges } from '../sites/readChanges.job';
+import { readSite } from '../sites/readSite.job';
+import { guideOfSnapshot, keepSnapshot, restoreSnapshot } from '../snapshots/snapshots.job';
+import { findThread, printTokens, renderPagePreview } from '../views/views.job';
+
+/** Work on whole sites, and on what is too large to be looked at where requests are answered. */
+export const JOBS = {
+  acceptSent,
+  archive,
+  findThread,
+  giveGuideFiles,
+  guideOfSnapshot,
+  keepGuide,
+  keepSection,
+  keepSnapshot,
+  listKeptSections,
+  makeSite,
+  printTokens,
+  publish,
+  readChanges,
+  readKeptGuide,
+  readSite,
+  renderPagePreview,
+  restoreSnapshot,
+} as const;

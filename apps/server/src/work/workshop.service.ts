@@ -1,0 +1,27 @@
+import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Config } from '../config/config';
+import { builtPart } from '../config/parts';
+import { type JobArguments, type JobName, type JobResult, LANES, type Lane } from './lanes';
+import { WorkThread } from './workThread';
+
+/** Does what takes whole sites, or longer than a request may hold others up, in two threads beside those that answer. */
+@Injectable()
+export class Workshop implements OnModuleDestroy {
+  private readonly threads: Readonly<Record<Lane, WorkThread>>;
+
+  constructor(config: Config) {
+    const file = builtPart(config, 'work.worker.mjs');
+    const settings = { databaseUrl: config.COVE_DATABASE_URL, dataFolder: config.COVE_DATA };
+    this.threads = { quick: new WorkThread(file, settings), long: new WorkThread(file, settings) };
+  }
+
+  /** `args.site`, where there is one, says whose job it is. */
+  run<N extends JobName>(job: N, args: JobArguments<N>): Promise<JobResult<N>> {
+    const key = 'site' in args && typeof args.site === 'string' ? args.site : '';
+    return this.threads[LANES[job]].run(job, args, key);
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    await Promise.all(Object.values(this.threads).map(it => it.end()));
+  }
+}
