@@ -37,6 +37,6 @@ export default {
       setupFilesAfterEnv: ['<rootDir>/test/support/setup.mjs'],
     }),
     project('web', 'apps/web', { environment: 'jsdom', setupFiles: ['<rootDir>/test/setup.mjs'] }),
-    project('e2e', 'e2e'),
+    project('e2e', 'e2e', { environment: '<rootDir>/support/environment.mjs' }),
   ],
 };

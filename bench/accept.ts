@@ -2,12 +2,18 @@ import 'reflect-metadata';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { allRecords, type Edit } from '@cove/core';
+import { allRecords, type Edit, LIMITS } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
 import pg from 'pg';
 import { DataSource } from 'typeorm';
+import { ServerDatabase } from '../apps/server/src/common/database';
+import { readConfig } from '../apps/server/src/config/config';
 import { dataSourceOptions } from '../apps/server/src/database/dataSource';
 import { AcceptService } from '../apps/server/src/sites/accept.service';
+import { acceptChange } from '../apps/server/src/sites/acceptChange';
+import { DiskStorage } from '../apps/server/src/storage/diskStorage';
+import { StoredFiles } from '../apps/server/src/storage/storedFiles';
+import { Workshop } from '../apps/server/src/work/workshop.service';
 import { startPostgres } from '../scripts/lib/postgres.mjs';
 import { head, median, row } from './statistics';
 
@@ -15,7 +21,6 @@ import { head, median, row } from './statistics';
 const folder = mkdtempSync(join(tmpdir(), 'cove-bench-'));
 const database = await startPostgres(folder);
 const source = await new DataSource(dataSourceOptions(database.url)).initialize();
-const service = new AcceptService(source);
 const [inserted]: { id: string }[] = await source.query(
   "insert into accounts (email, name, password_hash) values ('a@b.example', 'A', '-') returning id",
 );
@@ -25,11 +30,24 @@ await source.query("insert into sites (id, name, slug) values ('tolvane', 'Tolva
 await source.query("insert into members (site_id, account_id, role) values ('tolvane', $1, 'designer')", [
   account,
 ]);
-const demo = [...allRecords(tolvane(() => 'abcdef0123456789.webp'))].map(
-  (record): Edit => ({ op: 'put', record }),
+const bodies = new ServerDatabase(source);
+const files = new StoredFiles(new DiskStorage(folder));
+const picture = 'abcdef0123456789.webp';
+await files.note(bodies.query, 'tolvane', [
+  { file: picture, mime: 'image/webp', bytes: 1, digest: Buffer.alloc(32) },
+]);
+const demo = [...allRecords(tolvane(() => picture))].map((record): Edit => ({ op: 'put', record }));
+const laid = await bodies.transaction(query =>
+  acceptChange(
+    query,
+    files,
+    { site: 'tolvane', account, id: 'lay-the-demo', base: 0, edits: demo },
+    LIMITS.computedChange,
+  ),
 );
-const laid = await service.accept({ site: 'tolvane', account, id: 'lay-the-demo', base: 0, edits: demo });
 if (!laid.ok) throw new Error(laid.problem.message);
+const workshop = new Workshop(readConfig({ COVE_DATA: folder, COVE_DATABASE_URL: database.url }));
+const service = new AcceptService(bodies, files, workshop);
 
 const value = (n: number) => ({
   type: 'color',
@@ -39,13 +57,12 @@ let made = 0;
 async function ours(): Promise<number> {
   const n = ++made;
   const began = performance.now();
-  const result = await service.accept({
-    site: 'tolvane',
-    account,
-    id: `ours-${n}`,
+  const change = {
+    id: `ours-change-${n}`,
     base: 0,
     edits: [{ op: 'set', id: 'hull', path: ['value'], value: value(n) }],
-  });
+  };
+  const result = await service.acceptSent('tolvane', account, Buffer.from(JSON.stringify(change)));
   if (!result.ok) throw new Error(result.problem.message);
   return performance.now() - began;
 }

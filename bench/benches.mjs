@@ -10,4 +10,5 @@ export const BENCHES = [
   'pages',
   'opening',
   'crowd',
+  'attack',
 ];

@@ -210,7 +210,7 @@ const forty = Array.from({ length: 40 }, color)
   .map(it => `rgb(${it.coords.map(n => Math.round(n * 255)).join(' ')})`)
   .join('\n');
 const bare = tolvane(() => 'abcdef0123456789.webp');
-const pasted = addPasted(bare, pasteSwatches(forty), 'Forty');
+const pasted = addPasted(bare, must(pasteSwatches(forty)), 'Forty');
 const palette = must(applyChange(bare, { edits: pasted.edits })).site;
 const solving = pasted.ids.map(surface => {
   const began = performance.now();

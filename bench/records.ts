@@ -11,7 +11,7 @@ await client.connect();
 const id = 'tolvane-large';
 
 async function ours(): Promise<number> {
-  const cache = new SiteCache(async (sql, values) => (await client.query(sql, [...values])).rows);
+  const cache = new SiteCache(async (sql, values = []) => (await client.query(sql, [...values])).rows);
   const began = performance.now();
   await cache.at(id);
   return performance.now() - began;

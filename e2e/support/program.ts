@@ -3,6 +3,7 @@ import axe from 'axe-core';
 import type { Browser, ElementHandle, Frame, KeyInput, Page } from 'puppeteer-core';
 import { launchBrowser } from '../../scripts/lib/browser.mjs';
 import { type ScratchServer, startScratch } from '../../scripts/lib/scratch.mjs';
+import { watchPage } from './failures.ts';
 
 // Each file of tests has a program and demo of its own, so that none meets what another left.
 const scratch = await startScratch();
@@ -41,10 +42,14 @@ export async function until<T>(
 
 /** Words for what one does in the program. */
 export class Walker {
+  private readonly note: (line: string) => void;
+
   constructor(
     readonly page: Page,
     readonly program = PROGRAM,
-  ) {}
+  ) {
+    this.note = watchPage(page);
+  }
 
   async enterDemo(): Promise<void> {
     await this.page.goto(this.program);
@@ -53,6 +58,7 @@ export class Walker {
   }
 
   async open(path: string): Promise<void> {
+    this.note(`open ${path}`);
     await this.page.goto(`${this.program}/sites/tolvane/${path}`);
   }
 
@@ -62,6 +68,7 @@ export class Walker {
 
   /** Clicks what bears this name. */
   async click(name: string, role?: string): Promise<void> {
+    this.note(`click ${name}`);
     await this.locator(name, role).click();
   }
 
@@ -77,6 +84,7 @@ export class Walker {
 
   /** Writes into a field in place of what stands there. */
   async type(name: string, text: string, finish: 'Enter' | null = 'Enter'): Promise<void> {
+    this.note(`type ${text} into ${name}`);
     await this.locator(name, 'textbox').click({ count: 3 });
     await this.page.keyboard.type(text);
     if (finish) await this.page.keyboard.press(finish);
@@ -84,6 +92,7 @@ export class Walker {
 
   /** Chooses in a list of values, or in a menu of things to do. */
   async choose(name: string, option: string): Promise<void> {
+    this.note(`choose ${option} of ${name}`);
     const named = await until(
       () =>
         this.page.$(
@@ -179,6 +188,7 @@ export class Walker {
 
   /** Presses keys together, such as `Control`, `Shift` and `g`. */
   async press(...keys: KeyInput[]): Promise<void> {
+    this.note(`press ${keys.join('+')}`);
     const held = keys.slice(0, -1);
     const last = keys.at(-1);
     for (const key of held) await this.page.keyboard.down(key);

@@ -2,6 +2,7 @@ import { fail, ok, parseLength } from '@cove/core';
 import { afterEach, describe, expect, it, jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { relativeText, stepText, TypedField } from '../src/ui/TypedField.tsx';
+import { FieldOwner } from '../src/ui/useTyping.ts';
 
 afterEach(cleanup);
 
@@ -23,6 +24,60 @@ function show(text = '1rem') {
   };
   return { field, type, onCommit };
 }
+
+describe('a field whose value somebody else changes', () => {
+  const at = (text: string, onCommit = jest.fn<(value: string) => void>(), owner = 'one') => (
+    <FieldOwner value={owner}>
+      <TypedField label="Padding" text={text} parse={parse} onCommit={onCommit} />
+    </FieldOwner>
+  );
+  const fieldNow = () => screen.getByRole<HTMLInputElement>('textbox', { name: 'Padding' });
+  const typeInto = (value: string) => {
+    fireEvent.focus(fieldNow());
+    fireEvent.change(fieldNow(), { target: { value } });
+  };
+
+  it('shows theirs where nothing is typed', () => {
+    const { rerender } = render(at('1rem'));
+    rerender(at('2rem'));
+    expect(fieldNow().value).toBe('2rem');
+    expect(screen.queryByRole('status')).toBeNull();
+  });
+  it('keeps what is typed, says theirs, and hands on what was typed when it is left', () => {
+    const onCommit = jest.fn<(value: string) => void>();
+    const { rerender } = render(at('1rem', onCommit));
+    typeInto('3rem');
+    rerender(at('2rem', onCommit));
+    expect(fieldNow().value).toBe('3rem');
+    expect(screen.getByRole('status').textContent).toContain('“2rem”');
+    fireEvent.blur(fieldNow());
+    expect(onCommit).toHaveBeenCalledWith('3rem');
+  });
+  it('takes theirs where that is wanted', () => {
+    const { rerender } = render(at('1rem'));
+    typeInto('3rem');
+    rerender(at('2rem'));
+    fireEvent.click(screen.getByRole('button', { name: 'Take theirs' }));
+    expect(fieldNow().value).toBe('2rem');
+  });
+  it('never hands on to one thing what was typed for another', () => {
+    const onCommit = jest.fn<(value: string) => void>();
+    const { rerender } = render(at('1rem', onCommit));
+    typeInto('3rem');
+    rerender(at('2rem', onCommit, 'another'));
+    expect(fieldNow().value).toBe('2rem');
+    fireEvent.blur(fieldNow());
+    expect(onCommit).not.toHaveBeenCalled();
+  });
+  it('leaves undo to the program where nothing is typed, and to the browser while something is', () => {
+    render(at('1rem'));
+    expect(fieldNow().dataset.settled).toBe('true');
+    typeInto('3rem');
+    expect(fieldNow().dataset.settled).toBeUndefined();
+    fireEvent.keyDown(fieldNow(), { key: 'Enter' });
+    expect(fieldNow().dataset.settled).toBe('true');
+  });
+});
 
 describe('a field', () => {
   it('hands on what can be read', () => {

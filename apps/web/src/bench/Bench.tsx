@@ -37,6 +37,7 @@ import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { titled } from '../ui/titled.ts';
+import { FieldOwner } from '../ui/useTyping.ts';
 import { AlsoTo, useSaidOfOthers } from './alsoTo.ts';
 import { CarryLook } from './CarryLook.tsx';
 import { ContentFields } from './ContentFields.tsx';
@@ -253,157 +254,159 @@ function Opened({
         />
       </div>
 
-      <div className="thin-scroll flex-1 overflow-auto">
-        {subject.type === 'node' && isNode(node) && (
-          <section className="grid gap-3 border-b border-hair px-3.5 py-3">
-            <Lock unless="choice">
-              <NodeChoices site={site} node={node} page={subject.page} />
-            </Lock>
-            {node.kind === 'section' && (
-              <details open={Object.keys(node.rebind).length > 0}>
-                <summary className="label-line cursor-pointer">Tokens rebound here</summary>
-                <Lock unless="style">
-                  <Rebinds site={site} record={node} />
-                </Lock>
-              </details>
-            )}
-            {node.kind === 'section' && mayChoose && (
-              <Versions site={site} section={node} page={subject.page} />
-            )}
-            {node.kind === 'section' && mayGuide && <KeepSection section={node} />}
-            {node.kind === 'widget' && element && Object.keys(element.content).length > 0 && (
-              <details open={!may || Object.keys(element.content).length <= 2}>
-                <summary className="label-line mb-1 cursor-pointer">Words and links</summary>
-                <Lock unless="content">
-                  <ContentFields site={site} widget={node} askedForWords={askedForWords} />
-                </Lock>
-              </details>
-            )}
-          </section>
-        )}
-        {subject.type === 'node' && isNode(node) && behind && (
-          <Lock unless="style">
-            <TextOverPicture
-              key={`${behind.node} ${behind.part} ${node.id}`}
-              site={site}
-              page={subject.page}
-              node={node.id}
-              behind={behind}
-            />
-          </Lock>
-        )}
-        {scope && element && partNames(element).some(name => isGround(element, name)) && (
-          <Lock unless={right}>
-            <GroundRows
-              key={scope.element.name}
-              site={site}
-              scope={scope}
-              situation={{ state, width }}
-              target={target}
-              record={record}
-              onPart={next => onSubject({ ...subject, part: next, state: 'rest' })}
-            />
-          </Lock>
-        )}
-        {subject.type === 'element' && element && (
-          <ElementHead
-            site={site}
-            subject={subject}
-            element={element}
-            record={record}
-            onSubject={onSubject}
-          />
-        )}
-        <Lock unless={right}>
-          <div className="px-3.5 py-3">
-            <input
-              type="search"
-              aria-label="Find a property"
-              placeholder="Find a property"
-              value={search}
-              onChange={event => setSearch(event.target.value)}
-              className="h-7 w-full rounded border border-hair bg-paper px-2"
-            />
-          </div>
-          {found ? (
-            <section aria-label="Found" className="px-3.5 pb-4">
-              {found.length === 0 ? (
-                <TypedCss
-                  site={site}
-                  source={search}
-                  takesUnfollowed={subject.type !== 'preset'}
-                  apply={typed =>
-                    commit(setTyped(site, target, asked, typed), 'Set declarations') && setSearch('')
-                  }
-                />
-              ) : (
-                <ul>{found.map(row => property(row, holds(row), isKnot(row)))}</ul>
+      <FieldOwner value={`${record} ${part} ${state} ${width}`}>
+        <div className="thin-scroll flex-1 overflow-auto">
+          {subject.type === 'node' && isNode(node) && (
+            <section className="grid gap-3 border-b border-hair px-3.5 py-3">
+              <Lock unless="choice">
+                <NodeChoices site={site} node={node} page={subject.page} />
+              </Lock>
+              {node.kind === 'section' && (
+                <details open={Object.keys(node.rebind).length > 0}>
+                  <summary className="label-line cursor-pointer">Tokens rebound here</summary>
+                  <Lock unless="style">
+                    <Rebinds site={site} record={node} />
+                  </Lock>
+                </details>
+              )}
+              {node.kind === 'section' && mayChoose && (
+                <Versions site={site} section={node} page={subject.page} />
+              )}
+              {node.kind === 'section' && mayGuide && <KeepSection section={node} />}
+              {node.kind === 'widget' && element && Object.keys(element.content).length > 0 && (
+                <details open={!may || Object.keys(element.content).length <= 2}>
+                  <summary className="label-line mb-1 cursor-pointer">Words and links</summary>
+                  <Lock unless="content">
+                    <ContentFields site={site} widget={node} askedForWords={askedForWords} />
+                  </Lock>
+                </details>
               )}
             </section>
-          ) : (
-            <>
-              <section aria-label="Set here" className="border-b border-hair px-3.5 pb-3">
-                <h3 className="flex items-center pb-1">
-                  <span className="label-line mr-auto">Set here</span>
-                  {subject.type === 'element' && element && may && (
-                    <ResetMenu
-                      site={site}
-                      record={record}
-                      part={part}
-                      element={element.name}
-                      name={nameOf(site, record)}
-                    />
-                  )}
-                  {subject.type === 'node' && knots > 0 && (
-                    <span className="text-small text-madder">
-                      {knots} knot{knots > 1 ? 's' : ''}
-                    </span>
-                  )}
-                </h3>
-                {isNode(node) && may && (
-                  <p className="flex gap-3 pb-1">
-                    <CarryLook site={site} node={node} />
-                    {scope && mayGuide && Object.keys(styles).length > 0 && (
-                      <Promote site={site} scope={scope} node={node} slots={Object.keys(styles)} />
-                    )}
-                    {knots > 0 && (
-                      <Button
-                        kind="link"
-                        className="ml-auto"
-                        onClick={() => commit(resetNode(site, node.id), 'Reset all that was set here')}
-                      >
-                        Reset all
-                      </Button>
-                    )}
-                  </p>
-                )}
-                {holdsText(element ? partOf(element, part)?.kind : part) && (
-                  <TextStyleChoice site={site} target={target} slot={styleSlot} styles={styles} />
-                )}
-                {rows.here.length === 0 && unfollowed.length === 0 && !styles[styleSlot] ? (
-                  <p className="text-muted">
-                    Nothing in this part, state and width.
-                    {may && ' Find a property above, or change a value below.'}
-                  </p>
-                ) : (
-                  <ul>{rows.here.map(([row, value]) => property(row, value, true))}</ul>
-                )}
-                {node && <Unfollowed site={site} record={node} list={unfollowed} />}
-              </section>
-              {subject.type === 'node' && isNode(node) && (
-                <section aria-label="From presets" className="border-b border-hair px-3.5 py-3">
-                  <h3 className="label-line pb-1">From presets</h3>
-                  <WornPresets site={site} node={node} />
-                  <ul>{rows.presets.map(([row, { value }]) => property(row, value, false))}</ul>
-                </section>
-              )}
-              {scope && (
-                <FromGuide rows={rows.guide}>{(row, value) => property(row, value, false)}</FromGuide>
-              )}
-            </>
           )}
-        </Lock>
-      </div>
+          {subject.type === 'node' && isNode(node) && behind && (
+            <Lock unless="style">
+              <TextOverPicture
+                key={`${behind.node} ${behind.part} ${node.id}`}
+                site={site}
+                page={subject.page}
+                node={node.id}
+                behind={behind}
+              />
+            </Lock>
+          )}
+          {scope && element && partNames(element).some(name => isGround(element, name)) && (
+            <Lock unless={right}>
+              <GroundRows
+                key={scope.element.name}
+                site={site}
+                scope={scope}
+                situation={{ state, width }}
+                target={target}
+                record={record}
+                onPart={next => onSubject({ ...subject, part: next, state: 'rest' })}
+              />
+            </Lock>
+          )}
+          {subject.type === 'element' && element && (
+            <ElementHead
+              site={site}
+              subject={subject}
+              element={element}
+              record={record}
+              onSubject={onSubject}
+            />
+          )}
+          <Lock unless={right}>
+            <div className="px-3.5 py-3">
+              <input
+                type="search"
+                aria-label="Find a property"
+                placeholder="Find a property"
+                value={search}
+                onChange={event => setSearch(event.target.value)}
+                className="h-7 w-full rounded border border-hair bg-paper px-2"
+              />
+            </div>
+            {found ? (
+              <section aria-label="Found" className="px-3.5 pb-4">
+                {found.length === 0 ? (
+                  <TypedCss
+                    site={site}
+                    source={search}
+                    takesUnfollowed={subject.type !== 'preset'}
+                    apply={typed =>
+                      commit(setTyped(site, target, asked, typed), 'Set declarations') && setSearch('')
+                    }
+                  />
+                ) : (
+                  <ul>{found.map(row => property(row, holds(row), isKnot(row)))}</ul>
+                )}
+              </section>
+            ) : (
+              <>
+                <section aria-label="Set here" className="border-b border-hair px-3.5 pb-3">
+                  <h3 className="flex items-center pb-1">
+                    <span className="label-line mr-auto">Set here</span>
+                    {subject.type === 'element' && element && may && (
+                      <ResetMenu
+                        site={site}
+                        record={record}
+                        part={part}
+                        element={element.name}
+                        name={nameOf(site, record)}
+                      />
+                    )}
+                    {subject.type === 'node' && knots > 0 && (
+                      <span className="text-small text-madder">
+                        {knots} knot{knots > 1 ? 's' : ''}
+                      </span>
+                    )}
+                  </h3>
+                  {isNode(node) && may && (
+                    <p className="flex gap-3 pb-1">
+                      <CarryLook site={site} node={node} />
+                      {scope && mayGuide && Object.keys(styles).length > 0 && (
+                        <Promote site={site} scope={scope} node={node} slots={Object.keys(styles)} />
+                      )}
+                      {knots > 0 && (
+                        <Button
+                          kind="link"
+                          className="ml-auto"
+                          onClick={() => commit(resetNode(site, node.id), 'Reset all that was set here')}
+                        >
+                          Reset all
+                        </Button>
+                      )}
+                    </p>
+                  )}
+                  {holdsText(element ? partOf(element, part)?.kind : part) && (
+                    <TextStyleChoice site={site} target={target} slot={styleSlot} styles={styles} />
+                  )}
+                  {rows.here.length === 0 && unfollowed.length === 0 && !styles[styleSlot] ? (
+                    <p className="text-muted">
+                      Nothing in this part, state and width.
+                      {may && ' Find a property above, or change a value below.'}
+                    </p>
+                  ) : (
+                    <ul>{rows.here.map(([row, value]) => property(row, value, true))}</ul>
+                  )}
+                  {node && <Unfollowed site={site} record={node} list={unfollowed} />}
+                </section>
+                {subject.type === 'node' && isNode(node) && (
+                  <section aria-label="From presets" className="border-b border-hair px-3.5 py-3">
+                    <h3 className="label-line pb-1">From presets</h3>
+                    <WornPresets site={site} node={node} />
+                    <ul>{rows.presets.map(([row, { value }]) => property(row, value, false))}</ul>
+                  </section>
+                )}
+                {scope && (
+                  <FromGuide rows={rows.guide}>{(row, value) => property(row, value, false)}</FromGuide>
+                )}
+              </>
+            )}
+          </Lock>
+        </div>
+      </FieldOwner>
     </div>
   );
 }

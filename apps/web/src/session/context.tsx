@@ -21,6 +21,9 @@ export function useOpened(): Opened {
   return opened;
 }
 
+/** The open site; null where a part of the interface is used outside of one. */
+export const useMaybeSession = (): SiteSession | null => use(Context)?.session ?? null;
+
 export const useSession = (): SiteSession => useOpened().session;
 export const useSessionState = <T,>(select: (state: SessionState) => T): T =>
   useStore(useSession().store, select);

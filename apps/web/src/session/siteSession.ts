@@ -40,8 +40,18 @@ export interface SessionState {
   redoLabel: string | null;
   /** What was made here and no longer stands, until it is read. */
   losses: readonly Loss[];
+  /** What was typed into a field that went away before it could be kept, until it is read. */
+  unkept: readonly Unkept[];
   /** Others at the site. */
   people: readonly Presence[];
+}
+
+/** Words that were typed and could not be kept. */
+export interface Unkept {
+  n: number;
+  /** The field they were typed into. */
+  label: string;
+  words: string;
 }
 
 /** What is told after each step: the site, and the ids that it touched; null when anything may have changed. */
@@ -120,6 +130,7 @@ export class SiteSession {
       undoLabel: null,
       redoLabel: null,
       losses: [],
+      unkept: [],
       people: [],
     }));
     this.others = new Others(around.tab, people => this.store.setState({ people }));
@@ -254,12 +265,40 @@ export class SiteSession {
       this.notice(applied.problem.message, 'problem');
       return applied;
     }
-    const change = this.newChange(edits, since ?? (shown ? this.previewBase : this.confirmedSeq));
+    const seen = since ?? this.seenAt ?? (shown ? this.previewBase : this.confirmedSeq);
+    const change = this.newChange(edits, seen);
     this.history.made(change.id, applied.value.inverse, label);
     this.publish(applied.value.site, new Set([...touchedBy(shown ?? []), ...applied.value.after.keys()]));
     void this.send();
     return { ok: true, value: applied.value.site };
   }
+
+  /** The number of the last change that was seen when what is committed now was begun; null where that is the last one. */
+  private seenAt: number | null = null;
+
+  /** Runs an act whose commits were begun when `seq` was the last change seen. */
+  asSeenAt(seq: number, act: () => void): void {
+    this.seenAt = seq;
+    try {
+      act();
+    } finally {
+      this.seenAt = null;
+    }
+  }
+
+  /** Offers back what was typed into a field that is gone. */
+  offer(label: string, words: string): void {
+    if (words.trim() === '' || this.closed) return;
+    this.store.setState(({ unkept }) => ({
+      unkept: [...unkept, { n: ++this.offered, label, words }],
+    }));
+  }
+
+  forgetUnkept(n: number): void {
+    this.store.setState(({ unkept }) => ({ unkept: unkept.filter(it => it.n !== n) }));
+  }
+
+  private offered = 0;
 
   private newChange(edits: readonly Edit[], base: number): MadeChange {
     const change = { id: `${this.around.tab}-${newId('c')}`, base, edits };

@@ -24,7 +24,8 @@ export function Losses() {
   const session = useSession();
   const site = useSite();
   const losses = useSessionState(state => state.losses);
-  if (losses.length === 0) return null;
+  const unkept = useSessionState(state => state.unkept);
+  if (losses.length + unkept.length === 0) return null;
   return (
     <section
       aria-label="What others overtook"
@@ -60,6 +61,22 @@ export function Losses() {
           </article>
         );
       })}
+      {unkept.slice(0, MOST_SHOWN).map(({ n, label, words }) => (
+        <article key={`unkept ${n}`} className="rounded-md border border-hair bg-paper p-3 shadow-lg">
+          <p>What you typed into “{label}” was not kept: the field went away before it could be.</p>
+          <blockquote className="thin-scroll mt-1.5 max-h-24 overflow-auto border-l-2 border-hair pl-2 whitespace-pre-line text-muted">
+            {words}
+          </blockquote>
+          <p className="mt-2 flex gap-3">
+            <Button kind="link" onClick={() => void navigator.clipboard.writeText(words)}>
+              Copy my words
+            </Button>
+            <Button kind="link" className="ml-auto" onClick={() => session.forgetUnkept(n)}>
+              Dismiss
+            </Button>
+          </p>
+        </article>
+      ))}
       {losses.length > MOST_SHOWN && (
         <p className="rounded bg-paper px-3 py-1 text-muted">and {losses.length - MOST_SHOWN} more</p>
       )}

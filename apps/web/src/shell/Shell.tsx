@@ -28,6 +28,10 @@ const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   (target.isContentEditable || target.matches('input:not([type=range]), textarea, select'));
 
+/** Whether undo belongs to what is being typed: a field that holds nothing new leaves it to the program. */
+const undoesTyping = (target: EventTarget | null) =>
+  isTyping(target) && !(target instanceof HTMLElement && target.dataset.settled !== undefined);
+
 /** The bar on top and the station below it. */
 export function Shell() {
   const { session, summary } = useOpened();
@@ -58,7 +62,7 @@ export function Shell() {
         setFinding(true);
         return;
       }
-      if (isTyping(event.target)) return;
+      if (undoesTyping(event.target)) return;
       if (key === 'z' && !event.shiftKey) session.undo();
       else if (key === 'y' || (key === 'z' && event.shiftKey)) session.redo();
       else return;

@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import { useLocked } from '../session/rights.tsx';
+import { TheirsNote } from './TheirsNote.tsx';
+import { useTyping } from './useTyping.ts';
 
 /** A name that becomes a field when it is clicked. */
 export function NameInPlace({
@@ -12,8 +14,9 @@ export function NameInPlace({
   onRename(name: string): void;
 }) {
   const locked = useLocked();
-  const [typed, setTyped] = useState<string | null>(null);
-  if (typed === null)
+  const [isOpen, setOpen] = useState(false);
+  const { typed, theirs, type, settle, keep } = useTyping(label, name);
+  if (!isOpen)
     return locked ? (
       <span>{name}</span>
     ) : (
@@ -21,32 +24,38 @@ export function NameInPlace({
         type="button"
         aria-label={`${label}: rename`}
         className="hover:text-ink hover:underline"
-        onClick={() => setTyped(name)}
+        onClick={() => setOpen(true)}
       >
         {name}
       </button>
     );
-  const finish = (keep: boolean) => {
-    setTyped(null);
-    const wanted = typed.trim();
-    if (keep && wanted !== '' && wanted !== name) onRename(wanted);
+  const finish = (wish: 'keep' | 'drop') => {
+    setOpen(false);
+    const wanted = (typed ?? name).trim();
+    keep(() => {
+      settle();
+      if (wish === 'keep' && wanted !== '' && wanted !== name) onRename(wanted);
+    });
   };
   return (
-    <input
-      ref={element => element?.focus()}
-      aria-label={label}
-      value={typed}
-      maxLength={80}
-      onChange={event => setTyped(event.target.value)}
-      onBlur={() => finish(true)}
-      onKeyDown={event => {
-        if (event.key === 'Enter') finish(true);
-        if (event.key === 'Escape') {
-          event.stopPropagation();
-          finish(false);
-        }
-      }}
-      className="h-5 w-32 rounded-sm border border-hair bg-paper px-1 font-normal text-ink"
-    />
+    <>
+      <input
+        ref={element => element?.focus()}
+        aria-label={label}
+        value={typed ?? name}
+        maxLength={80}
+        onChange={event => type(event.target.value)}
+        onBlur={() => finish('keep')}
+        onKeyDown={event => {
+          if (event.key === 'Enter') finish('keep');
+          if (event.key === 'Escape') {
+            event.stopPropagation();
+            finish('drop');
+          }
+        }}
+        className="h-5 w-32 rounded-sm border border-hair bg-paper px-1 font-normal text-ink"
+      />
+      <TheirsNote theirs={theirs} onTake={settle} />
+    </>
   );
 }

@@ -1,5 +1,7 @@
-import { useEffect, useId, useState } from 'react';
+import { useId } from 'react';
 import { useLocked } from '../session/rights.tsx';
+import { TheirsNote } from './TheirsNote.tsx';
+import { useTyping } from './useTyping.ts';
 
 /** A few words on what something is for; empty words take the note away. */
 export function NoteField({
@@ -15,8 +17,8 @@ export function NoteField({
 }) {
   const id = useId();
   const locked = useLocked();
-  const [typed, setTyped] = useState(text);
-  useEffect(() => setTyped(text), [text]);
+  const { typed, theirs, type, settle, keep } = useTyping(label, text);
+  const shown = typed ?? text;
   if (locked && text === '') return null;
   return (
     <div>
@@ -25,15 +27,23 @@ export function NoteField({
       </label>
       <textarea
         id={id}
-        rows={Math.min(8, Math.max(typed.split('\n').length, typed.length > 60 ? 3 : 1))}
+        rows={Math.min(8, Math.max(shown.split('\n').length, shown.length > 60 ? 3 : 1))}
         maxLength={2000}
-        value={typed}
+        value={shown}
+        data-settled={typed === null || undefined}
         readOnly={locked}
         placeholder={placeholder}
-        onChange={event => setTyped(event.target.value)}
-        onBlur={() => typed !== text && onCommit(typed.trim())}
+        onChange={event => type(event.target.value)}
+        onBlur={() => {
+          if (typed === null) return;
+          keep(() => {
+            settle();
+            onCommit(typed.trim());
+          });
+        }}
         className="thin-scroll block w-full resize-y rounded-sm border border-hair bg-paper px-1.5 py-0.5"
       />
+      <TheirsNote theirs={theirs} onTake={settle} />
     </div>
   );
 }

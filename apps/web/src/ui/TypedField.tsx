@@ -1,6 +1,8 @@
 import { parseArithmetic, type Result } from '@cove/core';
-import { useEffect, useId, useState } from 'react';
+import { useId, useState } from 'react';
 import { useLocked } from '../session/rights.tsx';
+import { TheirsNote } from './TheirsNote.tsx';
+import { useTyping } from './useTyping.ts';
 
 interface Props<T> {
   label: string;
@@ -54,29 +56,29 @@ export function TypedField<T>({
 }: Props<T>) {
   const id = useId();
   const locked = useLocked();
-  const [typed, setTyped] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { typed, theirs, type, settle, keep } = useTyping(label, text);
+  const [said, setProblem] = useState<string | null>(null);
   const [inside, setInside] = useState(false);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a value that arrives from elsewhere ends what was typed and read
-  useEffect(() => {
-    if (!problem) setTyped(null);
-  }, [text]);
+  // What was wrong with words that are gone is of no interest.
+  const problem = typed === null ? null : said;
 
   const finish = (source: string) => {
     const wanted = relativeText(source, text);
+    setProblem(null);
     if (wanted === text) {
-      setTyped(null);
-      setProblem(null);
+      settle();
       return;
     }
     const result = parse(wanted);
     if (!result.ok) {
+      type(source);
       setProblem(result.problem.message);
       return;
     }
-    setProblem(null);
-    setTyped(null);
-    onCommit(result.value);
+    keep(() => {
+      settle();
+      onCommit(result.value);
+    });
   };
 
   return (
@@ -94,7 +96,9 @@ export function TypedField<T>({
         aria-invalid={problem !== null}
         aria-describedby={problem ? `${id}-problem` : undefined}
         className={`h-6 w-full min-w-0 rounded-sm border bg-transparent px-1 ${mono ? 'font-mono text-[12px]' : ''} ${problem ? 'border-madder' : locked ? 'border-transparent!' : 'border-transparent hover:border-hair focus:border-hair'}`}
-        onChange={event => setTyped(event.target.value)}
+        // What is not being typed is taken back by the program, also while the field has the focus.
+        data-settled={typed === null || undefined}
+        onChange={event => type(event.target.value)}
         onFocus={() => {
           setInside(true);
           onFocus?.();
@@ -109,7 +113,7 @@ export function TypedField<T>({
           if (event.key === 'Enter') finish(event.currentTarget.value);
           if (event.key === 'Escape' && typed !== null) {
             event.stopPropagation();
-            setTyped(null);
+            settle();
             setProblem(null);
           }
           if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
@@ -120,6 +124,7 @@ export function TypedField<T>({
           finish(next);
         }}
       />
+      <TheirsNote theirs={theirs} onTake={settle} />
       {problem && (
         <p id={`${id}-problem`} role="alert" className="px-1 pt-0.5 text-small text-madder">
           {problem}

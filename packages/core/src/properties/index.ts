@@ -16,6 +16,7 @@ import type { Facet, Property } from './property.ts';
 import { SPACE } from './space.ts';
 import { TYPE } from './type.ts';
 
+export { ALLOWED_DECLARATIONS } from './allowedDeclarations.ts';
 export {
   isMovement,
   MOVEMENT_NAMES,

@@ -1,3 +1,4 @@
+import { ALLOWED_DECLARATIONS } from './allowedDeclarations.ts';
 import { PROPERTIES } from './index.ts';
 
 const FOLLOWED = new Set(PROPERTIES.map(row => row.css));
@@ -8,13 +9,6 @@ const SHORTHANDS = new Set(
     return steps.slice(1).map((_, i) => steps.slice(0, i + 1).join('-'));
   }),
 );
-/** Names of the same by direction of writing, and shorthands whose longhands are named otherwise. */
-const OTHER_NAMES =
-  /^(all|gap|grid|grid-template|place-(items|content|self)|(min-|max-)?(inline|block)-size|(border|margin|padding|inset|overflow)-(inline|block)(-.+)?|border-(start|end)-(start|end)-radius|white-space|text-wrap|text-decoration|list-style)$/;
-/** What could move it over others, push them aside, or be found by them. */
-const REACHES_OUT =
-  /^(position(-.+)?|z-index|top|right|bottom|left|inset(-.+)?|transform|scale|rotate|zoom|perspective|offset(-.+)?|anchor-.+|view-transition-.+|container(-.+)?|counter-.+|contain(-.+)?|content-visibility|will-change)$/;
-
 /** Characters of a value: no semicolon, brace, at, angle bracket, backslash or quote, so it cannot leave its place. */
 const VALUE = /^[\w\s.,%#()+\-*/]{1,300}$/;
 
@@ -27,16 +21,30 @@ function closes(value: string): boolean {
   return open === 0;
 }
 
-/** Why a declaration is not taken; null where it is. Whether a value is CSS is for the one who types it to be told. */
+/** Names of what is followed that share no word with it. */
+const OTHER_NAMES = /^(all|(min-|max-)?(inline|block)-size)$/;
+
+/** Whether a name stands for properties that are followed: a shorthand of theirs, or the same by direction of writing. */
+const standsForFollowed = (css: string): boolean =>
+  OTHER_NAMES.test(css) ||
+  SHORTHANDS.has(css) ||
+  SHORTHANDS.has(css.replace(/-(inline|block)(-(start|end))?\b/, ''));
+
+/**
+ * Why a declaration is not taken; null where it is. Only what is known to stay within its element is; whether a value is CSS
+ * is for the one who types it to be told.
+ */
 export function declarationProblem(css: string, value: string): string | null {
   if (FOLLOWED.has(css)) return `${css} is followed: set it as a property.`;
-  if (SHORTHANDS.has(css) || OTHER_NAMES.test(css))
-    return `${css} is another name for properties that are followed. Set those.`;
-  if (!/^[a-z]+(-[a-z]+)*$/.test(css)) return 'Custom properties and those of one browser are not taken.';
+  if (!ALLOWED_DECLARATIONS.has(css)) {
+    if (!/^[a-z]+(-[a-z]+)*$/.test(css)) return 'Custom properties and those of one browser are not taken.';
+    return standsForFollowed(css)
+      ? `${css} is another name for properties that are followed. Set those.`
+      : `${css} could reach outside the element, or is none that can be set here.`;
+  }
   if (!VALUE.test(value) || /\/\*|\*\//.test(value) || !closes(value))
     return 'A value holds letters, digits, spaces and , . % # + - * / only, and brackets that close.';
   if (/\b(url|image|image-set|expression|attr|src)\s*\(/i.test(value))
     return 'A value loads nothing from elsewhere.';
-  if (REACHES_OUT.test(css)) return `${css} could reach outside the element.`;
   return null;
 }
