@@ -28,6 +28,7 @@ const STEPS = [
   ],
   ['lint', [bin('biome'), ['ci', '--colors=off', '--error-on-warnings', '.']]],
   ['core', jest('core')],
+  ['planted', [process.execPath, [join(ROOT, 'scripts/planted.mjs')]]],
   ['server', jest('server')],
   ['web', jest('web')],
   ['e2e', jest('e2e')],
@@ -40,6 +41,9 @@ if (unknown.length > 0) {
   process.exit(2);
 }
 
+/** All errors are planted where that is asked for, else every so many of them. */
+const PLANTED_EVERY = wanted.includes('planted') ? '1' : '16';
+
 const totals = { passed: 0, failed: 0 };
 
 /** Runs one command, showing what it says, and counts the tests it tells of. */
@@ -47,7 +51,12 @@ function run([file, args]) {
   return new Promise(resolve => {
     const child = spawn(file, args, {
       cwd: ROOT,
-      env: { ...process.env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings', FORCE_COLOR: '0' },
+      env: {
+        ...process.env,
+        NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+        FORCE_COLOR: '0',
+        COVE_PLANTED_EVERY: PLANTED_EVERY,
+      },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     let text = '';

@@ -270,6 +270,31 @@ describe('the right an edit needs', () => {
     expect(samples.filter(it => !it.record)).toEqual([]);
   });
 
+  it('is that to style for putting something that sets values of its own', () => {
+    const value = { type: 'number', value: 0.5 } as const;
+    const [section, widget, page] = [
+      [...site.kinds.section.values()].find(isPlain),
+      [...site.kinds.widget.values()].find(isPlain),
+      [...site.kinds.page.values()].find(isPlain),
+    ];
+    if (!section || !widget || !page) throw new Error('no sample');
+    const color = { type: 'token', token: 'hull' } as const;
+    for (const record of [
+      { ...section, id: 'x', styles: { 'box/opacity': value } },
+      { ...section, id: 'x', rebind: { lamp: color } },
+      { ...section, id: 'x', declarations: { 'box/tab-size': '4' } },
+      { ...widget, id: 'x', styles: { 'box/opacity': value } },
+      { ...widget, id: 'x', declarations: { 'box/tab-size': '4' } },
+      { ...page, id: 'x', rebind: { lamp: color } },
+    ])
+      expect(rightOf({ op: 'put', record })).toBe('style');
+  });
+
+  it('is the least for what meets nothing', () => {
+    expect(rightOf({ op: 'remove', id: 'nothing' })).toBe('content');
+    expect(rightOf({ op: 'set', id: 'nothing', path: ['name'], value: 'x' })).toBe('content');
+  });
+
   it.each(['constructor', '__proto__', 'toString', 'noSuchField'])(
     'is the most there is for %s, which is no field',
     field => {
