@@ -55,7 +55,7 @@ try {
       'drop schema if exists public cascade; drop schema if exists jobs cascade; create schema public;',
     );
     await client.end();
-    for (const folder of ['assets', 'fonts', 'guides', 'releases'])
+    for (const folder of ['assets', 'fonts', 'guides', 'incoming', 'releases'])
       rmSync(join(data, folder), { recursive: true, force: true });
   }
   const environment = {

@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { request as plainRequest } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -367,7 +367,7 @@ describe('a file that a record names', () => {
     const { unlinkSync } = await import('node:fs');
     unlinkSync(join(world.config.COVE_DATA, 'assets/tolvane', facts.file));
     const { body } = await world.get('/api/sites/tolvane/export.zip').expect(422);
-    expect(body.message).toContain('Quay on /: Its file is missing');
+    expect(body.message).toContain('Quay on Home: Its file is missing');
     await world.change([{ op: 'unset', id: 'settings', path: ['tabIcon'] }]).expect(200);
   });
 });
@@ -689,6 +689,32 @@ describe('of releases that overlap', () => {
       .run('publish', { release: numbers.find(it => it.body.number === 1)?.body.id });
     const { body } = await world.get(`/api/sites/${made.id}/releases`);
     expect(body.releases.find((it: { live: boolean }) => it.live).number).toBe(last);
+  });
+});
+
+describe('a release that cannot be written', () => {
+  it('is tried again, and is there once it can be', async () => {
+    const { body: made } = await world
+      .send('post', '/api/sites', { name: 'Ebb', starter: 'bare' })
+      .expect(200);
+    // Where its folder should be lies a file.
+    const folder = join(world.config.COVE_DATA, 'releases', made.id);
+    mkdirSync(join(world.config.COVE_DATA, 'releases'), { recursive: true });
+    writeFileSync(folder, '');
+    await world.send('post', `/api/sites/${made.id}/releases`, {}).expect(202);
+    const state = async () => (await world.get(`/api/sites/${made.id}/releases`)).body.releases[0];
+    const until = async (wanted: (it: { state: string; problem: string | null }) => boolean) => {
+      for (let it = await state(); ; it = await state()) {
+        if (wanted(it)) return it;
+        await new Promise(resolve => setTimeout(resolve, 50));
+      }
+    };
+    expect(await until(it => it.problem !== null)).toMatchObject({
+      state: 'waiting',
+      problem: expect.stringContaining('tried again'),
+    });
+    rmSync(folder);
+    expect(await until(it => it.state === 'done')).toMatchObject({ live: true, problem: null });
   });
 });
 

@@ -17,7 +17,7 @@ export async function archive(
 ): Promise<{ path: string; bytes: number }> {
   const { site } = await bench.sites.at(id);
   const published = publishSite(site);
-  const problems = [...published.problems, ...(await missingFiles(bench, id, published)).problems];
+  const problems = [...published.problems, ...(await missingFiles(bench, id, site, published)).problems];
   if (problems.length > 0)
     throw new ProblemException({ code: 'unrenderable', message: problemText(problems) });
   const zip = new ZipFile();

@@ -1,41 +1,43 @@
-import type { PublishedSite, Unrenderable } from '@cove/core';
+import { type PublishedSite, pageFolder, pagesInOrder, type Site, type Unrenderable } from '@cove/core';
 import { assetPath } from '../storage/storage';
 import type { Workbench } from '../work/workbench';
 
-/** The address of a page of a release as a page of a site: `fares/index.html` → `/fares/`. */
-const addressOfFile = (path: string): string => `/${path.replace(/[^/]*$/, '')}`;
+const REASON = 'Its file is missing. Upload it again.';
 
-/** Pictures and files that a release would need and nobody has, with where they are used. */
+/** The first page that a file is needed for: in its markup or its own sheet; null where only the guide names it. */
+function neededBy(site: Site, files: ReadonlyMap<string, string>, file: string) {
+  const texts = [...files].filter(([, text]) => text.includes(file));
+  const folders = new Set(texts.map(([path]) => path.replace(/[^/]*$/, '')));
+  const inGuide = texts.some(([path]) => path.startsWith('guide-'));
+  return inGuide ? null : (pagesInOrder(site).find(page => folders.has(pageFolder(site, page))) ?? null);
+}
+
+/** Pictures, files and fonts that a release would need and nobody has, each with a page that it is needed for. */
 export async function missingFiles(
   { storage, fonts }: Workbench,
-  site: string,
+  id: string,
+  site: Site,
   { files, assets, fonts: fontFiles }: PublishedSite,
 ): Promise<{ files: ReadonlySet<string>; problems: Unrenderable[] }> {
   const missing = new Set<string>();
   const problems: Unrenderable[] = [];
-  const usedAt = (file: string) => [...files].find(([, text]) => text.includes(file))?.[0] ?? '';
-  for (const { id, file, name } of assets) {
-    if (await storage.has(assetPath(site, file))) continue;
+  for (const { file, name } of assets) {
+    if (await storage.has(assetPath(id, file))) continue;
     missing.add(file);
-    const address = addressOfFile(usedAt(file));
+    const page = neededBy(site, files, file);
     problems.push({
-      page: '',
-      title: address,
-      node: id,
+      page: page?.id ?? '',
+      title: page?.title ?? 'the guide',
+      node: null,
       name,
-      reason: 'Its file is missing. Upload it again.',
+      reason: REASON,
     });
   }
   for (const file of fontFiles) {
-    if (await fonts.has(site, file)) continue;
+    if (await fonts.has(id, file)) continue;
     missing.add(file);
-    problems.push({
-      page: '',
-      title: '/',
-      node: null,
-      name: `Font ${file}`,
-      reason: 'Its file is missing. Upload it again.',
-    });
+    const family = [...site.kinds.font.values()].find(it => it.file === file)?.family ?? file;
+    problems.push({ page: '', title: 'the guide', node: null, name: family, reason: REASON });
   }
   return { files: missing, problems };
 }

@@ -34,7 +34,7 @@ export async function publish(bench: Workbench, { release: id }: { release: stri
   if (!release || release.state === 'done' || release.state === 'failed') return;
   const { seq, site } = await bench.sites.at(release.site);
   const published = publishSite(site);
-  const missing = await missingFiles(bench, release.site, published);
+  const missing = await missingFiles(bench, release.site, site, published);
   const problems: Unrenderable[] = [...published.problems, ...missing.problems];
   if (problems.length > 0 && !release.leaveOut) {
     await query("update releases set state = 'failed', seq = $2, problem = $3, problems = $4 where id = $1", [

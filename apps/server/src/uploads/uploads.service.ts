@@ -1,8 +1,9 @@
 import { type ChildProcess, fork } from 'node:child_process';
-import { readFile } from 'node:fs/promises';
+import { readdir, readFile, rm, stat } from 'node:fs/promises';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { fail, LIMITS, type Result } from '@cove/core';
-import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
+import { Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import type { Incoming } from '../common/body.interceptor';
 import { Database } from '../common/database';
 import { ProblemException } from '../common/problem';
@@ -23,6 +24,8 @@ const WATCHED_EVERY = 100;
 /** Milliseconds after which a process that nobody needs is ended. */
 const IDLE = 60_000;
 const PAGE_BYTES = 4096;
+/** Milliseconds after which a file that came in belongs to no request any more. */
+const LEFT_BEHIND = 60 * 60 * 1000;
 
 const refusal = (message: string) =>
   fail({ code: 'bad-file', message, expected: 'a file that can be read in little time and memory' });
@@ -39,7 +42,7 @@ async function memoryOf(pid: number): Promise<number> {
 
 /** Has uploads read in a process of their own: one at a time, each with an end to its time and to its memory. */
 @Injectable()
-export class Uploads implements OnModuleDestroy {
+export class Uploads implements OnModuleInit, OnModuleDestroy {
   private readonly logger = new Logger('Uploads');
   private child: ChildProcess | null = null;
   private readonly queue: Waiting[] = [];
@@ -54,6 +57,16 @@ export class Uploads implements OnModuleDestroy {
     private readonly database: Database,
     private readonly files: StoredFiles,
   ) {}
+
+  /** Takes away what requests have left that were cut off by the end of a process. */
+  async onModuleInit(): Promise<void> {
+    const folder = join(this.config.COVE_DATA, 'incoming');
+    for (const name of await readdir(folder).catch(() => [])) {
+      const path = join(folder, name);
+      const { mtimeMs } = await stat(path).catch(() => ({ mtimeMs: Date.now() }));
+      if (Date.now() - mtimeMs > LEFT_BEHIND) await rm(path, { force: true });
+    }
+  }
 
   /** Reads and keeps a file of a site; answers with what a record says of it. Throws what is told to whoever sent it. */
   async keep<K extends UploadKind>(

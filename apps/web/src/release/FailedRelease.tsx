@@ -8,7 +8,7 @@ const SHOWN = 8;
 /** One thing that could not be rendered, with the way to it. */
 function Item({ problem, site }: { problem: Unrenderable; site: string }) {
   const { page, node, name, title, reason } = problem;
-  const words = page === '' || page === node ? name : `${name} on ${title}`;
+  const words = name === title ? name : `${name} on ${title}`;
   return (
     <li>
       {page === '' ? (

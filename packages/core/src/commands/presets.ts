@@ -254,26 +254,38 @@ export interface NearPresets {
   differ: number;
 }
 
-/** Presets of which at least three quarters of the slots say the same, the most alike first; empty ones are left out. */
+/** Pairs of presets that are listed, at most: nobody mends more at a sitting. */
+const MOST_PAIRS = 500;
+
+/**
+ * Presets of which at least three quarters of the slots say the same, the most alike first; empty ones are left out. Only
+ * those are compared that say something alike.
+ */
 export function nearPresets(site: Site): NearPresets[] {
   const all = [...site.kinds.preset.values()].sort(byOrder).map(({ id, set }) => {
     const { styles } = presetStyles(site, id);
-    return {
-      id,
-      set,
-      slots: new Map(Object.entries(styles).map(([slot, it]) => [slot, stableText(it)])),
-    };
+    return { id, set, said: Object.entries(styles).map(([slot, it]) => `${slot} ${stableText(it)}`) };
   });
-  return all
-    .flatMap((a, i) =>
-      all.slice(i + 1).flatMap((b): NearPresets[] => {
-        // Those of one set are meant to differ in little.
-        if (a.slots.size === 0 || b.slots.size === 0 || (a.set !== undefined && a.set === b.set)) return [];
-        let same = 0;
-        for (const [slot, text] of a.slots) if (b.slots.get(slot) === text) same++;
-        const either = a.slots.size + b.slots.size - same;
-        return same >= 0.75 * either ? [{ a: a.id, b: b.id, differ: either - same }] : [];
-      }),
-    )
-    .sort((x, y) => x.differ - y.differ);
+  /** Numbers of the presets before this one, by what they say. */
+  const saying = new Map<string, number[]>();
+  const near: NearPresets[] = [];
+  for (const [i, b] of all.entries()) {
+    const shared = new Map<number, number>();
+    for (const text of b.said)
+      for (const k of saying.get(text) ?? []) shared.set(k, (shared.get(k) ?? 0) + 1);
+    for (const [k, same] of shared) {
+      const a = all[k];
+      // Those of one set are meant to differ in little.
+      if (!a || (a.set !== undefined && a.set === b.set)) continue;
+      const either = a.said.length + b.said.length - same;
+      if (same >= 0.75 * either) near.push({ a: a.id, b: b.id, differ: either - same });
+    }
+    if (near.length >= MOST_PAIRS) break;
+    for (const text of b.said) {
+      const there = saying.get(text);
+      if (there) there.push(i);
+      else saying.set(text, [i]);
+    }
+  }
+  return near.sort((x, y) => x.differ - y.differ);
 }

@@ -1,6 +1,5 @@
 import { fail, ok, type Result } from '../result/index.ts';
 import {
-  applyChange,
   childrenOf,
   type Edit,
   getRecord,
@@ -15,7 +14,7 @@ import {
 } from '../site/index.ts';
 import { elementNamed } from '../widgets/index.ts';
 import { partFrom } from './relink.ts';
-import { canStandIn, duplicateNode, type Made, placesAt } from './structure.ts';
+import { canStandIn, copiesBehind, type Made, placesAt } from './structure.ts';
 
 const GONE = { code: 'gone', message: 'That is no longer there.' } as const;
 
@@ -25,11 +24,17 @@ export function outermost(site: Site, ids: readonly Id[]): Id[] {
   const inside = new Set(
     there.flatMap(id => subtree({ childrenOf: it => childrenOf(site, it) }, id).slice(1)),
   );
+  const places = new Map<Id, ReadonlyMap<Id, number>>();
+  const placeIn = (parent: Id, id: Id): number => {
+    const known = places.get(parent) ?? new Map(nodesUnder(site, parent).map((it, i) => [it, i]));
+    places.set(parent, known);
+    return known.get(id) ?? -1;
+  };
   const key = (id: Id): number[] => {
     const way: number[] = [];
     for (let at = getRecord(site, id); isNode(at); at = getRecord(site, at.at.parent))
-      way.unshift(nodesUnder(site, at.at.parent).indexOf(at.id));
-    return way;
+      way.push(placeIn(at.at.parent, at.id));
+    return way.reverse();
   };
   const keyed = there.filter(id => !inside.has(id)).map(id => ({ id, way: key(id) }));
   return keyed
@@ -54,7 +59,8 @@ export function moveNodes(site: Site, ids: readonly Id[], parent: Id, index: num
       path: 'at.parent',
       found: parent,
     });
-  const stay = nodesUnder(site, parent).filter(id => !moved.includes(id));
+  const moving = new Set(moved);
+  const stay = nodesUnder(site, parent).filter(id => !moving.has(id));
   const now = nodesUnder(site, parent);
   const then = [...stay.slice(0, index), ...moved, ...stay.slice(index)];
   if (then.length === now.length && then.every((id, i) => id === now[i])) return ok([]);
@@ -78,19 +84,10 @@ export function removeNodes(site: Site, ids: readonly Id[]): Edit[] {
 
 /** A copy of each, right after it. */
 export function duplicateNodes(site: Site, ids: readonly Id[]): Result<{ edits: Edit[]; ids: Id[] }> {
-  const edits: Edit[] = [];
-  const made: Id[] = [];
-  let at = site;
-  for (const id of outermost(site, ids)) {
-    const copy = duplicateNode(at, id);
-    if (!copy.ok) return copy;
-    const applied = applyChange(at, { edits: copy.value.edits });
-    if (!applied.ok) return applied;
-    at = applied.value.site;
-    edits.push(...copy.value.edits);
-    made.push(copy.value.id);
-  }
-  return made.length === 0 ? fail(GONE) : ok({ edits, ids: made });
+  const roots = outermost(site, ids);
+  if (roots.length === 0) return fail(GONE);
+  const { edits, copies } = copiesBehind(site, roots);
+  return ok({ edits, ids: roots.map(id => copies.get(id) ?? id) });
 }
 
 /** Puts widgets into a group of their own, where the first of them stood. */
@@ -105,7 +102,8 @@ export function groupNodes(site: Site, ids: readonly Id[]): Result<Made> {
     });
   const { parent } = first.at;
   const siblings = nodesUnder(site, parent);
-  const index = siblings.slice(0, siblings.indexOf(first.id)).filter(id => !inner.includes(id)).length;
+  const grouped = new Set(inner);
+  const index = siblings.slice(0, siblings.indexOf(first.id)).filter(id => !grouped.has(id)).length;
   const { orders, rekeyed } = placesAt(site, parent, index, inner, 1);
   const record: WidgetRecord = {
     id: newId('w'),

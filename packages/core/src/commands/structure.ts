@@ -1,3 +1,4 @@
+import { LIMITS } from '../limits/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import {
   type Area,
@@ -42,11 +43,12 @@ export function placesAt(
   count: number,
   among: 'nodes' | 'pages' = 'nodes',
 ): { orders: string[]; rekeyed: Edit[] } {
+  const left = new Set(without);
   const siblings = (
     among === 'pages'
       ? childrenOf(site, parent).filter(id => site.kinds.page.has(id))
       : nodesUnder(site, parent)
-  ).filter(id => !without.includes(id));
+  ).filter(id => !left.has(id));
   const list = siblings.map(id => ({ id, order: orderOf(site, id) ?? 'V' }));
   const { orders, rekeyed } = placeAmong(list, index, count);
   return {
@@ -167,30 +169,76 @@ export function moveNode(site: Site, id: Id, parent: Id, index: number): Result<
   return ok([...rekeyed, { op: 'set', id, path: ['at'], value: { parent, order } }]);
 }
 
-/** A copy of a node, of all it holds and of the rules for them, right after it; versions that were set aside stay where they are. */
-export function duplicateNode(site: Site, id: Id): Result<Made> {
-  const node = getRecord(site, id);
-  if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: id });
-  const ids = new Map<Id, Id>();
-  const all = subtree({ childrenOf: it => nodesUnder(site, it) }, id);
-  for (const inner of all) ids.set(inner, newId(inner.charAt(0) === 's' ? 's' : 'w'));
-  const { order, rekeyed } = placeAt(
-    site,
-    node.at.parent,
-    nodesUnder(site, node.at.parent).indexOf(id) + 1,
-    null,
-  );
-  const puts = all.flatMap((inner): Edit[] => {
-    const record = getRecord(site, inner);
-    const copy = ids.get(inner);
-    if (!isNode(record) || copy === undefined) return [];
-    const at =
-      inner === id
-        ? { parent: node.at.parent, order }
-        : { ...record.at, parent: ids.get(record.at.parent) ?? record.at.parent };
-    return [{ op: 'put', record: { ...record, id: copy, at } }];
+/** Places right behind some of those that stand in one place, and new keys for all of them where there is no room. */
+function placesBehind(
+  site: Site,
+  parent: Id,
+  roots: ReadonlySet<Id>,
+): { orders: Map<Id, string>; rekeyed: Edit[] } {
+  const list = nodesUnder(site, parent).map(id => ({ id, order: orderOf(site, id) ?? 'V' }));
+  const orders = new Map<Id, string>();
+  for (const [i, { id, order }] of list.entries()) {
+    if (!roots.has(id)) continue;
+    const next = list[i + 1]?.order ?? null;
+    const key = next === null || order < next ? keysBetween(order, next, 1)[0] : undefined;
+    if (key !== undefined && key.length <= LIMITS.orderKey.rekeyed) orders.set(id, key);
+  }
+  if (orders.size === roots.size) return { orders, rekeyed: [] };
+  const keys = keysBetween(null, null, list.length + roots.size)[Symbol.iterator]();
+  const rekeyed = list.map(({ id }): Edit => {
+    const order = keys.next().value ?? 'V';
+    if (roots.has(id)) orders.set(id, keys.next().value ?? 'V');
+    return { op: 'set', id, path: ['at'], value: { parent, order } };
   });
-  return ok({ id: ids.get(id) ?? id, edits: [...rekeyed, ...puts, ...copiedRules(site, ids)] });
+  return { orders, rekeyed };
+}
+
+/**
+ * Copies of some nodes, of all they hold and of the rules for them, each right behind what it is a copy of; versions that
+ * were set aside stay where they are. None of the nodes stands in another.
+ */
+export function copiesBehind(
+  site: Site,
+  roots: readonly Id[],
+): { edits: Edit[]; copies: ReadonlyMap<Id, Id> } {
+  const copies = new Map<Id, Id>();
+  const byParent = new Map<Id, Set<Id>>();
+  const nodes: NodeRecord[] = [];
+  for (const root of roots) {
+    const node = getRecord(site, root);
+    if (!isNode(node)) continue;
+    const there = byParent.get(node.at.parent);
+    if (there) there.add(root);
+    else byParent.set(node.at.parent, new Set([root]));
+    for (const inner of subtree({ childrenOf: it => nodesUnder(site, it) }, root)) {
+      const record = getRecord(site, inner);
+      if (!isNode(record)) continue;
+      nodes.push(record);
+      copies.set(inner, newId(record.kind === 'section' ? 's' : 'w'));
+    }
+  }
+  const edits: Edit[] = [];
+  const orders = new Map<Id, string>();
+  for (const [parent, some] of byParent) {
+    const placed = placesBehind(site, parent, some);
+    edits.push(...placed.rekeyed);
+    for (const [id, order] of placed.orders) orders.set(id, order);
+  }
+  for (const record of nodes) {
+    const order = orders.get(record.id) ?? record.at.order;
+    const at = { parent: copies.get(record.at.parent) ?? record.at.parent, order };
+    edits.push({ op: 'put', record: { ...record, id: copies.get(record.id) ?? record.id, at } });
+  }
+  edits.push(...copiedRules(site, copies));
+  return { edits, copies };
+}
+
+/** The same for one. */
+export function duplicateNode(site: Site, id: Id): Result<Made> {
+  if (!isNode(getRecord(site, id)))
+    return fail({ code: 'gone', message: 'That is no longer there.', record: id });
+  const { edits, copies } = copiesBehind(site, [id]);
+  return ok({ id: copies.get(id) ?? id, edits });
 }
 
 /** The next place in the outline for a move by keys: among its siblings, then out of its parent, or into the one before. */

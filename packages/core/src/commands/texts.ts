@@ -85,10 +85,11 @@ export function joinTexts(site: Site, ids: readonly Id[]): Result<Made> {
   const first = getRecord(site, ids[0] ?? '');
   if (first?.kind !== 'widget') return nope;
   const siblings = childrenOf(site, first.at.parent);
-  const texts = siblings.filter(id => ids.includes(id)).map(id => site.kinds.widget.get(id));
+  const joined = new Set(ids);
+  const texts = siblings.filter(id => joined.has(id)).map(id => site.kinds.widget.get(id));
   const [top] = texts;
   const field = top && partedField(top);
-  if (!top || field === undefined || texts.length !== new Set(ids).size || texts.length < 2) return nope;
+  if (!top || field === undefined || texts.length !== joined.size || texts.length < 2) return nope;
   const start = siblings.indexOf(top.id);
   if (texts.some((it, i) => it?.widget !== top.widget || siblings[start + i] !== it.id)) return nope;
   const words = texts.flatMap(it => {

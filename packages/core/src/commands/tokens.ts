@@ -286,6 +286,9 @@ export interface NearPair {
   distance: number;
 }
 
+/** Pairs of swatches that are listed, at most. */
+const MOST_PAIRS = 2000;
+
 /** Swatches that can hardly be told apart: CIEDE2000 below 2 and the same alpha. The nearest first. */
 export function nearSwatches({ kinds: { token: tokens } }: Site, below = 2): NearPair[] {
   const swatches = [...tokens.values()].sort(byOrder).flatMap(({ id, value, type }) => {
@@ -295,12 +298,18 @@ export function nearSwatches({ kinds: { token: tokens } }: Site, below = 2): Nea
       ? [{ id, lab: labOf(end.value), alpha: end.value.alpha }]
       : [];
   });
+  // CIEDE2000 divides a difference of lightness by 1.75 at most, so only neighbours in lightness need be compared.
+  const byLightness = swatches.map((it, place) => ({ ...it, place })).sort((x, y) => x.lab[0] - y.lab[0]);
   const pairs: NearPair[] = [];
-  for (const [i, a] of swatches.entries())
-    for (const b of swatches.slice(i + 1)) {
+  for (const [i, a] of byLightness.entries())
+    for (let k = i + 1; k < byLightness.length; k++) {
+      const b = byLightness[k];
+      if (!b || b.lab[0] - a.lab[0] > below * 1.75 || pairs.length >= MOST_PAIRS) break;
       if (a.alpha !== b.alpha) continue;
       const apart = ciede2000(a.lab, b.lab);
-      if (apart < below) pairs.push({ a: a.id, b: b.id, distance: apart });
+      if (apart >= below) continue;
+      const [first, second] = a.place < b.place ? [a, b] : [b, a];
+      pairs.push({ a: first.id, b: second.id, distance: apart });
     }
   return pairs.sort((x, y) => x.distance - y.distance);
 }

@@ -1,0 +1,260 @@
+import { describe, expect, it } from '@jest/globals';
+import {
+  addPage,
+  addPasted,
+  addPreset,
+  addRamp,
+  addRole,
+  addSection,
+  addTextStyle,
+  addToken,
+  addVariant,
+  addWidget,
+  alike,
+  applyChange,
+  beginWithVariant,
+  carryLook,
+  copyThings,
+  duplicateNode,
+  duplicateNodes,
+  duplicatePage,
+  duplicatePreset,
+  duplicateScheme,
+  duplicateTextStyle,
+  duplicateToken,
+  duplicateVariant,
+  type Edit,
+  fittingPresets,
+  groupNodes,
+  type Id,
+  importTokens,
+  includePreset,
+  joinTexts,
+  letGo,
+  makePreset,
+  moveNode,
+  moveNodes,
+  movePage,
+  moveTextStyle,
+  moveToken,
+  moveVariant,
+  must,
+  nearPresets,
+  nearSwatches,
+  nudge,
+  nudgePage,
+  overridesOf,
+  pasteSwatches,
+  pasteThings,
+  promote,
+  promoteToToken,
+  promoteToVariant,
+  readClip,
+  readDesignTokens,
+  removeNodes,
+  removePage,
+  removePreset,
+  removeScheme,
+  removeTextStyle,
+  removeToken,
+  removeVariant,
+  renameGroup,
+  replaceTokens,
+  resetAllElements,
+  resetGuide,
+  resetNode,
+  type Site,
+  type SiteRecord,
+  setAddress,
+  setAside,
+  setHome,
+  setSlots,
+  stableText,
+  ungroup,
+  unusedPresets,
+  wearersOf,
+  wearPreset,
+} from '../src/index.ts';
+import { demoSite } from './support/demo.ts';
+import { stepsOf } from './support/steps.ts';
+
+const demo = demoSite();
+const sample = <K extends keyof Site['kinds']>(kind: K, id?: Id) => {
+  const found = id === undefined ? [...demo.kinds[kind].values()][0] : demo.kinds[kind].get(id);
+  if (!found) throw new Error(`the demo has no ${kind} ${id ?? ''}`);
+  return found;
+};
+const book = sample('widget', 'book') as SiteRecord & { kind: 'widget' };
+const keys = (i: number) => `V${(i + 1).toString(36).toUpperCase().padStart(4, '0')}1`;
+
+/** The demo with so many more of everything, all of it used by something else. */
+function grown(n: number): Site {
+  const edits: Edit[] = [];
+  const put = (record: object) => edits.push({ op: 'put', record: record as SiteRecord });
+  const page = sample('page', 'fares');
+  put({
+    ...page,
+    id: 'wide',
+    path: 'wide',
+    title: 'Wide',
+    rebind: {},
+    at: { parent: 'settings', order: 'zz' },
+  });
+  put({
+    ...sample('section', 'before'),
+    id: 'many',
+    at: { parent: 'wide', order: 'V' },
+    styles: {},
+    wears: {},
+    variants: {},
+    rebind: {},
+  });
+  for (let i = 0; i < n; i++) {
+    put({
+      ...sample('token', 'hull'),
+      id: `t${i}`,
+      name: `Token ${i}`,
+      group: 'Grown',
+      order: keys(i),
+      value:
+        i % 2
+          ? { type: 'token', token: 'hull' }
+          : { type: 'color', value: { space: 'oklch', coords: [i / n, 0.1, (i * 7) % 360], alpha: 1 } },
+    });
+    put({
+      ...sample('preset'),
+      id: `p${i}`,
+      name: `Preset ${i}`,
+      order: keys(i),
+      includes: {},
+      begins: undefined,
+      styles: { 'box/opacity': { type: 'number', value: i / n } },
+    });
+    put({ ...sample('textStyle'), id: `y${i}`, name: `Style ${i}`, order: keys(i) });
+    put({
+      id: `v${i}`,
+      kind: 'variant',
+      element: 'button',
+      axis: 'kind',
+      name: `Variant ${i}`,
+      order: keys(i),
+      styles: {},
+    });
+    put({
+      ...page,
+      id: `g${i}`,
+      path: `g-${i}`,
+      title: `Page ${i}`,
+      rebind: {},
+      at: { parent: 'wide', order: keys(i) },
+    });
+    put({
+      ...book,
+      id: `b${i}`,
+      at: { parent: 'many', order: keys(i) },
+      variants: { kind: `v${i}` },
+      wears: { w: { preset: `p${i}`, order: 'V', on: true } },
+      styles: {
+        'box/color': { type: 'token', token: `t${i}` },
+        'label/textStyle': { type: 'textStyle', style: `y${i}` },
+      },
+      content: { ...book.content, link: { type: 'page', page: `g${i}` } },
+    });
+  }
+  for (const edit of edits)
+    if (edit.op === 'put')
+      for (const [key, value] of Object.entries(edit.record))
+        if (value === undefined || (key === 'includes' && Object.keys(value).length === 0))
+          Reflect.deleteProperty(edit.record, key);
+  return must(applyChange(demo, { edits })).site;
+}
+
+const ids = (prefix: string, site: Site): Id[] => {
+  const kinds = { b: 'widget', t: 'token', p: 'preset', g: 'page' } as const;
+  const all = [...site.kinds[kinds[prefix as keyof typeof kinds]].keys()];
+  return all.filter(it => new RegExp(`^${prefix}\\d+$`).test(it));
+};
+
+/** Every command, on something of a site that is otherwise large, or on all that it has. */
+const COMMANDS: Record<string, (site: Site) => unknown> = {
+  addPage: site => addPage(site, 'New', 'wide'),
+  addPasted: site => addPasted(site, must(pasteSwatches('#123\n#456')), 'Grown'),
+  addPreset: site => addPreset(site, 'New'),
+  addRamp: site => addRamp(site, 't0', 9),
+  addRole: site => addRole(site, 'New', 'text', 'surface'),
+  addSection: site => addSection(site, 'wide', 1),
+  addTextStyle: site => addTextStyle(site, 'New'),
+  addToken: site =>
+    addToken(site, {
+      type: 'color',
+      group: 'Grown',
+      name: 'New',
+      value: { type: 'token', token: 'hull' },
+    } as never),
+  addVariant: site => addVariant(site, 'button', 'kind', 'New'),
+  addWidget: site => addWidget(site, 'many', 1, 'button'),
+  alike: site => alike(site, 'b0', 'site'),
+  beginWithVariant: site => beginWithVariant(site, 'v0', true),
+  carryLook: site => carryLook(site, 'b0', ids('b', site), null as never),
+  copyThings: site => copyThings(site, ids('b', site)),
+  duplicateNode: site => duplicateNode(site, 'many'),
+  duplicateNodes: site => duplicateNodes(site, ids('b', site)),
+  duplicatePage: site => duplicatePage(site, 'wide'),
+  duplicatePreset: site => duplicatePreset(site, 'p0'),
+  duplicateScheme: site => duplicateScheme(site, sample('scheme').id),
+  duplicateTextStyle: site => duplicateTextStyle(site, 'y0'),
+  duplicateToken: site => duplicateToken(site, 't0'),
+  duplicateVariant: site => duplicateVariant(site, 'v0'),
+  fittingPresets: site => fittingPresets(site, book),
+  groupNodes: site => groupNodes(site, ids('b', site)),
+  importTokens: site => importTokens(site, must(readDesignTokens('{"a":{"$type":"number","$value":1}}'))),
+  includePreset: site => includePreset(site, 'p0', 'p1'),
+  joinTexts: site => joinTexts(site, ids('b', site)),
+  letGo: site => letGo(site, 'b0', 'w'),
+  makePreset: site => makePreset(site, 'b0', 'New'),
+  moveNode: site => moveNode(site, 'b0', 'many', 5),
+  moveNodes: site => moveNodes(site, ids('b', site), 'before', 0),
+  movePage: site => movePage(site, 'g0', 'settings', 1),
+  moveTextStyle: site => moveTextStyle(site, 'y0', 5),
+  moveToken: site => moveToken(site, 't0', 'Grown', 5),
+  moveVariant: site => moveVariant(site, 'v0', 5),
+  nearPresets: site => nearPresets(site),
+  nearSwatches: site => nearSwatches(site),
+  nudge: site => nudge(site, 'b1', 'up'),
+  nudgePage: site => nudgePage(site, 'g1', 'up'),
+  overridesOf: site => overridesOf(site),
+  pasteThings: site =>
+    pasteThings(site, readClip(stableText(copyThings(site, ids('b', site)))) as never, 'before', 0, 'tie'),
+  promote: site => promote(site, 'b0', ['box/color'], { type: 'default' } as never),
+  promoteToToken: site => promoteToToken(site, 'b0', 'box/color', { group: 'Grown', name: 'New' }),
+  promoteToVariant: site => promoteToVariant(site, 'b0', ['box/color'], 'kind', 'New'),
+  removeNodes: site => removeNodes(site, ids('b', site)),
+  removePage: site => removePage(site, 'wide'),
+  removePreset: site => removePreset(site, 'p0'),
+  removeScheme: site => removeScheme(site, sample('scheme').id, [...demo.kinds.scheme.keys()][1] ?? ''),
+  removeTextStyle: site => removeTextStyle(site, 'y0', null),
+  removeToken: site => removeToken(site, 't0', 'hull'),
+  removeVariant: site => removeVariant(site, 'v0', null),
+  renameGroup: site => renameGroup(site, 'color', 'Grown', 'Other'),
+  replaceTokens: site => replaceTokens(site, ids('t', site), 'hull'),
+  resetAllElements: site => resetAllElements(site),
+  resetGuide: site => resetGuide(site, { type: 'element', element: 'button' } as never),
+  resetNode: site => resetNode(site, 'b0'),
+  setAddress: site => setAddress(site, 'g0', 'other'),
+  setAside: site => setAside(site, 'many', 'Kept'),
+  setHome: site => setHome(site, 'wide'),
+  setSlots: site =>
+    setSlots(site, { type: 'record', id: 'b0' }, [['box/opacity', { type: 'number', value: 0.5 }]] as never),
+  ungroup: site => ungroup(site, 'many'),
+  unusedPresets: site => unusedPresets(site),
+  wearersOf: site => wearersOf(site, 'p0'),
+  wearPreset: site => wearPreset(site, 'b0', 'p1'),
+};
+
+describe('a command takes steps in proportion to the site', () => {
+  const [small, large] = [grown(50), grown(200)];
+  it.each(Object.entries(COMMANDS))('%s', (_, run) => {
+    const [few, many] = [stepsOf(() => run({ ...small })), stepsOf(() => run({ ...large }))];
+    expect(many / few).toBeLessThan(5.5);
+  });
+});
