@@ -15,6 +15,9 @@ import { Config } from './config/config';
 const CSP =
   "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; worker-src 'self' blob:; frame-src 'self' blob: http:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
+/** Of 1 to 9: answers are made once and sent once, so it is not worth a processor's time to make them smallest. */
+const COMPRESSION = 3;
+
 /** A stream of events must not wait in a compressor. */
 const isCompressed = (request: Request, response: Response): boolean =>
   response.getHeader('content-type') !== 'text/event-stream' && compression.filter(request, response);
@@ -29,7 +32,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.disable('x-powered-by');
   app.set('trust proxy', config.COVE_PROXIES);
   app.use(requestGate(config));
-  app.use(compression({ filter: isCompressed }));
+  app.use(compression({ filter: isCompressed, level: COMPRESSION }));
   app.useGlobalPipes(new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true }));
   app.enableShutdownHooks();
   const document = SwaggerModule.createDocument(

@@ -1,4 +1,8 @@
+import type { Edit, SiteRecord } from '@cove/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { Database } from '../src/common/database';
+import { acceptChanges } from '../src/sites/acceptChange';
+import { StoredFiles } from '../src/storage/storedFiles';
 import { startWorld, type World } from './support/world';
 
 let world: World;
@@ -126,6 +130,60 @@ describe('a change', () => {
       "select from_id from record_references where site_id = 'tolvane' and from_id = 'feature-dogs'",
     );
     expect(left).toEqual([]);
+  });
+
+  it('that shares a transaction with others is taken or refused as if it came alone', async () => {
+    const rows: { id: string }[] = await world.database.query(
+      "select id from accounts where email = 'demo@tolvane.example'",
+    );
+    const group = (id: string, parent: string): Edit => ({
+      op: 'put',
+      record: {
+        ...{ id, kind: 'widget', widget: 'group', at: { parent, order: 'V' } },
+        ...{ content: {}, variants: {}, wears: {}, styles: {} },
+      } as SiteRecord,
+    });
+    const change = (id: string, ...edits: Edit[]) => ({
+      site: 'tolvane',
+      account: rows[0]?.id ?? '',
+      id: `shared-${id}`,
+      base: 0,
+      edits,
+    });
+    const results = await world.app
+      .get(Database)
+      .transaction(query =>
+        acceptChanges(query, world.app.get(StoredFiles), 'tolvane', [
+          change('outer', group('outer', 'crossing')),
+          change('inner', group('inner', 'outer')),
+          change('lost', group('lost', 'nowhere')),
+          change('inner', group('inner', 'outer')),
+          change('inner', group('other', 'outer')),
+          change('used', { op: 'set', id: 'outer', path: ['at'], value: { parent: 'inner', order: 'V' } }),
+          change('stay', group('stay', 'crossing')),
+          change('gone', { op: 'remove', id: 'outer' }),
+        ]),
+      );
+    expect(results.map(it => (it.ok ? 'ok' : it.problem.code))).toEqual([
+      ...['ok', 'ok', 'dangling', 'ok', 'id-reused', 'circular', 'ok', 'ok'],
+    ]);
+    const [outer, inner, , again, , , stay, gone] = results.map(it => (it.ok ? it.value.seq : 0));
+    expect([inner, again, stay, gone]).toEqual([(outer ?? 0) + 1, inner, (outer ?? 0) + 2, (outer ?? 0) + 3]);
+    expect(await world.record('stay')).toBeDefined();
+    for (const id of ['outer', 'inner', 'lost', 'other']) expect(await world.record(id)).toBeUndefined();
+    const [count]: { wrong: number }[] = await world.database.query(
+      "select (select count(*)::int from records where site_id = s.id) - s.records as wrong from sites s where id = 'tolvane'",
+    );
+    expect(count?.wrong).toBe(0);
+    const left: unknown[] = await world.database.query(
+      "select 1 from record_references where site_id = 'tolvane' and from_id in ('outer', 'inner')",
+    );
+    expect(left).toEqual([]);
+    const site: { seq: number; records: SiteRecord[] } = (await world.get('/api/sites/tolvane')).body;
+    const log: { seq: number }[] = (await world.get(`/api/sites/tolvane/changes?after=${(outer ?? 1) - 1}`))
+      .body;
+    expect(log.map(it => it.seq)).toEqual([outer, inner, stay, gone]);
+    expect(site.seq).toBe(gone);
   });
 
   it('keeps the table of references equal to what the records say', async () => {

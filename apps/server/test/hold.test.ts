@@ -522,10 +522,12 @@ describe('every answer', () => {
   });
 
   it('of health says 503 where the database is away', async () => {
-    const controller = new HealthController(
-      Object.assign(Object.create(world.database), { query: () => Promise.reject(new Error('gone')) }),
-    );
+    const nowhere = Object.assign(Object.create(world.config), {
+      COVE_DATABASE_URL: 'postgres://nobody:x@127.0.0.1:1/none',
+    });
+    const controller = new HealthController(nowhere);
     await expect(controller.health()).rejects.toMatchObject({ status: 503 });
+    await controller.onModuleDestroy();
   });
 });
 

@@ -8,11 +8,12 @@ import { AttemptsService } from './attempts.service';
 import { Account } from './entities/account.entity';
 import { Session } from './entities/session.entity';
 import { LinksService } from './links.service';
+import { Passwords } from './passwords';
 import { SessionController } from './session.controller';
 
 @Module({
   imports: [TypeOrmModule.forFeature([Account, Session, Member]), OutboxModule],
-  providers: [AccountsService, AttemptsService, LinksService],
+  providers: [Passwords, AccountsService, AttemptsService, LinksService],
   controllers: [SessionController, AccountController],
   exports: [AccountsService],
 })

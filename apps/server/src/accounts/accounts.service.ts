@@ -1,6 +1,5 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { hash, verify } from '@node-rs/argon2';
 import { parseCookie } from 'cookie';
 import type { Request, Response } from 'express';
 import { LessThan, Repository } from 'typeorm';
@@ -11,6 +10,7 @@ import { Config } from '../config/config';
 import { Member } from '../sites/entities/member.entity';
 import { Account } from './entities/account.entity';
 import { Session } from './entities/session.entity';
+import { Passwords } from './passwords';
 
 const DAYS = 24 * 60 * 60 * 1000;
 const SESSION_AGE = 14 * DAYS;
@@ -20,19 +20,21 @@ export const SESSIONS_CHANNEL = 'sessions_ended';
 
 @Injectable()
 export class AccountsService {
-  /** Checked where no account has the address, so that both answers take as long. */
-  private readonly noOne = hash(newSecret());
-
   constructor(
     @InjectRepository(Account) private readonly accounts: Repository<Account>,
     @InjectRepository(Session) private readonly sessions: Repository<Session>,
     @InjectRepository(Member) private readonly members: Repository<Member>,
+    private readonly passwords: Passwords,
     private readonly config: Config,
   ) {}
 
   async create(email: string, name: string, password: string): Promise<Account> {
     return this.accounts.save(
-      this.accounts.create({ email: email.toLowerCase(), name, passwordHash: await hash(password) }),
+      this.accounts.create({
+        email: email.toLowerCase(),
+        name,
+        passwordHash: await this.passwords.hash(password),
+      }),
     );
   }
 
@@ -43,8 +45,7 @@ export class AccountsService {
   /** The account, or null where address or password is wrong. */
   async check(email: string, password: string): Promise<Account | null> {
     const account = await this.byEmail(email);
-    const right = await verify(account?.passwordHash ?? (await this.noOne), password);
-    return account && right ? account : null;
+    return (await this.passwords.check(account?.passwordHash, password)) ? account : null;
   }
 
   async rename(account: string, name: string): Promise<void> {
@@ -53,7 +54,7 @@ export class AccountsService {
 
   /** Sets another password. Every session but the one given ends: whoever knew the old one is out. */
   async setPassword(account: string, password: string, keep: string | undefined): Promise<void> {
-    await this.accounts.update(account, { passwordHash: await hash(password) });
+    await this.accounts.update(account, { passwordHash: await this.passwords.hash(password) });
     await this.endOthers(account, keep);
   }
 

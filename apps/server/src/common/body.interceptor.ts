@@ -55,6 +55,9 @@ const tooLarge = (most: number) =>
  */
 @Injectable()
 export class BodyInterceptor implements NestInterceptor {
+  /** Bytes of bodies that are held just now. */
+  private held = 0;
+
   constructor(
     private readonly reflector: Reflector,
     private readonly config: Config,
@@ -70,11 +73,35 @@ export class BodyInterceptor implements NestInterceptor {
       request.incoming = incoming;
       return next.handle().pipe(finalize(() => void rm(incoming.path, { force: true })));
     }
-    const sent = await readAll(request, taken.bytes);
-    if (taken.as === 'bytes') request.sent = sent;
-    else if (sent.length > 0) request.body = parseSentJson(sent);
-    else request.body = {};
-    return next.handle();
+    const release = this.hold(request, taken.bytes);
+    try {
+      const sent = await readAll(request, taken.bytes);
+      if (taken.as === 'bytes') request.sent = sent;
+      else if (sent.length > 0) request.body = parseSentJson(sent);
+      else request.body = {};
+    } catch (error) {
+      release();
+      throw error;
+    }
+    return next.handle().pipe(finalize(release));
+  }
+
+  /** Sets memory aside for a body until its request has been answered; refuses where too much is set aside already. */
+  private hold(request: Request, most: number): () => void {
+    const said = request.headers['content-length'];
+    const bytes =
+      said === undefined && request.headers['transfer-encoding'] !== undefined ? most : Number(said ?? 0);
+    if (bytes > 0 && this.held + bytes > LIMITS.body.held)
+      throw new ProblemException({
+        code: 'too-busy',
+        message: 'The server has too much to read just now. Nothing is lost; try again in a moment.',
+      });
+    this.held += bytes;
+    let isHeld = true;
+    return () => {
+      if (isHeld) this.held -= bytes;
+      isHeld = false;
+    };
   }
 
   private takenBy(context: ExecutionContext): Taken {
@@ -135,16 +162,26 @@ function counting(most: number) {
   return { stream, bytes: () => bytes };
 }
 
+/** A whole body, in memory of its own, so that it can be handed to a thread without being copied. */
 async function readAll(request: Request, most: number): Promise<Buffer> {
-  const chunks: Buffer[] = [];
+  const length = Number(request.headers['content-length'] ?? 0);
+  let whole = Buffer.allocUnsafeSlow(length);
   let bytes = 0;
   await new Promise<void>((resolve, reject) => {
     request.on('data', (chunk: Buffer) => {
-      bytes += chunk.length;
-      if (bytes > most) {
+      if (bytes + chunk.length > most) {
         request.removeAllListeners('data');
         reject(tooLarge(most));
-      } else chunks.push(chunk);
+        return;
+      }
+      if (bytes + chunk.length > whole.length) {
+        // Its length was not told.
+        const larger = Buffer.allocUnsafeSlow(Math.min(most, 2 * (bytes + chunk.length)));
+        whole.copy(larger, 0, 0, bytes);
+        whole = larger;
+      }
+      chunk.copy(whole, bytes);
+      bytes += chunk.length;
     });
     request.on('end', resolve);
     request.on('error', reject);
@@ -152,5 +189,5 @@ async function readAll(request: Request, most: number): Promise<Buffer> {
       reject(new ProblemException({ code: 'bad-request', message: 'The request was cut off.' })),
     );
   });
-  return Buffer.concat(chunks);
+  return whole.subarray(0, bytes);
 }

@@ -1,4 +1,4 @@
-import { LIMITS, mayHoldUnstorable, scanJson, unstorableIn } from '@cove/core';
+import { type JsonBudget, LIMITS, mayHoldUnstorable, scanJson, unstorableIn } from '@cove/core';
 import { ProblemException } from './problem';
 
 const bad = (message: string) =>
@@ -8,14 +8,14 @@ const bad = (message: string) =>
  * The JSON object that was sent. Counted before it is parsed, so that neither its depth nor its entries cost more than they
  * may; text that cannot be stored is refused with the name of its field.
  */
-export function parseSentJson(sent: Uint8Array): Record<string, unknown> {
+export function parseSentJson(sent: Uint8Array, budget: JsonBudget = LIMITS.json): Record<string, unknown> {
   let text: string;
   try {
     text = new TextDecoder('utf-8', { fatal: true }).decode(sent);
   } catch {
     throw bad('The body is not UTF-8.');
   }
-  const counted = scanJson(text, LIMITS.json);
+  const counted = scanJson(text, budget);
   if (!counted.ok) throw new ProblemException(counted.problem);
   let value: unknown;
   try {

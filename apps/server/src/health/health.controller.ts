@@ -1,24 +1,35 @@
-import { Controller, Get } from '@nestjs/common';
+import { Controller, Get, type OnModuleDestroy } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource } from 'typeorm';
+import { Pool } from 'pg';
 import { Allow } from '../common/access';
 import { ProblemException } from '../common/problem';
+import { Config } from '../config/config';
+import { PatientClient } from '../database/patientClient';
 
 @ApiTags('health')
 @Controller('api/health')
-export class HealthController {
-  constructor(@InjectDataSource() private readonly database: DataSource) {}
+export class HealthController implements OnModuleDestroy {
+  /** A connection of its own: whether the database answers is not asked behind others who wait for it. */
+  private readonly pool: Pool;
+
+  constructor({ COVE_DATABASE_URL: connectionString }: Config) {
+    this.pool = new Pool({ connectionString, max: 1, Client: PatientClient, connectionTimeoutMillis: 2000 });
+    this.pool.on('error', () => {});
+  }
 
   @Get()
   @Allow('anyone')
   @ApiOperation({ summary: 'Whether the server and its database answer' })
   async health() {
     try {
-      await this.database.query('select 1');
+      await this.pool.query('select 1');
     } catch {
       throw new ProblemException({ code: 'database-away', message: 'The database does not answer.' });
     }
     return { program: 'cove-thread', status: 'ok' };
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    await this.pool.end();
   }
 }

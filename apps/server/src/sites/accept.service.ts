@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { Database } from '../common/database';
 import { StoredFiles } from '../storage/storedFiles';
 import { Workshop } from '../work/workshop.service';
-import { type Accepted, acceptChange, type Incoming } from './acceptChange';
+import { type Accepted, acceptChanges, type Incoming } from './acceptChange';
 import { Batches } from './batches';
 import { readSentChange } from './sentChange';
 
@@ -34,12 +34,9 @@ export class AcceptService {
     return this.batches.add(site, { ...change, site, account });
   }
 
-  /** One after the other in one transaction. One that is refused has written nothing, so the others stand. */
-  private async acceptAll(changes: readonly Incoming[]): Promise<Result<Accepted>[]> {
-    return this.database.transaction(async query => {
-      const results: Result<Accepted>[] = [];
-      for (const change of changes) results.push(await acceptChange(query, this.files, change));
-      return results;
-    });
+  /** In one transaction. What one is refused for does not touch the others. */
+  private acceptAll(changes: readonly Incoming[]): Promise<Result<Accepted>[]> {
+    const [{ site } = { site: '' }] = changes;
+    return this.database.transaction(query => acceptChanges(query, this.files, site, changes));
   }
 }

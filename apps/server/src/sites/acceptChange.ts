@@ -17,6 +17,7 @@ import {
 } from '@cove/core';
 import type { Query } from '../common/database';
 import type { StoredFiles } from '../storage/storedFiles';
+import { ChangesOverRows } from './changesOverRows';
 import { RowLookup, rowsOf } from './recordTable';
 
 export const CHANGES_CHANNEL = 'site_changes';
@@ -38,21 +39,27 @@ interface Locked {
   seq: number;
   records: number;
   keeperMay: KeeperMay;
-  /** Null for one who is no longer a member. */
-  role: RoleName | null;
-  knownSeq: number | null;
-  same: boolean | null;
 }
 
-/** Role and rights are read under the lock: who loses them has no edit accepted after that. */
-const LOCK = `
-  select s.seq, s.records, s.keeper_may as "keeperMay", m.role, c.seq as "knownSeq", c.edits = $3::jsonb as same
-  from sites s
-    left join members m on m.site_id = s.id and m.account_id = $4
-    left join changes c on c.site_id = s.id and c.id = $2
-  where s.id = $1 for update of s`;
+/** Whoever holds the site's row is the only one to alter it: the order of numbers is the order of commits. */
+const LOCK = `select seq, records, keeper_may as "keeperMay" from sites where id = $1 for update`;
 
-/** All rows of a change in one statement: one journey to the database. */
+/**
+ * What is read once the lock is held: roles, so that who loses theirs has no edit accepted after that, and what is known of
+ * the ids that were sent.
+ */
+const UNDER_LOCK = `
+  select
+    (select json_object_agg(account_id, role) from members where site_id = $1 and account_id = any($2::uuid[])) as roles,
+    (select json_agg(json_build_object('id', c.id, 'seq', c.seq, 'same', c.edits = sent.edits::jsonb))
+     from unnest($3::text[], $4::text[]) as sent(id, edits) join changes c on c.site_id = $1 and c.id = sent.id) as known`;
+
+interface UnderLock {
+  roles: Readonly<Record<string, RoleName>> | null;
+  known: readonly (Known & { id: string })[] | null;
+}
+
+/** All rows of some changes in one statement: one journey to the database. */
 const WRITE = `
   with input as (select $1::text as site, $2::int as seq),
   put as (
@@ -68,33 +75,118 @@ const WRITE = `
     select site, u."from", u.path, u."to" from input, jsonb_to_recordset($6::jsonb) as u("from" text, path text, "to" text)
     on conflict do nothing),
   kept as (
-    insert into changes (site_id, seq, id, account_id, edits, base) select site, seq, $7, $8::uuid, $9::jsonb, $10 from input),
-  numbered as (update sites set seq = input.seq, records = records + $11 from input where id = site)
+    insert into changes (site_id, seq, id, account_id, edits, base)
+    select site, k.seq, k.id, k.account, k.edits, k.base
+    from input, jsonb_to_recordset($7::jsonb) as k(seq int, id text, account uuid, edits jsonb, base int)),
+  numbered as (update sites set seq = input.seq, records = records + $8 from input where id = site)
   select pg_notify('${CHANGES_CHANNEL}', site || ' ' || seq) from input`;
 
+const noSite = () => fail({ code: 'not-found', message: 'There is no such site.' });
+
+/** What an id was accepted with, and whether that were these very edits. */
+type Known = { seq: number; same: boolean };
+
 /**
- * Accepts a change in a transaction that somebody else began and ends, or says why not; then nothing has been written. The
- * lock on the site's row makes the order of numbers the order of commits; rows are read only where an invariant asks for
- * them. The same id again answers as it did; with other edits it is refused.
+ * Accepts changes to one site in a transaction that somebody else began and ends, one after the other as if each came alone:
+ * what one is refused for does not touch the others. Rows are read only where an invariant asks for them, and all are
+ * written at once at the end. The same id again answers as it did; with other edits it is refused.
  */
+export async function acceptChanges(
+  query: Query,
+  files: StoredFiles,
+  site: string,
+  changes: readonly Incoming[],
+  budget: ChangeBudget = LIMITS.change,
+): Promise<Result<Accepted>[]> {
+  const texts = changes.map(({ edits }) => JSON.stringify(edits));
+  const [locked] = await query<Locked>(LOCK, [site]);
+  if (!locked) return changes.map(noSite);
+  const accounts = [...new Set(changes.map(it => it.account))];
+  const [read] = await query<UnderLock>(UNDER_LOCK, [site, accounts, changes.map(it => it.id), texts]);
+  const roles = new Map(Object.entries(read?.roles ?? {}));
+  const known = new Map<string, Known>(read?.known?.map(({ id, ...it }) => [id, it]));
+
+  const lookup = new ChangesOverRows(new RowLookup(query, site));
+  const kept: string[] = [];
+  const textOf = new Map<string, string>();
+  let { seq, records } = locked;
+  const results: Result<Accepted>[] = [];
+  for (const [i, change] of changes.entries()) {
+    const { account, id, base } = change;
+    const text = texts[i] ?? '';
+    const role = roles.get(account);
+    const before = known.get(id);
+    if (!role) results.push(noSite());
+    else if (before) {
+      const same = textOf.has(id) ? textOf.get(id) === text : before.same;
+      results.push(
+        same
+          ? ok({ seq: before.seq, dropped: [] })
+          : fail({
+              code: 'id-reused',
+              message: 'Another change had this id.',
+              found: id,
+              expected: 'a new id',
+            }),
+      );
+    } else {
+      const may = { role, keeperMay: locked.keeperMay };
+      const outcome = await workOut(query, files, lookup, change, may, records, budget);
+      if (!outcome.ok) {
+        results.push(outcome);
+        continue;
+      }
+      seq++;
+      records += outcome.value.added;
+      lookup.take(outcome.value);
+      known.set(id, { seq, same: true });
+      textOf.set(id, text);
+      kept.push(
+        `{"seq":${seq},"id":${JSON.stringify(id)},"account":${JSON.stringify(account)},"base":${Math.min(base, seq - 1)},"edits":${text}}`,
+      );
+      const dropped = new Set(outcome.value.dropped);
+      results.push(ok({ seq, dropped: change.edits.flatMap((edit, n) => (dropped.has(edit) ? [n] : [])) }));
+    }
+  }
+  if (kept.length === 0) return results;
+  const { put, gone, linked, unlinked } = rowsOf(lookup, lookup.rows);
+  await query(WRITE, [
+    site,
+    seq,
+    JSON.stringify(put),
+    gone,
+    JSON.stringify(unlinked),
+    JSON.stringify(linked),
+    `[${kept.join(',')}]`,
+    records - locked.records,
+  ]);
+  return results;
+}
+
+/** The same for one. */
 export async function acceptChange(
   query: Query,
   files: StoredFiles,
-  { site, account, id, edits, base }: Incoming,
-  budget: ChangeBudget = LIMITS.change,
+  change: Incoming,
+  budget?: ChangeBudget,
 ): Promise<Result<Accepted>> {
-  const text = JSON.stringify(edits);
-  const [locked] = await query<Locked>(LOCK, [site, id, text, account]);
-  if (!locked?.role) return fail({ code: 'not-found', message: 'There is no such site.' });
-  const { role, keeperMay } = locked;
-  if (locked.knownSeq !== null)
-    return locked.same
-      ? ok({ seq: locked.knownSeq, dropped: [] })
-      : fail({ code: 'id-reused', message: 'Another change had this id.', found: id, expected: 'a new id' });
+  const [result] = await acceptChanges(query, files, change.site, [change], budget);
+  if (!result) throw new Error('a change was not answered');
+  return result;
+}
 
-  const lookup = new RowLookup(query, site);
+/** Holds one change to rights, invariants and budgets; writes nothing. */
+async function workOut(
+  query: Query,
+  files: StoredFiles,
+  lookup: ChangesOverRows,
+  { site, edits }: Incoming,
+  { role, keeperMay }: { role: RoleName; keeperMay: KeeperMay },
+  records: number,
+  budget: ChangeBudget,
+): Promise<Result<Outcome & { added: number }>> {
   const removed = edits.flatMap(edit => (edit.op === 'remove' ? [edit.id] : []));
-  if (!(await lookup.loadSubtrees(removed, budget.records)))
+  if (!(await lookup.rows.loadSubtrees(removed, budget.records)))
     return fail({
       code: 'too-much',
       message: `More than ${budget.records.toLocaleString('en')} things would go at once. Take them away in parts.`,
@@ -108,35 +200,19 @@ export async function acceptChange(
   let outcome = work(lookup, { edits }, budget);
   while (await lookup.load()) outcome = work(lookup, { edits }, budget);
   if (!outcome.ok) return outcome;
-
-  const { put, gone, linked, unlinked, added } = rowsOf(outcome.value, lookup);
-  const over = exceeds(outcome.value, locked.records + added, added, budget);
+  let added = 0;
+  for (const [id, record] of outcome.value.after) added += (record ? 1 : 0) - (lookup.get(id) ? 1 : 0);
+  const over = exceeds(outcome.value, records + added, added, budget);
   if (over) return over;
   const missing = await files.missing(query, site, namingFiles(outcome.value, lookup));
-  if (missing) return fail(missing);
-  const seq = locked.seq + 1;
-  await query(WRITE, [
-    site,
-    seq,
-    JSON.stringify(put),
-    gone,
-    JSON.stringify(unlinked),
-    JSON.stringify(linked),
-    id,
-    account,
-    text,
-    Math.min(base, locked.seq),
-    added,
-  ]);
-  const dropped = new Set(outcome.value.dropped);
-  return ok({ seq, dropped: edits.flatMap((edit, i) => (dropped.has(edit) ? [i] : [])) });
+  return missing ? fail(missing) : ok({ ...outcome.value, added });
 }
 
 /** Records that name a file which they did not name before. */
-function* namingFiles({ after }: Outcome, lookup: RowLookup): Generator<SiteRecord> {
+function* namingFiles({ after }: Outcome, lookup: ChangesOverRows): Generator<SiteRecord> {
   for (const [id, record] of after) {
     if (record?.kind !== 'asset' && record?.kind !== 'font') continue;
-    const before = lookup.before(id);
+    const before = lookup.get(id);
     if (before?.kind === record.kind && before.file === record.file && stated(before) === stated(record))
       continue;
     yield record;
@@ -169,7 +245,12 @@ function exceeds({ inverse }: Outcome, records: number, added: number, { bytes }
       });
 }
 
-function firstForbidden(lookup: RowLookup, edits: readonly Edit[], role: RoleName, keeperMay: KeeperMay) {
+function firstForbidden(
+  lookup: ChangesOverRows,
+  edits: readonly Edit[],
+  role: RoleName,
+  keeperMay: KeeperMay,
+) {
   if (role === 'designer') return null;
   for (const [i, right] of rightsFor(edits, lookup).entries()) {
     const edit = edits[i];

@@ -156,23 +156,21 @@ export class RowLookup implements Lookup {
 const referenceKeys = (record: SiteRecord | null | undefined): Map<string, { path: string; to: Id }> =>
   new Map(record ? referencesOf(record).map(({ path, to }) => [`${path} ${to}`, { path, to }]) : []);
 
-/** Rows to write for an outcome: records put and gone, references new and gone; and how many records there are more. */
-export function rowsOf(outcome: Outcome, lookup: RowLookup) {
+/** Rows to write for an outcome: records put and gone, references new and gone. */
+export function rowsOf({ after }: Pick<Outcome, 'after'>, lookup: RowLookup) {
   const put: { id: Id; kind: string; parent: Id | null; body: SiteRecord }[] = [];
   const gone: Id[] = [];
   const linked: { from: Id; path: string; to: Id }[] = [];
   const unlinked: { from: Id; path: string; to: Id }[] = [];
-  let added = 0;
-  for (const [id, record] of outcome.after) {
+  for (const [id, record] of after) {
     const was = lookup.before(id);
-    added += (record ? 1 : 0) - (was ? 1 : 0);
     const before = referenceKeys(was);
-    const after = referenceKeys(record);
+    const now = referenceKeys(record);
     if (record)
       put.push({ id, kind: record.kind, parent: 'at' in record ? record.at.parent : null, body: record });
-    else gone.push(id);
-    for (const [key, it] of after) if (!before.has(key)) linked.push({ from: id, ...it });
-    for (const [key, it] of before) if (!after.has(key)) unlinked.push({ from: id, ...it });
+    else if (was) gone.push(id);
+    for (const [key, it] of now) if (!before.has(key)) linked.push({ from: id, ...it });
+    for (const [key, it] of before) if (!now.has(key)) unlinked.push({ from: id, ...it });
   }
-  return { put, gone, linked, unlinked, added };
+  return { put, gone, linked, unlinked };
 }

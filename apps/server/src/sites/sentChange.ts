@@ -11,11 +11,14 @@ export interface SentChange {
   edits: Edit[];
 }
 
+/** Of a change so many are edits; the few others are its frame. */
+const BUDGET = { ...LIMITS.json, outer: LIMITS.change.edits + 10 };
+
 const bad = (message: string) => new ProblemException({ code: 'bad-request', message });
 
 /** A change as a browser sends it, read in order of cost: counted, parsed, its frame checked, its edits counted and read. */
 export function readSentChange(sent: Uint8Array): SentChange {
-  const { edits: raw, ...frame } = parseSentJson(sent);
+  const { edits: raw, ...frame } = parseSentJson(sent, BUDGET);
   const dto = plainToInstance(ChangeDto, frame);
   const faults = validateSync(dto, { whitelist: true, forbidNonWhitelisted: true });
   if (faults.length > 0)

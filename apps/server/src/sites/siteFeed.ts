@@ -11,7 +11,7 @@ const ANNOUNCED = 64_000;
 /** A browser that leaves this much unread is let go; it comes back with the number of what it has. */
 const UNREAD = 8_000_000;
 /** Milliseconds between two words to the same browser: what happens meanwhile is said in one. */
-export const TICK = 50;
+export const TICK = 100;
 /** Milliseconds after which what could not be read is asked for again. */
 const AGAIN = 500;
 

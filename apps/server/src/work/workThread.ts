@@ -29,8 +29,19 @@ const tooSlow = () =>
     message: `This took longer than ${LIMITS.work.seconds} seconds and was ended. Nothing was changed.`,
   });
 
+/** Megabytes for what a thread has just made; more would be memory that is held and seldom needed. */
+const YOUNG_MEGABYTES = 16;
+
+/** Memory that goes to the thread with a job instead of being copied: bytes that have it to themselves. */
+const buffersIn = (args: unknown): ArrayBuffer[] =>
+  (typeof args === 'object' && args !== null ? Object.values(args) : []).flatMap((it: unknown) =>
+    it instanceof Uint8Array && it.buffer instanceof ArrayBuffer && it.buffer.byteLength === it.byteLength
+      ? [it.buffer]
+      : [],
+  );
+
 /** Seconds after which a thread that nobody needs is ended, with the sites it remembers. */
-const IDLE = 300;
+const IDLE = 60;
 
 /** One thread: a job at a time, in the order in which they come, each with an end to its time and memory. */
 export class WorkThread {
@@ -69,7 +80,7 @@ export class WorkThread {
     this.current = next;
     const order: Order = { order: ++this.orders, job: next.job, args: next.args };
     this.late = setTimeout(() => this.abandon(tooSlow()), LIMITS.work.seconds * 1000).unref();
-    this.started().postMessage(order);
+    this.started().postMessage(order, buffersIn(next.args));
   }
 
   private finish(act: (job: Waiting) => void): void {
@@ -107,7 +118,10 @@ export class WorkThread {
     if (this.worker) return this.worker;
     const worker = new Worker(this.file, {
       workerData: this.settings,
-      resourceLimits: { maxOldGenerationSizeMb: LIMITS.work.memoryMegabytes },
+      resourceLimits: {
+        maxOldGenerationSizeMb: LIMITS.work.memoryMegabytes,
+        maxYoungGenerationSizeMb: YOUNG_MEGABYTES,
+      },
     });
     worker.on('message', (answer: Answer) => this.heard(answer));
     const lost = (error: Error) => {

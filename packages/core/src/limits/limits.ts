@@ -56,9 +56,13 @@ export const LIMITS = {
     signedIn: 64_000,
     /** Bytes of a body that was refused and is read off the line unseen, so that its sender hears the answer. */
     unread: 25_000_000,
+    /** Bytes of all bodies that are held at once; whoever comes then is asked to come again. */
+    held: 48_000_000,
   },
   /** Bytes of a change that is read and worked out where requests are answered; a larger one has a thread of its own. */
   inPassing: 64_000,
+  /** Passwords that are hashed at once, and that wait for it: hashing one takes a processor for a while. */
+  passwords: { atOnce: 1, waiting: 40 },
   /** Files that are uploaded. They are read in a process of their own, one at a time. */
   upload: {
     fontBytes: 4 * 1024 * 1024,

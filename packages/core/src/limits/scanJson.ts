@@ -4,6 +4,8 @@ import { LIMITS } from './limits.ts';
 export interface JsonBudget {
   depth: number;
   values: number;
+  /** Entries of the outermost lists and objects, and of those directly in them, where they have a limit of their own. */
+  outer?: number;
 }
 
 export interface JsonCount {
@@ -29,6 +31,8 @@ export function scanJson(text: string, budget: JsonBudget = LIMITS.json): Result
   let depth = 0;
   let deepest = 0;
   let values = 0;
+  let outer = 0;
+  const mostOuter = budget.outer ?? budget.values;
   let quoted = false;
   for (let i = 0; i < text.length; i++) {
     const c = text.charCodeAt(i);
@@ -53,6 +57,7 @@ export function scanJson(text: string, budget: JsonBudget = LIMITS.json): Result
         break;
       case COMMA:
         values++;
+        if (depth <= 2) outer++;
         break;
     }
     if (deepest > budget.depth)
@@ -62,12 +67,12 @@ export function scanJson(text: string, budget: JsonBudget = LIMITS.json): Result
         found: `more than ${budget.depth} levels, at character ${i + 1}`,
         expected: `at most ${budget.depth} levels`,
       });
-    if (values > budget.values)
+    if (values > budget.values || outer > mostOuter)
       return fail({
         code: 'too-many',
-        message: `This JSON has more than ${budget.values} entries.`,
-        found: `more than ${budget.values} entries, at character ${i + 1}`,
-        expected: `at most ${budget.values} entries`,
+        message: `This has more than ${(outer > mostOuter ? mostOuter : budget.values).toLocaleString('en')} entries.`,
+        found: `more than ${outer > mostOuter ? mostOuter : budget.values} entries, at character ${i + 1}`,
+        expected: `at most ${outer > mostOuter ? mostOuter : budget.values} entries`,
       });
   }
   return ok({ depth: deepest, values });
