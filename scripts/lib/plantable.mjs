@@ -54,13 +54,15 @@ function inInvariants(node) {
 
 /** Limits of what the server takes and keeps are held by its own tests; these are the core's. */
 const OF_THE_SERVER =
-  /^(computedChange|siteRecords|body|inPassing|upload|work|bytes|tokens|clip|swatches|values|characters)$/;
+  /^(computedChange|siteRecords|body|inPassing|passwords|upload|work|bytes|tokens|clip|swatches|values|characters)$/;
 
 const FILES = [
   ['site/rights.ts', inRights],
   ['site/references.ts', inReferences],
   ['limits/limits.ts', inLimits],
   ['site/invariants.ts', inInvariants],
+  ['site/chain.ts', inInvariants],
+  ['site/nesting.ts', inInvariants],
 ];
 
 const isServers = node => {

@@ -2,6 +2,7 @@ import { Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@ne
 import { InjectDataSource, InjectRepository } from '@nestjs/typeorm';
 import PgBoss, { type JobWithMetadata } from 'pg-boss';
 import { DataSource, Repository } from 'typeorm';
+import { inTransaction } from '../common/inTransaction';
 import { notFound, ProblemException } from '../common/problem';
 import { Config } from '../config/config';
 import { Workshop } from '../work/workshop.service';
@@ -92,15 +93,22 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
     note: string,
     leaveOut: boolean,
   ): Promise<{ id: string; number: number }> {
-    const seq = await this.seqOf(site);
-    const rows: { id: string; number: number }[] = await this.database.query(
-      `insert into releases (site_id, number, seq, note, created_by, leave_out)
-       select id, 1 + coalesce((select max(number) from releases where site_id = s.id), 0), $2, $3, $4, $5 from sites s where id = $1
-       returning id, number`,
-      [site, seq, note, account, leaveOut],
-    );
-    const [made] = rows;
-    if (!made) throw notFound('site');
+    const made = await inTransaction(this.database, async runner => {
+      // Numbers are given one after the other, also to those who ask in the same moment.
+      const [locked]: { seq: number }[] = await runner.query(
+        'select seq from sites where id = $1 for update',
+        [site],
+      );
+      if (!locked) throw notFound('site');
+      const [row]: { id: string; number: number }[] = await runner.query(
+        `insert into releases (site_id, number, seq, note, created_by, leave_out)
+         select $1, 1 + coalesce(max(number), 0), $2, $3, $4, $5 from releases where site_id = $1
+         returning id, number`,
+        [site, locked.seq, note, account, leaveOut],
+      );
+      if (!row) throw new Error('a release was not noted');
+      return row;
+    });
     await this.queue.send(QUEUE, { release: made.id }, { retryLimit: RETRIES, retryDelay: 1 });
     return made;
   }

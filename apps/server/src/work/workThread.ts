@@ -40,9 +40,6 @@ const buffersIn = (args: unknown): ArrayBuffer[] =>
       : [],
   );
 
-/** Seconds after which a thread that nobody needs is ended, with the sites it remembers. */
-const IDLE = 60;
-
 /** One thread: a job at a time, in the order in which they come, each with an end to its time and memory. */
 export class WorkThread {
   private worker: Worker | null = null;
@@ -56,6 +53,8 @@ export class WorkThread {
   constructor(
     private readonly file: URL | string,
     private readonly settings: ThreadSettings,
+    /** Seconds after which it is ended where nobody needs it, with the sites it remembers; null where it stays. */
+    private readonly idleSeconds: number | null,
   ) {}
 
   run(job: string, args: unknown, key: string): Promise<never> {
@@ -74,7 +73,8 @@ export class WorkThread {
     const next = this.queue.shift();
     clearTimeout(this.idle);
     if (!next) {
-      this.idle = setTimeout(() => void this.end(), IDLE * 1000).unref();
+      if (this.idleSeconds !== null)
+        this.idle = setTimeout(() => void this.end(), this.idleSeconds * 1000).unref();
       return;
     }
     this.current = next;
@@ -112,6 +112,11 @@ export class WorkThread {
     this.worker = null;
     void worker?.terminate();
     this.finish(job => job.reject(error));
+  }
+
+  /** Starts it before somebody waits for it. */
+  warm(): void {
+    this.started();
   }
 
   private started(): Worker {

@@ -1,4 +1,4 @@
-import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import { Config } from '../config/config';
 import { builtPart } from '../config/parts';
 import { type JobArguments, type JobName, type JobResult, LANES, type Lane } from './lanes';
@@ -6,13 +6,21 @@ import { WorkThread } from './workThread';
 
 /** Does what takes whole sites, or longer than a request may hold others up, in two threads beside those that answer. */
 @Injectable()
-export class Workshop implements OnModuleDestroy {
+export class Workshop implements OnApplicationBootstrap, OnModuleDestroy {
   private readonly threads: Readonly<Record<Lane, WorkThread>>;
 
   constructor(config: Config) {
     const file = builtPart(config, 'work.worker.mjs');
     const settings = { databaseUrl: config.COVE_DATABASE_URL, dataFolder: config.COVE_DATA };
-    this.threads = { quick: new WorkThread(file, settings), long: new WorkThread(file, settings) };
+    // What takes long comes seldom and leaves much memory behind, so its thread is started anew when it is needed.
+    this.threads = {
+      quick: new WorkThread(file, settings, null),
+      long: new WorkThread(file, settings, 10),
+    };
+  }
+
+  onApplicationBootstrap(): void {
+    this.threads.quick.warm();
   }
 
   /** `args.site`, where there is one, says whose job it is. */

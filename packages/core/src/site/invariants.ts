@@ -5,7 +5,9 @@ import type { Problem } from '../result/index.ts';
 import type { Rebinds } from '../tokens/index.ts';
 import { tokensIn } from '../values/index.ts';
 import { maybeElement } from '../widgets/index.ts';
+import { Chain, type ChainSpec, circle, tooDeep } from './chain.ts';
 import { stableText } from './difference.ts';
+import { checkNesting } from './nesting.ts';
 import { placedId } from './place.ts';
 import { elementOfArea } from './readRecord.ts';
 import {
@@ -18,23 +20,10 @@ import {
   type WidgetRecord,
 } from './records.ts';
 import { referencesOf } from './references.ts';
+import type { Scene } from './scene.ts';
 import type { Lookup } from './site.ts';
 
 export const MAX_PRESETS_WORN = 8;
-
-/** What an invariant looks at: the site as it was, and as the change leaves it. */
-interface Scene {
-  lookup: Lookup;
-  after: ReadonlyMap<Id, SiteRecord | null>;
-  get(id: Id): SiteRecord | undefined;
-  childrenNow(id: Id): readonly Id[];
-  /** Touched pages by place and address. */
-  touchedAt(parent: Id, path: string): readonly Id[];
-  /** Chains that have an end, each with what it is made of. */
-  following: Chain;
-  falling: Chain;
-  including: Chain;
-}
 
 /** The first invariant that does not hold, looking only at what was touched. */
 export function violation(
@@ -104,75 +93,6 @@ function byAddress(after: ReadonlyMap<Id, SiteRecord | null>) {
     }
     return made.get(`${parent} ${path}`) ?? [];
   };
-}
-
-const circle = (record: Id, id: Id, path: string): Problem => ({
-  code: 'circular',
-  message: `${id} would follow itself.`,
-  record,
-  path,
-  found: id,
-  expected: 'a value that does not lead back here',
-});
-
-const tooDeep = (record: Id, path: string, thing: string, most: number): Problem => ({
-  code: 'too-deep',
-  message: `There can be at most ${most} ${thing}.`,
-  record,
-  path,
-  found: `more than ${most}`,
-  expected: `at most ${most}`,
-});
-
-interface ChainSpec {
-  lookup: Lookup;
-  after: ReadonlyMap<Id, SiteRecord | null>;
-  most: number;
-  /** First step of the paths at which one names the next. */
-  field: string;
-  thing: string;
-  next(id: Id): readonly Id[];
-}
-
-/** Records of one kind that lead to one another: never in a circle, and never further than so many steps. */
-class Chain {
-  private readonly below: ReturnType<typeof longestWays<Id>>;
-  private readonly above: ReturnType<typeof longestWays<Id>>;
-  /** What the touched records lead to now, turned round. */
-  private touched: Map<Id, Id[]> | null = null;
-
-  constructor(private readonly spec: ChainSpec) {
-    this.below = longestWays(id => spec.next(id), spec.most);
-    this.above = longestWays(id => this.leadingTo(id), spec.most);
-  }
-
-  private leadingTo(id: Id): readonly Id[] {
-    const { after, lookup, field, next } = this.spec;
-    if (!this.touched) {
-      this.touched = new Map();
-      for (const [from, record] of after)
-        for (const to of record ? next(from) : []) {
-          const there = this.touched.get(to);
-          if (there) there.push(from);
-          else this.touched.set(to, [from]);
-        }
-    }
-    const stored: Id[] = [];
-    for (const { from, path } of lookup.referrersOf(id))
-      if ((path === field || path.startsWith(`${field}.`)) && !after.has(from)) stored.push(from);
-    return [...stored, ...(this.touched.get(id) ?? [])];
-  }
-
-  /** `isNew`: what leads to a new record is new as well, and is looked at in its turn. */
-  check(id: Id, isNew: boolean): Problem | null {
-    const { most, field, thing } = this.spec;
-    const below = this.below(id);
-    if (below === 'circular') return circle(id, id, field);
-    if (below === 'too-long') return tooDeep(id, field, thing, most);
-    if (below === 0 || isNew) return null;
-    const above = this.above(id);
-    return typeof above === 'number' && above + below <= most ? null : tooDeep(id, field, thing, most);
-  }
 }
 
 function checkRemoval(id: Id, { lookup, after }: Scene): Problem | null {
@@ -334,50 +254,6 @@ function checkRebinds(
 }
 
 const sameKeysAndValues = (a: Rebinds, b: Rebinds): boolean => a === b || stableText(a) === stableText(b);
-
-/**
- * Nothing stands inside itself, and neither sections and widgets nor pages stand too deep, one within another. What is
- * stored deeper can be taken out or away; it cannot be taken elsewhere whole.
- */
-function checkNesting(
-  record: NodeRecord | PageRecord,
-  before: SiteRecord | undefined,
-  { get, childrenNow }: Scene,
-): Problem | null {
-  if (before && 'at' in before && before.at.parent === record.at.parent) return null;
-  const isPage = record.kind === 'page';
-  const refused = () =>
-    tooDeep(
-      record.id,
-      'at.parent',
-      isPage ? 'pages one below another' : 'things one within another',
-      LIMITS.nesting,
-    );
-  const passed = new Set([record.id]);
-  let depth = 1;
-  for (let at = get(record.at.parent); at && 'at' in at; at = get(at.at.parent)) {
-    if (passed.has(at.id))
-      return {
-        code: 'circular',
-        message: `${record.id} cannot stand inside itself.`,
-        record: record.id,
-        path: 'at.parent',
-        found: record.at.parent,
-        expected: 'a place outside it',
-      };
-    passed.add(at.id);
-    if ((at.kind === 'page') !== isPage) break;
-    if (++depth > LIMITS.nesting) return refused();
-  }
-  // What stands in a new record is new as well, and is looked at in its turn.
-  if (!before) return null;
-  for (let level: readonly Id[] = [record.id]; level.length > 0; depth++) {
-    if (depth > LIMITS.nesting) return refused();
-    const inner = level.flatMap(id => childrenNow(id));
-    level = isPage ? inner.filter(id => get(id)?.kind === 'page') : inner;
-  }
-  return null;
-}
 
 function checkParentHolds(
   record: WidgetRecord,
