@@ -9,6 +9,7 @@ import compression from 'compression';
 import type { NextFunction, Request, Response } from 'express';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module';
+import { answerBadRequests } from './common/badRequests';
 import { requestGate } from './common/requestGate';
 import { Config } from './config/config';
 
@@ -49,6 +50,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   // Whoever sends slowly is let go; a whole change of the largest size has time on a slow line.
   server.headersTimeout = 15_000;
   server.requestTimeout = 120_000;
+  answerBadRequests(server);
   return app;
 }
 

@@ -1,5 +1,6 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { request as plainRequest } from 'node:http';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
@@ -227,6 +228,17 @@ async function accepting(edits: readonly Edit[]) {
   return { statements, result, code: result.ok ? 'ok' : result.problem.code };
 }
 
+/** Publishes a site and waits for what comes of it. */
+async function release(site: string, leaveOut: boolean) {
+  const { body } = await world.send('post', `/api/sites/${site}/releases`, { leaveOut }).expect(202);
+  for (;;) {
+    const { body: all } = await world.get(`/api/sites/${site}/releases`);
+    const found = all.releases.find((it: { id: string }) => it.id === body.id);
+    if (found.state === 'done' || found.state === 'failed') return found;
+    await new Promise(resolve => setTimeout(resolve, 100));
+  }
+}
+
 /** Lays records past all checks, as they may have been stored before there were any. */
 async function store(records: readonly SiteRecord[]): Promise<void> {
   const rows = JSON.stringify(records.map(body => ({ body })));
@@ -298,19 +310,10 @@ describe('accepting asks the database a handful of times, however large the chan
     const archive = await world.get('/api/sites/tolvane/export.zip').expect(422);
     expect(archive.body).toMatchObject({ code: 'unrenderable', message: expect.stringContaining('32 deep') });
 
-    const release = async (leaveOut: boolean) => {
-      const { body } = await world.send('post', '/api/sites/tolvane/releases', { leaveOut }).expect(202);
-      for (;;) {
-        const { body: all } = await world.get('/api/sites/tolvane/releases');
-        const found = all.releases.find((it: { id: string }) => it.id === body.id);
-        if (found.state === 'done' || found.state === 'failed') return found;
-        await new Promise(resolve => setTimeout(resolve, 100));
-      }
-    };
-    const failed = await release(false);
+    const failed = await release('tolvane', false);
     expect(failed).toMatchObject({ state: 'failed', problem: expect.stringContaining('on ') });
     expect(failed.problems[0]).toMatchObject({ page: 'home', node: 'deep31' });
-    expect(await release(true)).toMatchObject({ state: 'done', live: true });
+    expect(await release('tolvane', true)).toMatchObject({ state: 'done', live: true });
 
     const { code, statements } = await accepting([{ op: 'remove', id: 'deep0' }]);
     expect(code).toBe('ok');
@@ -485,6 +488,7 @@ describe('every answer', () => {
   });
 
   it('of the sites carries them too, and nothing there is remembered by a browser', async () => {
+    await release('tolvane', true);
     const base = `http://127.0.0.1:${world.app.get(SitesHost).port}`;
     for (const [path, method, status] of [
       ['/tolvane/', 'GET', 200],
@@ -499,6 +503,25 @@ describe('every answer', () => {
       expect(response.headers.getSetCookie()).toEqual([]);
       expect(response.headers.get('content-security-policy')).toContain("default-src 'none'");
       expect(await response.text()).not.toMatch(/<script|localStorage|indexedDB/i);
+    }
+  });
+
+  it.each<[string, string, number]>([
+    ['is no HTTP', 'LEAP over/there\r\n\r\n', 400],
+    ['has headers without an end', `GET / HTTP/1.1\r\nhost: x\r\nx: ${'y'.repeat(40_000)}\r\n\r\n`, 431],
+  ])('to what %s carries them as well, on both hosts', async (_, text, status) => {
+    for (const port of [Number(new URL(ORIGIN).port), world.app.get(SitesHost).port]) {
+      const answer = await new Promise<string>((resolve, reject) => {
+        let all = '';
+        const socket = connect(port, '127.0.0.1', () => socket.write(text));
+        socket.on('data', data => {
+          all += data;
+        });
+        socket.on('close', () => resolve(all));
+        socket.on('error', reject);
+      });
+      expect(answer).toContain(`HTTP/1.1 ${status}`);
+      for (const name of SAFE) expect(answer.toLowerCase()).toContain(`${name}: `);
     }
   });
 

@@ -1,5 +1,6 @@
 import { createServer } from 'node:http';
 import { Pool } from 'pg';
+import { answerBadRequests } from '../common/badRequests';
 import { PoolDatabase } from '../common/database';
 import { PatientClient } from '../database/patientClient';
 import { DiskStorage } from '../storage/diskStorage';
@@ -24,6 +25,7 @@ function serve({ databaseUrl, dataFolder, port, ...settings }: SitesProcessSetti
   });
   pool.on('error', () => {});
   const server = createServer(answerer(new PoolDatabase(pool).query, new DiskStorage(dataFolder), settings));
+  answerBadRequests(server);
   server.headersTimeout = 10_000;
   server.requestTimeout = 15_000;
   const began = Date.now();
