@@ -45,6 +45,9 @@ export const LIMITS = {
     swatches: 200_000,
     /** A token file. */
     tokens: 10_000_000,
+    /** An SVG file, and the shapes in it that are looked at. */
+    drawing: 500_000,
+    shapes: 2000,
     /** What the clipboard holds of a site. */
     clip: 20_000_000,
     /** Brackets, one within another. */

@@ -5,6 +5,7 @@ import {
   ICON_NAMES,
   ICON_SETS,
   keyBetween,
+  LIMITS,
   namesTaken,
   newId,
   SETTINGS,
@@ -40,6 +41,10 @@ export function Drawings({ site }: { site: Site }) {
     const names = namesTaken(site.kinds.drawing.values());
     let last = all.at(-1)?.order ?? null;
     for (const file of files ?? []) {
+      if (file.size > LIMITS.typed.drawing) {
+        found.push(`${file.name}: The drawing is larger than 500 KB. Simplify it first.`);
+        continue;
+      }
       const read = readSvg(await file.text(), site);
       if (!read.ok) {
         found.push(`${file.name}: ${read.problem.message}`);

@@ -3,6 +3,7 @@ import {
   type DrawnPath,
   distance,
   fail,
+  LIMITS,
   literalOf,
   NO_REBINDS,
   ok,
@@ -21,7 +22,8 @@ export interface ReadDrawing {
 
 /** A colour nearer than this (CIEDE2000) to a swatch is taken for it. */
 const NEAR = 2;
-const MOST_TEXT = 500_000;
+/** Shapes of one drawing, as its record has them. */
+const MOST_SHAPES = 400;
 
 const number = (element: Element, name: string): number => {
   const value = Number.parseFloat(element.getAttribute(name) ?? '');
@@ -88,7 +90,8 @@ function paintOf(site: Site, text: string | null, initial: string): Value | null
 export function readSvg(text: string, site: Site): Result<ReadDrawing> {
   const refuse = (message: string) =>
     fail({ code: 'bad-svg', message, expected: 'an SVG of paths and shapes' });
-  if (text.length > MOST_TEXT) return refuse('The drawing is larger than 500 KB. Simplify it first.');
+  if (text.length > LIMITS.typed.drawing)
+    return refuse('The drawing is larger than 500 KB. Simplify it first.');
   const parsed = new DOMParser().parseFromString(text, 'image/svg+xml');
   const root = parsed.documentElement;
   if (parsed.querySelector('parsererror') || root.localName !== 'svg') return refuse('This is no SVG file.');
@@ -98,8 +101,22 @@ export function readSvg(text: string, site: Site): Result<ReadDrawing> {
   const width = w > 0 ? w : number(root, 'width');
   const height = h > 0 ? h : number(root, 'height');
   if (!(width > 0 && height > 0)) return refuse('The drawing does not say its size (viewBox).');
+  const shapes = root.querySelectorAll('path,circle,ellipse,line,polyline,polygon,rect');
+  const tooMany = () =>
+    refuse(`There are ${shapes.length} shapes in it; ${MOST_SHAPES} are taken. Simplify it first.`);
+  // Each is looked at with all that it stands in, so they are counted first.
+  if (shapes.length > LIMITS.typed.shapes) return tooMany();
+  /** Many shapes have few paints. */
+  const paints = new Map<string, Value | null>();
+  const paint = (written: string | null, initial: string): Value | null => {
+    const key = written ?? initial;
+    const known = paints.get(key);
+    const found = known === undefined ? paintOf(site, written, initial) : known;
+    paints.set(key, found);
+    return found;
+  };
   const paths: DrawnPath[] = [];
-  for (const element of root.querySelectorAll('path,circle,ellipse,line,polyline,polygon,rect')) {
+  for (const element of shapes) {
     if (element.closest('defs,clipPath,mask,pattern,symbol,marker')) continue;
     const data = dataOf(element);
     if (!data) continue;
@@ -109,14 +126,13 @@ export function readSvg(text: string, site: Site): Result<ReadDrawing> {
       if (transform) path = path.transform(transform);
     }
     const d = path.translate(-x, -y).abs().round(3).toString();
-    const fill = paintOf(site, inherited(element, 'fill'), 'black');
-    const stroke = paintOf(site, inherited(element, 'stroke'), 'none');
+    const fill = paint(inherited(element, 'fill'), 'black');
+    const stroke = paint(inherited(element, 'stroke'), 'none');
     if (d === '' || (!fill && !stroke)) continue;
     const line = Number.parseFloat(inherited(element, 'stroke-width') ?? '1');
     paths.push({ d, fill, stroke, width: stroke ? (Number.isFinite(line) ? line : 1) : 0 });
   }
   if (paths.length === 0) return refuse('There are no shapes in it.');
-  if (paths.length > 400)
-    return refuse(`There are ${paths.length} shapes in it; 400 are taken. Simplify it first.`);
+  if (paths.length > MOST_SHAPES) return tooMany();
   return ok({ width, height, paths });
 }

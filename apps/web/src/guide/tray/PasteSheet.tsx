@@ -2,6 +2,7 @@ import {
   addPasted,
   fail,
   importTokens,
+  LIMITS,
   ok,
   type PastedSwatches,
   type Problem,
@@ -13,6 +14,7 @@ import {
   tokenPath,
 } from '@cove/core';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { toast } from 'sonner';
 import { ImpactNote } from '../../reach/ImpactNote.tsx';
 import { useCommit } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -53,7 +55,10 @@ export function PasteSheet({ site, onClose }: { site: Site; onClose(): void }) {
     if (imported && commit(imported.edits, 'Import tokens')) onClose();
   };
   const open = async (picked: File | undefined) => {
-    if (picked) setText(await picked.text());
+    if (!picked) return;
+    if (picked.size > LIMITS.typed.tokens)
+      toast.error(`${picked.name} is larger than ${LIMITS.typed.tokens / 1_000_000} MB.`);
+    else setText(await picked.text());
   };
   const swatches = found.type === 'list' ? found.pasted.swatches : [];
   const ready = swatches.length > 0 || (imported !== null && imported.edits.length > 0);
