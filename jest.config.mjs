@@ -37,6 +37,11 @@ export default {
       setupFilesAfterEnv: ['<rootDir>/test/support/setup.mjs'],
     }),
     project('web', 'apps/web', { environment: 'jsdom', setupFiles: ['<rootDir>/test/setup.mjs'] }),
-    project('e2e', 'e2e', { environment: '<rootDir>/support/environment.mjs' }),
+    project('e2e', 'e2e', {
+      environment: '<rootDir>/support/environment.mjs',
+      globalSetup: '<rootDir>/support/globalSetup.mjs',
+      globalTeardown: '<rootDir>/support/globalTeardown.mjs',
+      setupFilesAfterEnv: ['<rootDir>/support/setup.mjs'],
+    }),
   ],
 };

@@ -2,12 +2,12 @@ import { pagesInOrder, renderPreview, type Site, type State, WIDTHS } from '@cov
 import { tolvane } from '@cove/core/starters';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Browser, CDPSession, Page } from 'puppeteer-core';
+import { howMuch, seedsFrom } from '../packages/core/test/support/random.ts';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { BASES, compareColumn, comparePage, sheetStyles, withPointer } from './support/comparison.ts';
 import { generatedSite } from './support/generatedSite.ts';
 
-/** More on demand: COVE_SEEDS=50 ./cove test e2e */
-const SEEDS = Array.from({ length: Number(process.env.COVE_SEEDS ?? 2) }, (_, i) => 100 + i);
+const SEEDS = seedsFrom(100, howMuch(1, 50));
 const demo = tolvane(() => 'abcdef0123456789.webp');
 
 let browser: Browser;

@@ -1,10 +1,8 @@
 import { type Color, contrast, parseColor, renderPreview, type Site } from '@cove/core';
 import { SiteBuilder } from '@cove/core/starters';
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
-
-jest.setTimeout(30_000);
 
 const BASES = { assets: '/a/', fonts: '/f/' };
 

@@ -11,11 +11,10 @@ import {
 } from '@cove/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import pg from 'pg';
-import { type Random, seeded } from '../packages/core/test/support/random.ts';
+import { howMuch, type Random, seeded } from '../packages/core/test/support/random.ts';
 import { type Scratch, startScratch } from '../scripts/lib/scratch.mjs';
 
-/** All of them on demand: `COVE_ROUNDS=50 ./cove test e2e`. */
-const ROUNDS = Number(process.env.COVE_ROUNDS ?? 20);
+const ROUNDS = howMuch(8, 40);
 const WRITERS = 6;
 const SITE = '/api/sites/tolvane';
 

@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { ALLOWED_DECLARATIONS } from '@cove/core';
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import { seeded } from '../packages/core/test/support/random.ts';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
@@ -14,8 +14,6 @@ import {
   samplesOf,
   together,
 } from './support/declarations.ts';
-
-jest.setTimeout(300_000);
 
 let browser: Browser;
 let prepared: Prepared;

@@ -2,11 +2,9 @@ import { writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import { beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { ElementHandle, Frame } from 'puppeteer-core';
 import { SITES, until, type Walker, walkDemo } from './support/program.ts';
-
-jest.setTimeout(60_000);
 
 const demo = walkDemo();
 const { errors } = demo;

@@ -12,12 +12,10 @@ import {
   specimenScope,
 } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { sheetStyles } from './support/comparison.ts';
-
-jest.setTimeout(120_000);
 
 let browser: Browser;
 let page: Page;

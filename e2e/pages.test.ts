@@ -1,10 +1,8 @@
 import { rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { beforeAll, describe, expect, it } from '@jest/globals';
 import { PROGRAM, SITES, until, type Walker, walkDemo } from './support/program.ts';
-
-jest.setTimeout(60_000);
 
 const demo = walkDemo();
 const { errors } = demo;

@@ -1,10 +1,8 @@
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Browser, HTTPRequest } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import type { ScratchServer } from '../scripts/lib/scratch.mjs';
 import { PROGRAM, startSecond, until, Walker } from './support/program.ts';
-
-jest.setTimeout(40_000);
 
 const INES = 'ines@tolvane.example';
 /** Fields that change what is seen and nothing else. */

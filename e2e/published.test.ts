@@ -9,14 +9,12 @@ import {
   type Site,
 } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import axe from 'axe-core';
 import { HtmlValidate } from 'html-validate';
 import { parse, serialize } from 'parse5';
 import type { Browser, Page } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
-
-jest.setTimeout(60_000);
 
 const demo = tolvane(() => 'abcdef0123456789.webp');
 const HOST = 'http://published.invalid';

@@ -3,10 +3,8 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { afterAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, describe, expect, it } from '@jest/globals';
 import { freePort } from '../scripts/lib/postgres.mjs';
-
-jest.setTimeout(120_000);
 
 const ROOT = resolve(import.meta.dirname, '..');
 const folder = mkdtempSync(join(tmpdir(), 'cove-start-'));

@@ -1,7 +1,5 @@
-import { describe, expect, it, jest } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import { PROGRAM, until, walkDemo } from './support/program.ts';
-
-jest.setTimeout(60_000);
 
 const demo = walkDemo();
 

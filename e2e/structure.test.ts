@@ -1,9 +1,7 @@
 import { contrast, parseColor } from '@cove/core';
-import { describe, expect, it, jest } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import sharp from 'sharp';
 import { until, walkDemo } from './support/program.ts';
-
-jest.setTimeout(60_000);
 
 const demo = walkDemo();
 const card = (name: string) => `[data-node=feature-${name}][data-part=box]`;

@@ -1,14 +1,11 @@
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
-import { type Random, seeded } from '../packages/core/test/support/random.ts';
+import { howMuch, type Random, seeded, seedOr } from '../packages/core/test/support/random.ts';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { PROGRAM, until, Walker } from './support/program.ts';
 
-jest.setTimeout(180_000);
-
-/** More of them on demand: `COVE_TYPING=400 ./cove test e2e`. */
-const ACTS = Number(process.env.COVE_TYPING ?? 60);
-const SEED = Number(process.env.COVE_SEED ?? 7);
+const ACTS = howMuch(24, 400);
+const SEED = seedOr(7);
 
 let browser: Browser;
 let vera: Walker;

@@ -1,9 +1,7 @@
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Browser, Frame } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { PROGRAM, SITES, until, Walker } from './support/program.ts';
-
-jest.setTimeout(40_000);
 
 let browser: Browser;
 let walker: Walker;

@@ -1,11 +1,23 @@
 import { spawn } from 'node:child_process';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
+import { parseArgs } from 'node:util';
 import { build } from './lib/build.mjs';
 import { ROOT } from './lib/paths.mjs';
 
-/** Steps in order; a name on the command line picks one or more of them. */
+const { values: options, positionals: wanted } = parseArgs({
+  allowPositionals: true,
+  options: {
+    'test-name': { type: 'string', short: 't' },
+    watch: { type: 'boolean' },
+    long: { type: 'boolean' },
+  },
+});
+
 const bin = name => join(ROOT, 'node_modules/.bin', name);
 const tsc = join(ROOT, 'node_modules/typescript7/bin/tsc');
+/** Every file of tests has a world of its own, so files run side by side; browsers need more room than cores alone tell. */
+const WORKERS = Math.max(2, Math.min(4, availableParallelism()));
 const jest = project => [
   process.execPath,
   [
@@ -14,10 +26,13 @@ const jest = project => [
     join(ROOT, 'node_modules/jest/bin/jest.js'),
     '--selectProjects',
     project,
-    '--ci',
+    `--maxWorkers=${WORKERS}`,
+    options.watch ? '--watchAll' : '--ci',
+    ...(options['test-name'] ? ['-t', options['test-name']] : []),
   ],
 ];
 
+/** Steps in order; a name on the command line picks one or more of them. */
 const STEPS = [
   [
     'types',
@@ -34,15 +49,17 @@ const STEPS = [
   ['e2e', jest('e2e')],
 ];
 
-const wanted = process.argv.slice(2);
-const unknown = wanted.filter(name => !STEPS.some(([step]) => step === name));
-if (unknown.length > 0) {
-  console.error(`./cove test takes ${STEPS.map(([step]) => step).join(', ')}, not ${unknown.join(', ')}.`);
+const fail = words => {
+  console.error(words);
   process.exit(2);
-}
+};
+const unknown = wanted.filter(name => !STEPS.some(([step]) => step === name));
+if (unknown.length > 0)
+  fail(`./cove test takes ${STEPS.map(([step]) => step).join(', ')}, not ${unknown.join(', ')}.`);
+if (options.watch && wanted.length !== 1) fail('--watch takes one of core, server, web and e2e.');
 
 /** All errors are planted where that is asked for, else every so many of them. */
-const PLANTED_EVERY = wanted.includes('planted') ? '1' : '16';
+const PLANTED_EVERY = wanted.includes('planted') || options.long ? '1' : '16';
 
 const totals = { passed: 0, failed: 0 };
 
@@ -56,12 +73,13 @@ function run([file, args]) {
         NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
         FORCE_COLOR: '0',
         COVE_PLANTED_EVERY: PLANTED_EVERY,
+        ...(options.long ? { COVE_LONG: '1' } : {}),
       },
-      stdio: ['ignore', 'pipe', 'pipe'],
+      stdio: options.watch ? 'inherit' : ['ignore', 'pipe', 'pipe'],
     });
     let text = '';
     for (const stream of [child.stdout, child.stderr])
-      stream.on('data', data => {
+      stream?.on('data', data => {
         text += data;
         process.stdout.write(data);
       });

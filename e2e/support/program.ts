@@ -6,7 +6,7 @@ import { type ScratchServer, startScratch } from '../../scripts/lib/scratch.mjs'
 import { watchPage } from './failures.ts';
 
 // Each file of tests has a program and demo of its own, so that none meets what another left.
-const scratch = await startScratch();
+const scratch = await startScratch({ copyOf: JSON.parse(process.env.COVE_TEST_ORIGINAL ?? 'null') });
 const others: ScratchServer[] = [];
 afterAll(async () => {
   await Promise.all(others.map(it => it.stop()));
@@ -21,13 +21,16 @@ export async function startSecond(): Promise<ScratchServer> {
   return second;
 }
 
+/** How long something may take before it is held to have failed: long enough for a machine that does four times as much beside. */
+const PATIENCE = 30_000;
+
 /** Waits until something holds, asking again and again. */
 export async function until<T>(
   ask: () => Promise<T>,
   holds: (value: T) => boolean,
   what: string,
 ): Promise<T> {
-  const end = Date.now() + 8000;
+  const end = Date.now() + PATIENCE;
   let value = await ask();
   while (!holds(value)) {
     if (Date.now() > end)
@@ -63,7 +66,9 @@ export class Walker {
   }
 
   private locator(name: string, role?: string) {
-    return this.page.locator(`::-p-aria([name="${name}"]${role ? `[role="${role}"]` : ''})`).setTimeout(8000);
+    return this.page
+      .locator(`::-p-aria([name="${name}"]${role ? `[role="${role}"]` : ''})`)
+      .setTimeout(PATIENCE);
   }
 
   /** Clicks what bears this name. */

@@ -135,7 +135,7 @@ export async function startPostgres(folder, { durable = true } = {}) {
       port: secret.port,
       listen_addresses: '127.0.0.1',
       unix_socket_directories: '',
-      max_connections: 60,
+      max_connections: 120,
       ...(durable ? {} : { fsync: 'off', full_page_writes: 'off' }),
     };
     const options = Object.entries(settings)

@@ -19,4 +19,5 @@ export interface Scratch {
 export function startScratch(options?: {
   durable?: boolean;
   environment?: Record<string, string>;
+  copyOf?: { folder: string; url: string } | null;
 }): Promise<Scratch>;

@@ -1,18 +1,19 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { build } from './build.mjs';
 import { freePort, startPostgres } from './postgres.mjs';
 import { startServer } from './server.mjs';
 
 /**
  * A whole program on ports and data of its own, thrown away at the end: for tests, pictures and measurements.
- * `server` starts a further process at the same database; `durable` is for those who pull plugs.
+ * `startOne` starts a further process at the same database; `durable` is for those who pull plugs. `copyOf` names the
+ * database and folder of another that is not running: beginning with a copy of its demo is faster than laying one.
  */
-export async function startScratch({ durable = false, environment = {} } = {}) {
+export async function startScratch({ durable = false, environment = {}, copyOf = null } = {}) {
   build();
   const folder = mkdtempSync(join(tmpdir(), 'cove-scratch-'));
-  let database = await startPostgres(folder, { durable });
+  let database = copyOf ? await copyDatabase(copyOf, folder) : await startPostgres(folder, { durable });
   const startOne = async (more = {}) => {
     const [port, sitesPort] = [await freePort(), await freePort()];
     const settings = {
@@ -57,4 +58,24 @@ export async function startScratch({ durable = false, environment = {} } = {}) {
       rmSync(folder, { recursive: true, force: true });
     },
   };
+}
+
+/** A database of its own beside the one it is copied from, at the same PostgreSQL; its files are copied to `folder`. */
+async function copyDatabase(original, folder) {
+  cpSync(original.folder, folder, {
+    recursive: true,
+    filter: path => !['postgres', 'database.json'].includes(basename(path)),
+  });
+  const { default: pg } = await import('pg');
+  const url = new URL(original.url);
+  const [name, template] = [basename(folder).toLowerCase().replaceAll('-', '_'), url.pathname.slice(1)];
+  const admin = new pg.Client({ connectionString: new URL('/postgres', url).href });
+  await admin.connect();
+  await admin.query(`create database "${name}" template "${template}"`);
+  await admin.end();
+  url.pathname = `/${name}`;
+  const notHere = () => {
+    throw new Error('a copy has no database server of its own');
+  };
+  return { url: url.href, kill: notHere, stop: () => {} };
 }

@@ -53,7 +53,7 @@ import {
 } from '../src/site/index.ts';
 import { READY_GUIDES, READY_LOOKS, readyGuide, takeLook } from '../src/starters/index.ts';
 import { demoSite } from './support/demo.ts';
-import { type Random, seeded } from './support/random.ts';
+import { howMuch, type Random, seeded, seedsFrom } from './support/random.ts';
 
 type Act = (site: Site, random: Random) => Edit[] | Result<Edit[] | { edits: Edit[] }>;
 
@@ -192,8 +192,7 @@ const bytes = (site: Site): string =>
 
 describe('random acts in the guide', () => {
   const demo = demoSite();
-  const asked = Number(process.env.COVE_SEEDS ?? 0);
-  const seeds = Array.from({ length: Math.max(12, asked) }, (_, i) => i + 1);
+  const seeds = seedsFrom(1, howMuch(12, 200));
 
   it.each(seeds)('keep every invariant, can be published, and are undone to the byte, seed %i', seed => {
     const random = seeded(seed);

@@ -19,7 +19,7 @@ import {
   stableText,
 } from '../src/site/index.ts';
 import { demoSite } from './support/demo.ts';
-import { seeded } from './support/random.ts';
+import { howMuch, seeded, seedsFrom } from './support/random.ts';
 
 const demo = demoSite();
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
@@ -110,7 +110,7 @@ function randomAct(site: Site, next: ReturnType<typeof seeded>): Edit[] | null {
 }
 
 describe('any run of moves, groups, copies and removals', () => {
-  const seeds = Array.from({ length: Number(process.env.COVE_SEEDS ?? 12) }, (_, i) => i + 1);
+  const seeds = seedsFrom(1, howMuch(12, 200));
   it.each(seeds)('keeps every invariant and undoes to the same bytes, seed %i', seed => {
     const next = seeded(seed);
     let site = demo;

@@ -19,3 +19,18 @@ export function seeded(seed: number) {
   };
 }
 export type Random = ReturnType<typeof seeded>;
+
+/**
+ * How much of a random run there is: little in every run of the tests, much with `./cove test --long`. The runs are
+ * independent of each other, so that the long one finds nothing the short one could not have found with more luck.
+ */
+export const howMuch = (usual: number, long: number): number => (process.env.COVE_LONG ? long : usual);
+
+/** The seed of a single run that is to be had again, with `COVE_SEED` and its number; else the usual one. */
+export const seedOr = (usual: number): number => Number(process.env.COVE_SEED ?? usual);
+
+/** Seeds of as many runs, or the one that is asked for. */
+export const seedsFrom = (first: number, count: number): readonly number[] =>
+  process.env.COVE_SEED
+    ? [Number(process.env.COVE_SEED)]
+    : Array.from({ length: count }, (_, i) => first + i);
