@@ -11,6 +11,7 @@ export * from './properties/index.ts';
 export * from './reach/index.ts';
 export * from './render/index.ts';
 export * from './result/index.ts';
+export * from './schema/index.ts';
 export * from './site/index.ts';
 export * from './tokens/index.ts';
 export * from './type/index.ts';

@@ -13,6 +13,7 @@ import {
   schemeVariables,
 } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
+import { SCHEMA } from '../src/schema/index.ts';
 import { applyChange, type Edit, readRecord, type Site } from '../src/site/index.ts';
 import { parsePropertyValue, printTyped } from '../src/tokens/index.ts';
 import { readValue, type Value } from '../src/values/index.ts';
@@ -286,7 +287,9 @@ describe('a guide with what the brand owns', () => {
     expect(kinds(after(owner, [voice]))).toContain('font');
   });
   it('arrives whole at another site, and is read from JSON', () => {
-    const guide = must(readGuideData(JSON.parse(JSON.stringify(guideOf(after(owner, [voice]), 'Kept')))));
+    const guide = must(
+      readGuideData(JSON.parse(JSON.stringify(guideOf(after(owner, [voice]), 'Kept'))), SCHEMA),
+    );
     const other = tiny();
     const taken = after(other, takeGuide(other, planGuide(other, guide)));
     const section = taken.kinds.default.get(SECTION)?.styles['box/backgroundImage'];
@@ -315,7 +318,7 @@ describe('a guide with what the brand owns', () => {
     ['a page among them', { name: 'x', records: [home()], settings: {} }],
     ['settings that are none', { name: 'x', records: [], settings: { mediumTo: 'wide' } }],
   ])('is not read from %s', (_, it) => {
-    expect(readGuideData(it).ok).toBe(false);
+    expect(readGuideData(it, SCHEMA).ok).toBe(false);
   });
 });
 

@@ -27,6 +27,7 @@ import {
   readGuideData,
   readRecord,
   rightsFor,
+  SCHEMA,
   type Site,
   scanJson,
   splitTop,
@@ -293,7 +294,7 @@ describe('records are read in proportion', () => {
         records: Array.from({ length: size }, (_, i) => row(`t${i}`)),
         settings: {},
       };
-      return () => readGuideData(guide);
+      return () => readGuideData(guide, SCHEMA);
     }, 100);
     expect(factor).toBeLessThan(PROPORTIONAL);
   });

@@ -1,6 +1,7 @@
 import { isIconName } from '../icons/index.ts';
 import { LIMITS, scanJson, tooLong } from '../limits/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
+import { FIRST_SCHEMA, SCHEMA, upgradeRecord } from '../schema/index.ts';
 import { isObject } from '../site/fields.ts';
 import {
   type Area,
@@ -35,6 +36,8 @@ import { canHold, placesAt } from './structure.ts';
 /** What is on the clipboard: things with all they hold, and what the site they left calls what they name. */
 export interface Clip {
   format: 'cove-thread/1';
+  /** The schema its records have. */
+  schema: number;
   /** Records of the subtree of each thing, the thing itself first. */
   things: readonly (readonly NodeRecord[])[];
   tokens: Readonly<Record<Id, { path: string; value: Value }>>;
@@ -89,10 +92,13 @@ export function copyThings(site: Site, ids: readonly Id[]): Clip {
     values(Object.values(rule.styles));
     if (rule.kind === 'variantRule') name(rule.variant);
   }
-  return { format: FORMAT, things, tokens, names, rules };
+  return { format: FORMAT, schema: SCHEMA, things, tokens, names, rules };
 }
 
-/** Reads a clip out of text from the clipboard; null for anything else, which may have been copied anywhere. */
+/**
+ * Reads a clip out of text from the clipboard; null for anything else, which may have been copied anywhere, and for what a
+ * later version of the program has copied.
+ */
 export function readClip(text: string): Clip | null {
   if (tooLong(text, LIMITS.typed.clip) || !scanJson(text).ok) return null;
   let raw: unknown;
@@ -102,9 +108,12 @@ export function readClip(text: string): Clip | null {
     return null;
   }
   if (!isObject(raw) || raw.format !== FORMAT || !Array.isArray(raw.things)) return null;
+  const { schema = FIRST_SCHEMA } = raw;
+  if (typeof schema !== 'number' || !(schema >= FIRST_SCHEMA && schema <= SCHEMA)) return null;
+  const read = (it: unknown) => readRecord(upgradeRecord(it, schema));
   const things: NodeRecord[][] = [];
   for (const list of raw.things) {
-    const records = (Array.isArray(list) ? list : []).map(readRecord);
+    const records = (Array.isArray(list) ? list : []).map(read);
     const nodes = records.flatMap(it => (it.ok && isNode(it.value) ? [it.value] : []));
     if (nodes.length === 0 || nodes.length !== records.length) return null;
     things.push(nodes);
@@ -118,13 +127,15 @@ export function readClip(text: string): Clip | null {
   const names: Record<Id, string> = {};
   for (const [id, name] of Object.entries(isObject(raw.names) ? raw.names : {}))
     if (isId(id) && typeof name === 'string') names[id] = name;
-  const rules = (Array.isArray(raw.rules) ? raw.rules : []).flatMap((it): PlacedRule[] => {
-    const record = readRecord(it);
-    if (!record.ok || (record.value.kind !== 'default' && record.value.kind !== 'variantRule')) return [];
+  const rules: PlacedRule[] = [];
+  for (const it of Array.isArray(raw.rules) ? raw.rules : []) {
+    const record = read(it);
+    if (!record.ok || (record.value.kind !== 'default' && record.value.kind !== 'variantRule')) return null;
     const { place } = record.value;
-    return place?.type === 'section' ? [{ ...record.value, place }] : [];
-  });
-  return { format: FORMAT, things, tokens, names, rules };
+    if (place?.type !== 'section') return null;
+    rules.push({ ...record.value, place });
+  }
+  return { format: FORMAT, schema: SCHEMA, things, tokens, names, rules };
 }
 
 /** What becomes of values whose token this site has not: the nearest token of the guide, or the value as it was. */

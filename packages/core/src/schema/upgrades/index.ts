@@ -1,0 +1,5 @@
+import type { Upgrade } from '../upgrade.ts';
+import { allowedDeclarations } from './2-allowedDeclarations.ts';
+
+/** In the order in which they are made; each leads to the number after the last. */
+export const UPGRADES: readonly Upgrade[] = [allowedDeclarations];
