@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { allRecords, type Edit, LIMITS } from '@cove/core';
+import { allRecords, type Edit, LIMITS, SCHEMA } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
 import pg from 'pg';
 import { DataSource } from 'typeorm';
@@ -26,7 +26,9 @@ const [inserted]: { id: string }[] = await source.query(
 );
 if (!inserted) throw new Error('no account was made');
 const account = inserted.id;
-await source.query("insert into sites (id, name, slug) values ('tolvane', 'Tolvane', 'tolvane')");
+await source.query(
+  `insert into sites (id, name, slug, schema) values ('tolvane', 'Tolvane', 'tolvane', ${SCHEMA})`,
+);
 await source.query("insert into members (site_id, account_id, role) values ('tolvane', $1, 'designer')", [
   account,
 ]);

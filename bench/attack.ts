@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { brotliCompressSync } from 'node:zlib';
-import type { Edit, SiteRecord } from '@cove/core';
+import { type Edit, SCHEMA, type SiteRecord } from '@cove/core';
 import pg from 'pg';
 import sharp from 'sharp';
 import { ROOT } from '../scripts/lib/paths.mjs';
@@ -54,7 +54,12 @@ const post = (path: string, body: BodyInit, headers: Record<string, string> = {}
   fetch(address + path, {
     method: 'POST',
     body,
-    headers: { origin: address, 'content-type': 'application/json', ...headers },
+    headers: {
+      origin: address,
+      'cove-schema': String(SCHEMA),
+      'content-type': 'application/json',
+      ...headers,
+    },
   }).then(
     response => response.status,
     () => 0,

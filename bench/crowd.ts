@@ -2,6 +2,7 @@ import { readFileSync, rmSync } from 'node:fs';
 import { open } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { SCHEMA } from '@cove/core';
 import { startScratch } from '../scripts/lib/scratch.mjs';
 import { head, limit, median, quantile } from './statistics';
 import { visitor } from './visitor';
@@ -29,7 +30,7 @@ const memory = (): number =>
 const leaving = new AbortController();
 let heard = 0;
 async function listen(): Promise<void> {
-  const response = await fetch(`${address}${path}/events?after=${start}`, {
+  const response = await fetch(`${address}${path}/events?after=${start}&schema=${SCHEMA}`, {
     headers: { cookie },
     signal: leaving.signal,
   });

@@ -1,7 +1,7 @@
 import { readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { allRecords, type Edit } from '@cove/core';
+import { allRecords, type Edit, SCHEMA } from '@cove/core';
 import { largePage } from '@cove/core/starters';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { startScratch } from '../scripts/lib/scratch.mjs';
@@ -50,14 +50,18 @@ try {
   await page.goto(scratch.program.address);
   await page.locator('::-p-aria([name="Enter the demo"])').click();
   await page.waitForSelector('iframe[title=Specimen]');
-  const status = await page.evaluate(async edits => {
-    const answer = await fetch('/api/sites/tolvane/changes', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ id: 'bench-long-page', edits }),
-    });
-    return `${answer.status} ${answer.ok ? '' : await answer.text()}`;
-  }, longPage());
+  const status = await page.evaluate(
+    async (edits, schema) => {
+      const answer = await fetch(`/api/sites/tolvane/changes?schema=${schema}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id: 'bench-long-page', edits }),
+      });
+      return `${answer.status} ${answer.ok ? '' : await answer.text()}`;
+    },
+    longPage(),
+    SCHEMA,
+  );
   if (!status.startsWith('200')) throw new Error(status);
   await page.goto(`${scratch.program.address}/sites/tolvane/pages/${PAGE}`);
   const handle = await page.waitForSelector('iframe[title=Page]');

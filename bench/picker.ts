@@ -1,4 +1,4 @@
-import type { Edit, SiteRecord } from '@cove/core';
+import { type Edit, SCHEMA, type SiteRecord } from '@cove/core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { startScratch } from '../scripts/lib/scratch.mjs';
 import { head, limit, row } from './statistics';
@@ -13,8 +13,10 @@ try {
   await page.locator('::-p-aria([name="Enter the demo"])').click();
   await page.waitForSelector('iframe[title=Specimen]');
   // Six schemes more, so that there are ten columns; and variants of a heading, so that there are forty rows.
-  await page.evaluate(async () => {
-    const { records } = (await (await fetch('/api/sites/tolvane')).json()) as { records: SiteRecord[] };
+  await page.evaluate(async schema => {
+    const { records } = (await (await fetch(`/api/sites/tolvane?schema=${schema}`)).json()) as {
+      records: SiteRecord[];
+    };
     const edits: Edit[] = [];
     const scheme = records.find(it => it.id === 'night-run');
     const look = records.find(it => it.id === 'look-h3');
@@ -25,12 +27,12 @@ try {
       });
     for (let i = 0; i < 6 && look?.kind === 'variant'; i++)
       edits.push({ op: 'put', record: { ...look, id: `look-${i}`, name: `Look ${i}`, order: `y${i + 1}` } });
-    await fetch('/api/sites/tolvane/changes', {
+    await fetch(`/api/sites/tolvane/changes?schema=${schema}`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ id: 'bench-more', edits }),
     });
-  });
+  }, SCHEMA);
   await page.goto(`${scratch.program.address}/sites/tolvane/guide`);
   const handle = await page.waitForSelector('iframe[title=Specimen]');
   const frame = await handle?.contentFrame();

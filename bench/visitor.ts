@@ -1,10 +1,17 @@
+import { SCHEMA } from '@cove/core';
+
 /** Somebody who is signed in as the demo’s designer, without a browser. */
 export async function visitor(address: string) {
   let cookie = '';
   const raw = (method: string, path: string, body?: object): Promise<Response> =>
     fetch(address + path, {
       method,
-      headers: { cookie, origin: address, ...(body && { 'content-type': 'application/json' }) },
+      headers: {
+        cookie,
+        'cove-schema': String(SCHEMA),
+        origin: address,
+        ...(body && { 'content-type': 'application/json' }),
+      },
       ...(body && { body: JSON.stringify(body) }),
     });
   const send = async <T>(method: string, path: string, body?: object): Promise<T> => {

@@ -1,3 +1,4 @@
+import { SCHEMA } from '@cove/core';
 import { describe, expect, it } from '@jest/globals';
 import type { KeyInput } from 'puppeteer-core';
 import { howMuch, type Random, seeded, seedOr } from '../packages/core/test/support/random.ts';
@@ -44,10 +45,10 @@ const AWAY = /Preview|Publish|People|Sign|Keep as your own|Keep this guide|Take 
 
 /** Records of the site as the server has them, each with one spelling. */
 async function records(): Promise<Map<string, string>> {
-  const read: unknown = await demo.walker.page.evaluate(async () => {
-    const answer = await fetch('/api/sites/tolvane');
+  const read: unknown = await demo.walker.page.evaluate(async schema => {
+    const answer = await fetch(`/api/sites/tolvane?schema=${schema}`);
     return (await answer.json()).records;
-  });
+  }, SCHEMA);
   const sorted = (it: unknown): unknown =>
     Array.isArray(it)
       ? it.map(sorted)

@@ -5,6 +5,7 @@ import {
   type Change,
   type Edit,
   referencesOf,
+  SCHEMA,
   type Site,
   type SiteRecord,
   siteOf,
@@ -37,6 +38,7 @@ const send = (method: 'GET' | 'POST', path: string, body?: object): Promise<Resp
     method,
     headers: {
       cookie,
+      'cove-schema': String(SCHEMA),
       origin: scratch.program.address,
       ...(body ? { 'content-type': 'application/json' } : {}),
     },

@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
+import { SCHEMA } from '@cove/core';
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { ElementHandle, Frame } from 'puppeteer-core';
 import { SITES, until, type Walker, walkDemo } from './support/program.ts';
@@ -512,8 +513,8 @@ describe('icons, marks and notes', () => {
       'the good one is there, beside the two of the demo',
     );
     await walker.kept();
-    const drawing = await walker.page.evaluate(async () => {
-      const { records } = (await (await fetch('/api/sites/tolvane')).json()) as {
+    const drawing = await walker.page.evaluate(async schema => {
+      const { records } = (await (await fetch(`/api/sites/tolvane?schema=${schema}`)).json()) as {
         records: {
           id: string;
           kind: string;
@@ -522,7 +523,7 @@ describe('icons, marks and notes', () => {
         }[];
       };
       return records.find(it => it.kind === 'drawing' && it.name.startsWith('Quay rope'));
-    });
+    }, SCHEMA);
     expect(drawing?.paths).toEqual([
       expect.objectContaining({ d: 'M5 5H35', stroke: { type: 'token', token: 'rope' }, fill: null }),
       expect.objectContaining({ fill: { type: 'keyword', value: 'currentcolor' }, stroke: null }),

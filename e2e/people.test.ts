@@ -177,7 +177,7 @@ describe('two people at two server processes', () => {
     // Ines is cut off while the designer writes, and writes without having seen it.
     await ines.page.setOfflineMode(true);
     await ines.type('Words', 'As Ines wrote it');
-    await ines.says('1 edit kept in this browser');
+    await ines.says('1 edit waiting');
     await designer.type('Words', 'As the designer wrote it');
     await designer.kept();
     await ines.page.setOfflineMode(false);

@@ -1,3 +1,4 @@
+import { SCHEMA } from '@cove/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import { howMuch, type Random, seeded, seedOr } from '../packages/core/test/support/random.ts';
@@ -184,7 +185,10 @@ async function act(walker: Walker, random: Random, n: number): Promise<string | 
 describe('two who type into the same field in random order', () => {
   it(`lose nothing without a word, in ${ACTS} acts (seed ${SEED})`, async () => {
     const random = seeded(SEED);
-    const { seq } = await vera.page.evaluate(async () => (await fetch('/api/sites/tolvane')).json());
+    const { seq } = await vera.page.evaluate(
+      async schema => (await fetch(`/api/sites/tolvane?schema=${schema}`)).json(),
+      SCHEMA,
+    );
     const wanted: { walker: Walker; words: string }[] = [];
     /** What each has in the field and has not left yet: typing again replaces it, as anybody would expect. */
     const open = new Map<Walker, string>();
@@ -210,8 +214,10 @@ describe('two who type into the same field in random order', () => {
       await walker.kept();
     }
     const changes: unknown[] = await vera.page.evaluate(
-      async after => (await fetch(`/api/sites/tolvane/changes?after=${after}`)).json(),
+      async (after, schema) =>
+        (await fetch(`/api/sites/tolvane/changes?after=${after}&schema=${schema}`)).json(),
       seq,
+      SCHEMA,
     );
     const log = JSON.stringify(changes);
     for (const { walker, words } of wanted)

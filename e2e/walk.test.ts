@@ -664,7 +664,7 @@ describe('a server that is away', () => {
     await other.frame('Page');
     away = true;
     await other.type('Words', 'By foot');
-    await other.says('1 edit kept in this browser');
+    await other.says('1 edit waiting');
     await other.open('pages/fares?node=fare-foot-title');
     const canvas = await other.frame('Page');
     await until(

@@ -11,6 +11,7 @@ const isOurs = id =>
 export default defineConfig({
   input: {
     main: 'src/main.ts',
+    'restore.process': 'src/schema/restore.process.ts',
     'sites.process': 'src/sitesHost/sites.process.ts',
     'uploads.process': 'src/uploads/uploads.process.ts',
     'work.worker': 'src/work/work.worker.ts',

@@ -1,5 +1,7 @@
 export interface Postgres {
   url: string;
+  /** Whether somebody else had started it. */
+  wasRunning: boolean;
   stop(): void;
   /** Ends it and all its processes at once, with nothing written. */
   kill(): Promise<void>;

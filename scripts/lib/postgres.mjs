@@ -91,7 +91,7 @@ function signal(pid, name) {
 /**
  * Starts a private server below `folder`, making it where it is missing. It listens on loopback alone, on a port of its
  * own, and asks for a password. Durable unless told otherwise, which only throw-away test databases are.
- * Answers with the address to connect to, `stop`, and `kill` for those who test what then is left.
+ * Answers with the address to connect to, whether it was running already, `stop`, and `kill` for those who test what then is left.
  */
 export async function startPostgres(folder, { durable = true } = {}) {
   const data = join(folder, 'postgres');
@@ -152,6 +152,7 @@ export async function startPostgres(folder, { durable = true } = {}) {
   await admin.end();
   return {
     url: url(DATABASE),
+    wasRunning: running,
     kill: () => killAll(data),
     stop: () => run('pg_ctl', ['-D', data, '-m', 'fast', '-w', 'stop'], { allowFailure: true }),
   };

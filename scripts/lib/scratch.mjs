@@ -77,5 +77,5 @@ async function copyDatabase(original, folder) {
   const notHere = () => {
     throw new Error('a copy has no database server of its own');
   };
-  return { url: url.href, kill: notHere, stop: () => {} };
+  return { url: url.href, wasRunning: true, kill: notHere, stop: () => {} };
 }

@@ -22,6 +22,8 @@ import { OutboxModule } from './outbox/outbox.module';
 import { PeopleModule } from './people/people.module';
 import { PicturesModule } from './pictures/pictures.module';
 import { ReleasesModule } from './releases/releases.module';
+import { SchemaGuard } from './schema/schema.guard';
+import { SchemaModule } from './schema/schema.module';
 import { SectionsModule } from './sections/sections.module';
 import { SitesModule } from './sites/sites.module';
 import { SitesHostModule } from './sitesHost/sitesHost.module';
@@ -81,6 +83,7 @@ export class AppModule {
         WatchModule,
         AccountsModule,
         OutboxModule,
+        SchemaModule,
         SitesModule,
         PeopleModule,
         FontsModule,
@@ -97,6 +100,7 @@ export class AppModule {
         DemoService,
         { provide: APP_GUARD, useClass: OriginGuard },
         { provide: APP_GUARD, useClass: AccessGuard },
+        { provide: APP_GUARD, useClass: SchemaGuard },
         { provide: APP_INTERCEPTOR, useClass: BodyInterceptor },
         { provide: APP_FILTER, useClass: ProblemFilter },
       ],

@@ -2,9 +2,11 @@ import 'reflect-metadata';
 import { readConfig } from './config/config';
 import { createApp } from './createApp';
 import { DemoService } from './demo/demo.service';
+import { SiteUpgrades } from './schema/siteUpgrades.service';
 
 const config = readConfig(process.env);
 const app = await createApp(config);
+await app.get(SiteUpgrades).run();
 const demo = app.get(DemoService);
 if (config.COVE_DEMO !== 'off') await demo.layIfMissing();
 if (config.COVE_DEMO === 'large') await demo.layLargeIfMissing();

@@ -1,3 +1,4 @@
+import { SCHEMA } from '@cove/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import request from 'supertest';
 import { ORIGIN, startWorld, type World } from './support/world';
@@ -216,6 +217,7 @@ describe('every route', () => {
         .replace(/\{(account|invitation|session)\}/, NOBODY_HAS);
       const call = request(world.http)
         [method as 'get' | 'post' | 'put' | 'delete'](url)
+        .set('cove-schema', String(SCHEMA))
         .set('origin', ORIGIN);
       if (who !== 'nobody') call.set('cookie', cookies[who]);
       const { status } = method === 'get' ? await call : await call.send({});

@@ -4,7 +4,7 @@ import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
-import { type Edit, LIMITS, type SiteRecord } from '@cove/core';
+import { type Edit, LIMITS, SCHEMA, type SiteRecord } from '@cove/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import request from 'supertest';
 import { AttemptsService } from '../src/accounts/attempts.service';
@@ -49,7 +49,14 @@ const post = (
   path: string,
   body: string | Buffer,
   { cookie = '', type = 'application/json', origin = ORIGIN } = {},
-) => request(world.http).post(path).set('origin', origin).set('cookie', cookie).type(type).send(body);
+) =>
+  request(world.http)
+    .post(path)
+    .set('origin', origin)
+    .set('cookie', cookie)
+    .set('cove-schema', String(SCHEMA))
+    .type(type)
+    .send(body);
 const large = (characters: number) =>
   JSON.stringify({ email: 'a@b.example', password: 'x'.repeat(characters) });
 
@@ -593,6 +600,7 @@ describe('what PostgreSQL or JavaScript cannot hold', () => {
       const call = request(world.http)
         [method as 'get' | 'post' | 'put' | 'delete'](path)
         .set('origin', ORIGIN)
+        .set('cove-schema', String(SCHEMA))
         .set('cookie', world.demo);
       const { status } = body === undefined ? await call : await call.type('application/json').send(body);
       if (status >= 500) failed.push([status, method, path.slice(0, 120), body]);
@@ -755,6 +763,8 @@ describe('telling many what happened', () => {
         base: 0,
         edits: '[]',
         by: 'Ines',
+        schema: SCHEMA,
+        resets: null,
       }));
     }) as Query;
     const feed = new SiteFeed('tolvane', query, 0, error => {

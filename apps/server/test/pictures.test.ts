@@ -1,4 +1,4 @@
-import type { AssetRecord, GuideData } from '@cove/core';
+import { type AssetRecord, type GuideData, SCHEMA } from '@cove/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import sharp from 'sharp';
 import { readPicture } from '../src/pictures/readPicture';
@@ -94,7 +94,10 @@ describe('a kept guide', () => {
     const guide: GuideData = (await world.get(`/api/guides/${kept.body.id}`).expect(200)).body;
     expect(guide.records.filter(it => it.kind === 'asset')).toEqual([picture]);
 
-    await world.database.query("insert into sites (id, name, slug) values ('next', 'Next', 'next')");
+    await world.database.query(
+      "insert into sites (id, name, slug, schema) values ('next', 'Next', 'next', $1)",
+      [SCHEMA],
+    );
     await world.database.query(
       "insert into members (site_id, account_id, role) select 'next', id, 'designer' from accounts where email = 'demo@tolvane.example'",
     );

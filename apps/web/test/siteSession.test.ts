@@ -76,6 +76,11 @@ class FakeServer {
   tell(name: string, data: unknown) {
     this.events?.tell(name, data);
   }
+  /** The program itself makes the site another one, which nobody can replay. */
+  reset(resets: 'upgrade' | 'restore') {
+    this.log.push({ id: resets, base: this.seq, seq: this.seq + 1, by: null, resets, edits: [] });
+    this.tell('reset', { seq: this.seq });
+  }
 }
 
 class FakeEvents {
@@ -473,5 +478,76 @@ describe('dragging', () => {
     session.show([rename('hull', '1')]);
     session.show(null);
     expect(nameOf(session.site, 'hull')).toBe('Hull');
+  });
+});
+
+describe('what was kept under an earlier schema', () => {
+  const made = (edits: readonly unknown[]) =>
+    JSON.parse(JSON.stringify([{ id: 'tab-before-1', base: 1, edits }]));
+  const open = async (stores: TabStores) => {
+    session.close();
+    session = await SiteSession.open('tolvane', message => server.notices.push(message), stores);
+  };
+
+  it('is shown as it is meant now, and kept and sent as it was made', async () => {
+    const edits = [
+      rename('hull', 'Keel'),
+      { op: 'set', id: 'book', path: ['declarations', 'box/columns'], value: '2' },
+    ];
+    const stores = new TabStores();
+    await stores.pending.save(made(edits));
+    server.away = true;
+    await open(stores).catch(() => {});
+    server.away = false;
+    await open(stores);
+    expect(nameOf(session.site, 'hull')).toBe('Keel');
+    expect(session.site.kinds.widget.get('book')).not.toHaveProperty('declarations');
+    expect(stores.waiting).toEqual([{ id: 'tab-before-1', base: 1, schema: 1, edits }]);
+    server.failing = { status: 503, body: { code: 'renewed', message: 'Reload.' } };
+    await settle();
+    expect(session.store.getState()).toMatchObject({ away: 'renewed', waiting: 1 });
+    expect(server.notices).toEqual([]);
+  });
+
+  it('alters nothing here where nobody can read it, and the server has the word', async () => {
+    const stores = new TabStores();
+    await stores.pending.save(made([{ op: 'put', record: { id: 'x', kind: 'gone' } }]));
+    server.refuse = 'It cannot be read.';
+    server.refuseOnce = true;
+    await open(stores);
+    await settle();
+    expect(session.store.getState()).toMatchObject({ waiting: 0, sync: 'kept' });
+    expect(server.notices).toEqual(['Taken back: It cannot be read.']);
+  });
+
+  it('steps of undo are told that cannot be read', async () => {
+    const stores = new TabStores();
+    const step = {
+      n: 1,
+      change: 'c',
+      label: 'Delete a sphinx',
+      inverse: [{ op: 'put', record: { id: 'x' } }],
+    };
+    const good = { n: 2, change: 'd', label: 'Rename', inverse: [rename('hull', 'Keel')] };
+    stores.keepHistory({ seq: 1, history: { undo: [step, good], redo: [], overtaken: [], count: 2 } });
+    await open(stores);
+    expect(server.notices).toEqual([expect.stringContaining('“Delete a sphinx” can no longer be undone')]);
+    expect(session.store.getState().undoLabel).toBe('Rename');
+  });
+});
+
+describe('a site that is another since', () => {
+  const resets = async (how: 'upgrade' | 'restore') => {
+    session.commit([rename('hull', 'Keel')], 'Rename');
+    await settle();
+    server.reset(how);
+    await settle();
+    return session.store.getState();
+  };
+  it('by an upgrade, keeps what can be undone', async () => {
+    expect(await resets('upgrade')).toMatchObject({ undoLabel: 'Rename', seq: 3 });
+  });
+  it('by a backup that was restored, has nothing to undo any more', async () => {
+    expect(await resets('restore')).toMatchObject({ undoLabel: null, seq: 3 });
   });
 });

@@ -7,8 +7,6 @@ import {
   type Edit,
   getRecord,
   History,
-  type HistoryStep,
-  type KeptHistory,
   must,
   type RawFieldEdit,
   readClip,
@@ -18,13 +16,13 @@ import {
   readRecords,
   SCHEMA,
   type SiteRecord,
+  type StoredHistory,
   siteOf,
   stableText,
   UPGRADES,
   upgradeEdits,
-  upgradeOvertaken,
+  upgradeHistory,
   upgradeRecord,
-  upgradeStep,
   upgradeWith,
 } from '../src/index.ts';
 import { demoSite } from './support/demo.ts';
@@ -122,13 +120,12 @@ describe('what waited in a browser under schema 1', () => {
   });
 
   it('steps of undo are read, and can be taken', () => {
-    const kept: KeptHistory = JSON.parse(stored(1, 'history'));
-    const steps = kept.undo.map(step => upgradeStep(step, 1, find));
-    expect(steps.filter(it => it === null)).toEqual([]);
-    const undo = steps.filter((it): it is HistoryStep => it !== null);
-    const history = new History({ ...kept, undo, overtaken: upgradeOvertaken(kept.overtaken, 1, find) });
+    const kept: StoredHistory = JSON.parse(stored(1, 'history'));
+    const { history: now, unreadable } = upgradeHistory(kept, find);
+    expect(unreadable).toEqual([]);
+    const history = new History(now);
     let { site } = upgraded();
-    for (const step of undo.toReversed()) {
+    for (const step of now.undo.toReversed()) {
       const { edits } = history.possible(step, id => getRecord(site, id));
       ({ site } = must(applyChange(site, { edits })));
     }
@@ -136,14 +133,31 @@ describe('what waited in a browser under schema 1', () => {
     expect(site.kinds.token.get('lamp')?.name).toBe('Lamp');
   });
 
-  it('a step that nobody can read any more is told by being none', () => {
+  it('a step that nobody can read any more is told by its name', () => {
     const step = {
       n: 1,
       change: 'c',
       label: 'Old',
       inverse: [{ op: 'put', record: { id: 'x', kind: 'gone' } }],
     };
-    expect(upgradeStep(JSON.parse(JSON.stringify(step)), 1, find)).toBeNull();
+    const stored: StoredHistory = JSON.parse(
+      JSON.stringify({ undo: [step], redo: [], overtaken: [], count: 1 }),
+    );
+    expect(upgradeHistory(stored, find)).toMatchObject({ history: { undo: [] }, unreadable: ['Old'] });
+  });
+
+  it('steps of now are kept as they are', () => {
+    const step = { n: 1, change: 'c', label: 'New', inverse: [], schema: SCHEMA };
+    const stored = {
+      undo: [step],
+      redo: [],
+      overtaken: [['book name', 1]],
+      count: 1,
+      schema: SCHEMA,
+    } as const;
+    const { history } = upgradeHistory(stored, find);
+    expect(history.overtaken).toBe(stored.overtaken);
+    expect(history.undo).toEqual([{ n: 1, change: 'c', label: 'New', inverse: [] }]);
   });
 });
 

@@ -23,6 +23,8 @@ const STATUS: Record<string, number> = {
   'database-away': 503,
   'too-busy': 503,
   'too-slow': 503,
+  renewed: 503,
+  'not-upgraded': 503,
 };
 
 const statusOf = (code: string): number => (Object.hasOwn(STATUS, code) ? STATUS[code] : undefined) ?? 422;

@@ -9,6 +9,7 @@ import { People1700000001000 } from './migrations/1700000001000-People';
 import { Keeping1700000002000 } from './migrations/1700000002000-Keeping';
 import { KeptSections1700000003000 } from './migrations/1700000003000-KeptSections';
 import { Budgets1700000004000 } from './migrations/1700000004000-Budgets';
+import { Schemas1700000005000 } from './migrations/1700000005000-Schemas';
 import { PatientClient } from './patientClient';
 
 export const dataSourceOptions = (url: string): DataSourceOptions => ({
@@ -21,6 +22,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
     Keeping1700000002000,
     KeptSections1700000003000,
     Budgets1700000004000,
+    Schemas1700000005000,
   ],
   migrationsRun: true,
   synchronize: false,

@@ -1,6 +1,7 @@
 import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { Allow, type Caller, CurrentCaller } from '../common/access';
+import { CarriesRecords } from '../schema/schema.guard';
 import { GiveFilesDto, KeepGuideDto } from './dto/keptGuide.dto';
 import { KeptGuides } from './keptGuides.service';
 
@@ -17,6 +18,7 @@ export class KeptGuidesController {
   }
 
   @Get(':guide')
+  @CarriesRecords()
   @Header('content-type', 'application/json; charset=utf-8')
   @ApiOperation({ summary: 'A kept guide with all its records' })
   read(@CurrentCaller() { account }: Caller, @Param('guide') guide: string) {

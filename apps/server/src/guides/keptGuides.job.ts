@@ -1,4 +1,4 @@
-import { type GuideData, type GuideRecord, guideOf, readGuideData } from '@cove/core';
+import { type GuideData, type GuideRecord, guideOf, readGuideData, SCHEMA } from '@cove/core';
 import type { Query } from '../common/database';
 import { isUuid } from '../common/isUuid';
 import { pack, unpack } from '../common/packed';
@@ -17,14 +17,14 @@ const filesOf = (records: readonly GuideRecord[], site: string): { file: string;
 
 async function read(query: Query, account: string, guide: string): Promise<GuideData> {
   const rows = isUuid(guide)
-    ? await query<{ body: Buffer }>('select body from kept_guides where account_id = $1 and id = $2', [
-        account,
-        guide,
-      ])
+    ? await query<{ schema: number; body: Buffer }>(
+        'select schema, body from kept_guides where account_id = $1 and id = $2',
+        [account, guide],
+      )
     : [];
   const [row] = rows;
   if (!row) throw notFound('guide');
-  const data = readGuideData(await unpack(row.body));
+  const data = readGuideData(await unpack(row.body), row.schema);
   if (!data.ok) throw new ProblemException(data.problem);
   return data.value;
 }
@@ -44,12 +44,12 @@ export async function keepGuide(
 ): Promise<KeptGuide> {
   const guide = guideOf((await sites.at(site)).site, name, about);
   const [row] = await database.query<KeptGuide>(
-    `insert into kept_guides (account_id, name, about, from_site, body) values ($1, $2, $3, $4, $5)
+    `insert into kept_guides (account_id, name, about, from_site, schema, body) values ($1, $2, $3, $4, $5, $6)
      on conflict (account_id, name) do update
-       set about = excluded.about, from_site = excluded.from_site, body = excluded.body,
+       set about = excluded.about, from_site = excluded.from_site, schema = excluded.schema, body = excluded.body,
            version = kept_guides.version + 1, created_at = now()
      returning ${COLUMNS}`,
-    [account, name, about, site, await pack(guide)],
+    [account, name, about, site, SCHEMA, await pack(guide)],
   );
   if (!row) throw new Error('a guide was not kept');
   // Names are made of what a file holds, so those of an earlier version do no harm.

@@ -1,4 +1,4 @@
-import { allRecords, type Edit, LIMITS, type Site } from '@cove/core';
+import { allRecords, type Edit, LIMITS, SCHEMA, type Site } from '@cove/core';
 import { drawings, laySite, SITE_STARTERS, tolvane, tolvaneLarge } from '@cove/core/starters';
 import sharp from 'sharp';
 import { ProblemException } from '../common/problem';
@@ -35,8 +35,8 @@ export async function makeSite(
   const edits = [...allRecords(site)].map((record): Edit => ({ op: 'put', record }));
   return bench.database.transaction(async query => {
     const made = await query(
-      'insert into sites (id, name, slug) values ($1, $2, $1) on conflict do nothing returning id',
-      [id, name],
+      'insert into sites (id, name, slug, schema) values ($1, $2, $1, $3) on conflict do nothing returning id',
+      [id, name, SCHEMA],
     );
     if (made.length === 0) return false;
     await query("insert into members (site_id, account_id, role) values ($1, $2, 'designer')", [id, account]);

@@ -1,6 +1,7 @@
 import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { Allow, type Caller, CurrentCaller } from '../common/access';
+import { CarriesRecords } from '../schema/schema.guard';
 import { KeepSectionDto } from './dto/keptSection.dto';
 import { KeptSections } from './keptSections.service';
 
@@ -11,6 +12,7 @@ export class KeptSectionsController {
   constructor(private readonly sections: KeptSections) {}
 
   @Get()
+  @CarriesRecords()
   @Header('content-type', 'application/json; charset=utf-8')
   @ApiOperation({ summary: 'Sections that one has kept, with all they hold' })
   list(@CurrentCaller() { account }: Caller) {

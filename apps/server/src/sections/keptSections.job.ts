@@ -1,4 +1,4 @@
-import { type Clip, copyThings, readClip } from '@cove/core';
+import { type Clip, copyThings, readClip, SCHEMA } from '@cove/core';
 import { pack, unpack } from '../common/packed';
 import { notFound, ProblemException } from '../common/problem';
 import type { Workbench } from '../work/workbench';
@@ -7,7 +7,7 @@ import { COLUMNS, type KeptSection } from './keptSection';
 /** All of them are drawn when one looks for one, so they have an end. */
 const MOST_SECTIONS = 100;
 
-/** The sections that one account has kept, each as it left its site, as JSON. */
+/** The sections that one account has kept, each as it left its site, as JSON; without a clip where it cannot be read. */
 export async function listKeptSections(
   { database }: Workbench,
   { account }: { account: string },
@@ -16,11 +16,9 @@ export async function listKeptSections(
     `select ${COLUMNS}, body from kept_sections where account_id = $1 order by name`,
     [account],
   );
-  const read: (KeptSection & { clip: Clip })[] = [];
-  for (const { body, ...row } of rows) {
-    const clip = readClip(JSON.stringify(await unpack(body)));
-    if (clip) read.push({ ...row, clip });
-  }
+  const read: (KeptSection & { clip: Clip | null })[] = [];
+  for (const { body, ...row } of rows)
+    read.push({ ...row, clip: readClip(JSON.stringify(await unpack(body))) });
   return JSON.stringify(read);
 }
 
@@ -41,10 +39,10 @@ export async function keepSection(
       message: `One keeps at most ${MOST_SECTIONS} sections. Forget one first.`,
     });
   const [row] = await database.query<KeptSection>(
-    `insert into kept_sections (account_id, name, body) values ($1, $2, $3)
-     on conflict (account_id, name) do update set body = excluded.body, created_at = now()
+    `insert into kept_sections (account_id, name, schema, body) values ($1, $2, $3, $4)
+     on conflict (account_id, name) do update set schema = excluded.schema, body = excluded.body, created_at = now()
      returning ${COLUMNS}`,
-    [account, name, await pack(copyThings(whole, [section]))],
+    [account, name, SCHEMA, await pack(copyThings(whole, [section]))],
   );
   if (!row) throw new Error('a section was not kept');
   return row;

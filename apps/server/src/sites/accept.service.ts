@@ -30,7 +30,8 @@ export class AcceptService {
       return fail({ code: 'too-large', message: `A change has at most ${LIMITS.change.bytes} bytes.` });
     if (sent.length > LIMITS.inPassing) return this.workshop.run('acceptSent', { site, account, sent });
     const change = readSentChange(sent);
-    if (change.edits.length > FEW_EDITS) return this.workshop.run('acceptSent', { site, account, sent });
+    if ((change.earlier?.sent ?? change.edits).length > FEW_EDITS)
+      return this.workshop.run('acceptSent', { site, account, sent });
     return this.batches.add(site, { ...change, site, account });
   }
 

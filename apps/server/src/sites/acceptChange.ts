@@ -3,6 +3,7 @@ import {
   type ChangeBudget,
   type Edit,
   fail,
+  isId,
   type KeeperMay,
   LIMITS,
   mayEdit,
@@ -10,12 +11,16 @@ import {
   ok,
   type Result,
   type RoleName,
+  readEdits,
   rightsFor,
+  SCHEMA,
   type SiteRecord,
   targetOf,
+  upgradeEdits,
   work,
 } from '@cove/core';
 import type { Query } from '../common/database';
+import { schemaProblem } from '../schema/schemaProblem';
 import type { StoredFiles } from '../storage/storedFiles';
 import { ChangesOverRows } from './changesOverRows';
 import { RowLookup, rowsOf } from './recordTable';
@@ -28,30 +33,43 @@ export interface Accepted {
   dropped: number[];
 }
 
-/** A change on its way in: `base` is the number of the last change that its maker had seen. */
-export interface Incoming extends Change {
+/** Edits as they were sent under an earlier schema: counted, and not read yet. */
+export interface EarlierEdits {
+  schema: number;
+  sent: readonly unknown[];
+}
+
+/** A change as it was sent: `base` is the number of the last change that its maker had seen. */
+export interface SentChange extends Change {
+  base: number;
+  /** In place of its edits, where it was made under an earlier schema and waited since. */
+  earlier?: EarlierEdits;
+}
+
+/** A change on its way in. */
+export interface Incoming extends SentChange {
   site: string;
   account: string;
-  base: number;
 }
 
 interface Locked {
   seq: number;
   records: number;
   keeperMay: KeeperMay;
+  schema: number;
 }
 
 /** Whoever holds the site's row is the only one to alter it: the order of numbers is the order of commits. */
-const LOCK = `select seq, records, keeper_may as "keeperMay" from sites where id = $1 for update`;
+const LOCK = `select seq, records, keeper_may as "keeperMay", schema from sites where id = $1 for update`;
 
 /**
  * What is read once the lock is held: roles, so that who loses theirs has no edit accepted after that, and what is known of
- * the ids that were sent.
+ * the ids that were sent. Edits are compared as they were sent, whatever schema they had and were upgraded to.
  */
 const UNDER_LOCK = `
   select
     (select json_object_agg(account_id, role) from members where site_id = $1 and account_id = any($2::uuid[])) as roles,
-    (select json_agg(json_build_object('id', c.id, 'seq', c.seq, 'same', c.edits = sent.edits::jsonb))
+    (select json_agg(json_build_object('id', c.id, 'seq', c.seq, 'same', coalesce(c.sent, c.edits) = sent.edits::jsonb))
      from unnest($3::text[], $4::text[]) as sent(id, edits) join changes c on c.site_id = $1 and c.id = sent.id) as known`;
 
 interface UnderLock {
@@ -75,9 +93,9 @@ const WRITE = `
     select site, u."from", u.path, u."to" from input, jsonb_to_recordset($6::jsonb) as u("from" text, path text, "to" text)
     on conflict do nothing),
   kept as (
-    insert into changes (site_id, seq, id, account_id, edits, base)
-    select site, k.seq, k.id, k.account, k.edits, k.base
-    from input, jsonb_to_recordset($7::jsonb) as k(seq int, id text, account uuid, edits jsonb, base int)),
+    insert into changes (site_id, seq, id, account_id, edits, sent, base, schema)
+    select site, k.seq, k.id, k.account, k.edits, k.sent, k.base, $9
+    from input, jsonb_to_recordset($7::jsonb) as k(seq int, id text, account uuid, edits jsonb, sent jsonb, base int)),
   numbered as (update sites set seq = input.seq, records = records + $8 from input where id = site)
   select pg_notify('${CHANGES_CHANNEL}', site || ' ' || seq) from input`;
 
@@ -98,9 +116,11 @@ export async function acceptChanges(
   changes: readonly Incoming[],
   budget: ChangeBudget = LIMITS.change,
 ): Promise<Result<Accepted>[]> {
-  const texts = changes.map(({ edits }) => JSON.stringify(edits));
+  const texts = changes.map(({ edits, earlier }) => JSON.stringify(earlier?.sent ?? edits));
   const [locked] = await query<Locked>(LOCK, [site]);
   if (!locked) return changes.map(noSite);
+  const other = schemaProblem(locked.schema);
+  if (other) return changes.map(() => fail(other));
   const accounts = [...new Set(changes.map(it => it.account))];
   const [read] = await query<UnderLock>(UNDER_LOCK, [site, accounts, changes.map(it => it.id), texts]);
   const roles = new Map(Object.entries(read?.roles ?? {}));
@@ -131,7 +151,12 @@ export async function acceptChanges(
       );
     } else {
       const may = { role, keeperMay: locked.keeperMay };
-      const outcome = await workOut(query, files, lookup, change, may, records, budget);
+      const edits = change.earlier ? await broughtUp(lookup, change.earlier) : ok(change.edits);
+      if (!edits.ok) {
+        results.push(edits);
+        continue;
+      }
+      const outcome = await workOut(query, files, lookup, { site, edits: edits.value }, may, records, budget);
       if (!outcome.ok) {
         results.push(outcome);
         continue;
@@ -142,10 +167,12 @@ export async function acceptChanges(
       known.set(id, { seq, same: true });
       textOf.set(id, text);
       kept.push(
-        `{"seq":${seq},"id":${JSON.stringify(id)},"account":${JSON.stringify(account)},"base":${Math.min(base, seq - 1)},"edits":${text}}`,
+        `{"seq":${seq},"id":${JSON.stringify(id)},"account":${JSON.stringify(account)},"base":${Math.min(base, seq - 1)},${
+          change.earlier ? `"sent":${text},"edits":${JSON.stringify(edits.value)}` : `"edits":${text}`
+        }}`,
       );
       const dropped = new Set(outcome.value.dropped);
-      results.push(ok({ seq, dropped: change.edits.flatMap((edit, n) => (dropped.has(edit) ? [n] : [])) }));
+      results.push(ok({ seq, dropped: edits.value.flatMap((edit, n) => (dropped.has(edit) ? [n] : [])) }));
     }
   }
   if (kept.length === 0) return results;
@@ -159,6 +186,7 @@ export async function acceptChanges(
     JSON.stringify(linked),
     `[${kept.join(',')}]`,
     records - locked.records,
+    SCHEMA,
   ]);
   return results;
 }
@@ -175,12 +203,23 @@ export async function acceptChange(
   return result;
 }
 
+/** Edits that were made under an earlier schema, as they are meant now. */
+async function broughtUp(
+  lookup: ChangesOverRows,
+  { schema, sent }: EarlierEdits,
+): Promise<Result<readonly Edit[]>> {
+  const upgraded = () => upgradeEdits(sent, schema, id => (isId(id) ? lookup.get(id) : undefined));
+  let edits = upgraded();
+  while (await lookup.load()) edits = upgraded();
+  return readEdits(edits);
+}
+
 /** Holds one change to rights, invariants and budgets; writes nothing. */
 async function workOut(
   query: Query,
   files: StoredFiles,
   lookup: ChangesOverRows,
-  { site, edits }: Incoming,
+  { site, edits }: Pick<Incoming, 'site' | 'edits'>,
   { role, keeperMay }: { role: RoleName; keeperMay: KeeperMay },
   records: number,
   budget: ChangeBudget,

@@ -5,6 +5,8 @@ export interface ChangeText {
   seq: number;
   /** Null for one longer than was asked for. */
   text: string | null;
+  /** Whether nobody can replay it. */
+  resets: boolean;
 }
 
 interface Row {
@@ -12,7 +14,10 @@ interface Row {
   id: string;
   base: number;
   edits: string | null;
-  by: string;
+  /** Null for what the program did itself. */
+  by: string | null;
+  schema: number;
+  resets: 'upgrade' | 'restore' | null;
 }
 
 /** Characters of all changes that are read in one go; the first is read however long it is. */
@@ -27,19 +32,20 @@ export async function changesAfter(
   longest: number,
 ): Promise<ChangeText[]> {
   const rows = await query<Row>(
-    `select seq, id, base, by, case when length <= $4 then edits::text end as edits from (
-       select c.seq, c.id, c.base, a.name as by, c.edits, l.length,
+    `select seq, id, base, by, schema, resets, case when length <= $4 then edits::text end as edits from (
+       select c.seq, c.id, c.base, a.name as by, c.schema, c.resets, c.edits, l.length,
          sum(least(l.length, $4)) over (order by c.seq) - least(l.length, $4) as before
-       from changes c join accounts a on a.id = c.account_id, lateral (select length(c.edits::text) as length) l
+       from changes c left join accounts a on a.id = c.account_id, lateral (select length(c.edits::text) as length) l
        where c.site_id = $1 and c.seq > $2 order by c.seq limit $3) as found
      where before < $5 order by seq`,
     [site, after, limit, longest, MOST_TOGETHER],
   );
-  return rows.map(({ seq, id, base, edits, by }) => ({
-    seq,
+  return rows.map(({ edits, resets, ...told }) => ({
+    seq: told.seq,
+    resets: resets !== null,
     text:
       edits === null
         ? null
-        : `{"seq":${seq},"id":${JSON.stringify(id)},"base":${base},"by":${JSON.stringify(by)},"edits":${edits}}`,
+        : `${JSON.stringify({ ...told, ...(resets && { resets }) }).slice(0, -1)},"edits":${edits}}`,
   }));
 }

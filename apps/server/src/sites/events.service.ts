@@ -104,7 +104,7 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
     site: string,
     who: { account: string; session: string },
     after: number | null,
-    current: number,
+    { seq: current, resetAt }: { seq: number; resetAt: number },
     response: Response,
   ): Promise<void> {
     const here = await this.presence.at(site);
@@ -114,7 +114,7 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
       'x-accel-buffering': 'no',
     });
     const stream: Stream = { ...who, response, sent: after ?? current, busy: false };
-    if (stream.sent > current || current - stream.sent > REPLAY) {
+    if (stream.sent > current || stream.sent < resetAt || current - stream.sent > REPLAY) {
       response.write(`id: ${current}\nevent: reset\ndata: {"seq":${current}}\n\n`);
       stream.sent = current;
     } else response.write(': open\n\n');

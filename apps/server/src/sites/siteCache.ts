@@ -1,11 +1,17 @@
 import { applyChange, type Edit, type Site, siteOf } from '@cove/core';
 import type { Query } from '../common/database';
-import { notFound } from '../common/problem';
+import { notFound, ProblemException } from '../common/problem';
+import { schemaProblem } from '../schema/schemaProblem';
 
 export interface SiteAt {
   seq: number;
   site: Site;
 }
+
+const holdToSchema = (schema: number): void => {
+  const problem = schemaProblem(schema);
+  if (problem) throw new ProblemException(problem);
+};
 
 /** A site further behind than this is read anew rather than brought up by its changes. */
 const CATCH_UP = 200;
@@ -17,22 +23,28 @@ export class SiteCache {
 
   constructor(private readonly query: Query) {}
 
-  /** Number of the last change. */
-  async seqOf(id: string): Promise<number> {
-    const rows = await this.query<{ seq: number }>('select seq from sites where id = $1', [id]);
-    const [row] = rows;
+  /** Number of the last change, and of the last that nobody can replay. */
+  private async numbersOf(id: string): Promise<{ seq: number; resetAt: number }> {
+    const [row] = await this.query<{ seq: number; resetAt: number; schema: number }>(
+      'select seq, reset_at as "resetAt", schema from sites where id = $1',
+      [id],
+    );
     if (!row) throw notFound('site');
-    return row.seq;
+    holdToSchema(row.schema);
+    return row;
   }
 
   /** The site as it is now. */
   async at(id: string): Promise<SiteAt> {
-    const seq = await this.seqOf(id);
+    const { seq, resetAt } = await this.numbersOf(id);
     const known = this.sites.get(id);
     const current =
       known?.seq === seq
         ? known
-        : (known && seq - known.seq <= CATCH_UP && (await this.catchUp(id, known, seq))) ||
+        : (known &&
+            known.seq >= resetAt &&
+            seq - known.seq <= CATCH_UP &&
+            (await this.catchUp(id, known, seq))) ||
           (await this.read(id));
     this.sites.delete(id);
     this.sites.set(id, current);
@@ -64,12 +76,13 @@ export class SiteCache {
 
   /** A whole site as the database wrote it: its records are a JSON list that nobody here needs to read. */
   async text(id: string): Promise<{ seq: number; records: string }> {
-    const rows = await this.query<{ seq: number; records: string | null }>(
-      'select seq, (select json_agg(body)::text from records where site_id = s.id) as records from sites s where id = $1',
+    const rows = await this.query<{ seq: number; schema: number; records: string | null }>(
+      'select seq, schema, (select json_agg(body)::text from records where site_id = s.id) as records from sites s where id = $1',
       [id],
     );
     const [row] = rows;
     if (!row) throw notFound('site');
+    holdToSchema(row.schema);
     return { seq: row.seq, records: row.records ?? '[]' };
   }
 }

@@ -29,14 +29,14 @@ interface Told {
   frame: Buffer;
 }
 
-const framed = ({ seq, text }: ChangeText): Told => ({
-  seq,
-  frame: Buffer.from(
-    text === null
-      ? `id: ${seq}\nevent: large\ndata: {"seq":${seq}}\n\n`
-      : `id: ${seq}\nevent: change\ndata: ${text}\n\n`,
-  ),
-});
+const framed = ({ seq, text, resets }: ChangeText): Told => {
+  const [event, data] = resets
+    ? ['reset', `{"seq":${seq}}`]
+    : text === null
+      ? ['large', `{"seq":${seq}}`]
+      : ['change', text];
+  return { seq, frame: Buffer.from(`id: ${seq}\nevent: ${event}\ndata: ${data}\n\n`) };
+};
 
 /**
  * The accepted changes of one site, read once for all who listen at this process. Each is made into bytes once, and each

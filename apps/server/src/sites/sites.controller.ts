@@ -28,6 +28,7 @@ import { SentBytes } from '../common/body.interceptor';
 import { notFound, ProblemException } from '../common/problem';
 import { Takes } from '../common/takes';
 import { Config } from '../config/config';
+import { CarriesRecords } from '../schema/schema.guard';
 import { Workshop } from '../work/workshop.service';
 import { AcceptService } from './accept.service';
 import { ChangeDto } from './dto/change.dto';
@@ -65,6 +66,7 @@ export class SitesController {
 
   @Get(':site')
   @Allow(MEMBERS)
+  @CarriesRecords()
   @ApiOperation({ summary: 'A whole site: {seq, records}' })
   async get(@Param('site') site: string, @Res() response: Response): Promise<void> {
     const body = await this.workshop.run('readSite', { site });
@@ -73,6 +75,7 @@ export class SitesController {
   }
 
   @Post(':site/changes')
+  @CarriesRecords()
   @Allow(['designer', 'keeper'])
   @HttpCode(200)
   @Takes({ as: 'bytes', bytes: LIMITS.change.bytes })
@@ -89,6 +92,7 @@ export class SitesController {
   }
 
   @Get(':site/changes')
+  @CarriesRecords()
   @Allow(MEMBERS)
   @ApiOperation({ summary: 'Accepted changes after a number, oldest first' })
   async read(
@@ -102,6 +106,7 @@ export class SitesController {
   }
 
   @Get(':site/events')
+  @CarriesRecords()
   @Allow(MEMBERS)
   @ApiOperation({ summary: 'What happens at a site, as server-sent events; replays after Last-Event-ID' })
   async stream(
@@ -111,17 +116,20 @@ export class SitesController {
     @Query() query: EventsQuery,
     @Res() response: Response,
   ): Promise<void> {
-    const seq = await this.seqOf(site);
+    const numbers = await this.numbersOf(site);
     const after = last !== undefined && /^\d{1,9}$/.test(last) ? Number(last) : (query.after ?? null);
-    await this.events.open(site, caller, after, seq, response);
+    await this.events.open(site, caller, after, numbers, response);
   }
 
-  /** Number of the last change. */
-  private async seqOf(site: string): Promise<number> {
-    const rows: { seq: number }[] = await this.database.query('select seq from sites where id = $1', [site]);
+  /** Number of the last change, and of the last that nobody can replay. */
+  private async numbersOf(site: string): Promise<{ seq: number; resetAt: number }> {
+    const rows: { seq: number; resetAt: number }[] = await this.database.query(
+      'select seq, reset_at as "resetAt" from sites where id = $1',
+      [site],
+    );
     const [row] = rows;
     if (!row) throw notFound('site');
-    return row.seq;
+    return row;
   }
 
   @Put(':site/presence')

@@ -1,6 +1,7 @@
 import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { Allow, type Caller, CurrentCaller, MEMBERS } from '../common/access';
+import { CarriesRecords } from '../schema/schema.guard';
 import { RestoreDto, SnapshotDto } from './dto/snapshot.dto';
 import { SnapshotsService } from './snapshots.service';
 
@@ -17,6 +18,7 @@ export class SnapshotsController {
   }
 
   @Get(':snapshot/guide')
+  @CarriesRecords()
   @Header('content-type', 'application/json; charset=utf-8')
   @Allow(['designer'])
   @ApiOperation({ summary: 'The guide of a snapshot, to be compared and taken over in parts' })

@@ -2,14 +2,16 @@ import { randomUUID } from 'node:crypto';
 import {
   allRecords,
   differenceTo,
+  type Edit,
   guideOf,
   LIMITS,
   planGuide,
-  readRecord,
+  readRecords,
+  SCHEMA,
   type Site,
-  type SiteRecord,
   siteOf,
   takeGuide,
+  type Unreadable,
 } from '@cove/core';
 import type { Query } from '../common/database';
 import { isUuid } from '../common/isUuid';
@@ -28,28 +30,37 @@ async function keep(
 ): Promise<{ id: string; seq: number }> {
   const body = await pack([...allRecords(site)]);
   const [row] = await query<{ id: string }>(
-    'insert into snapshots (site_id, seq, note, account_id, body) values ($1, $2, $3, $4, $5) returning id',
-    [id, seq, note, account, body],
+    'insert into snapshots (site_id, seq, note, account_id, schema, body) values ($1, $2, $3, $4, $5, $6) returning id',
+    [id, seq, note, account, SCHEMA, body],
   );
   if (!row) throw new Error('a snapshot was not kept');
   return { id: row.id, seq };
 }
 
-async function read(query: Query, site: string, id: string): Promise<{ note: string; site: Site }> {
+interface ReadSnapshot {
+  note: string;
+  site: Site;
+  unreadable: readonly Unreadable[];
+}
+
+async function read(query: Query, site: string, id: string): Promise<ReadSnapshot> {
   const rows = isUuid(id)
-    ? await query<{ note: string; body: Buffer }>(
-        'select note, body from snapshots where site_id = $1 and id = $2',
+    ? await query<{ note: string; schema: number; body: Buffer }>(
+        'select note, schema, body from snapshots where site_id = $1 and id = $2',
         [site, id],
       )
     : [];
   const [row] = rows;
   if (!row) throw notFound('snapshot');
   const body = await unpack(row.body);
-  const records = (Array.isArray(body) ? body : []).flatMap((it): SiteRecord[] => {
-    const record = readRecord(it);
-    return record.ok ? [record.value] : [];
-  });
-  return { note: row.note, site: siteOf(records) };
+  const { records, unreadable } = readRecords(Array.isArray(body) ? body : [], row.schema);
+  return { note: row.note, site: siteOf(records), unreadable };
+}
+
+/** What going back came to: the number of the change, and what could not be read, in words. */
+export interface Restored {
+  seq: number;
+  unread: readonly string[];
 }
 
 /** Keeps a site as it is now. */
@@ -69,7 +80,14 @@ export async function guideOfSnapshot(
   return JSON.stringify(guideOf(then, note));
 }
 
-/** Goes back to a snapshot, as one change like any other; what was there is kept as a snapshot first. */
+/** An edit that would take away what the snapshot has, though nobody can read it. */
+const takesUnread = (edit: Edit, unreadable: readonly Unreadable[]): boolean =>
+  edit.op === 'remove' && unreadable.some(it => it.id === edit.id);
+
+/**
+ * Goes back to a snapshot, as one change like any other; what was there is kept as a snapshot first. What the snapshot has
+ * and this version cannot read stays at the site as it is now, and is told.
+ */
 export async function restoreSnapshot(
   { database, sites, files }: Workbench,
   {
@@ -78,19 +96,20 @@ export async function restoreSnapshot(
     snapshot,
     part,
   }: { site: string; account: string; snapshot: string; part: 'all' | 'guide' },
-): Promise<{ seq: number }> {
+): Promise<Restored> {
   const wanted = await read(database.query, site, snapshot);
   const now = await sites.at(site);
   const edits =
     part === 'all'
-      ? differenceTo(now.site, wanted.site)
+      ? differenceTo(now.site, wanted.site).filter(it => !takesUnread(it, wanted.unreadable))
       : takeGuide(now.site, planGuide(now.site, guideOf(wanted.site, wanted.note)));
-  if (edits.length === 0) return { seq: now.seq };
+  const unread = wanted.unreadable.map(it => `${it.kind} ${it.id}: ${it.why}`);
+  if (edits.length === 0) return { seq: now.seq, unread };
   await keep(database.query, site, account, `Before going back to “${wanted.note}”`.slice(0, 200), now);
   const change = { site, account, id: `restore-${randomUUID()}`, base: now.seq, edits };
   const accepted = await database.transaction(query =>
     acceptChange(query, files, change, LIMITS.computedChange),
   );
   if (!accepted.ok) throw new ProblemException(accepted.problem);
-  return { seq: accepted.value.seq };
+  return { seq: accepted.value.seq, unread };
 }

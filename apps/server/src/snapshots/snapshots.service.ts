@@ -3,6 +3,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { isUuid } from '../common/isUuid';
 import { Workshop } from '../work/workshop.service';
+import type { Restored } from './snapshots.job';
 
 export interface SnapshotSummary {
   id: string;
@@ -38,7 +39,7 @@ export class SnapshotsService {
     return this.workshop.run('guideOfSnapshot', { site, snapshot });
   }
 
-  restore(site: string, account: string, snapshot: string, part: 'all' | 'guide'): Promise<{ seq: number }> {
+  restore(site: string, account: string, snapshot: string, part: 'all' | 'guide'): Promise<Restored> {
     return this.workshop.run('restoreSnapshot', { site, account, snapshot, part });
   }
 

@@ -1,3 +1,5 @@
+import { SCHEMA } from '@cove/core';
+
 /** One event of a stream. */
 export interface Heard {
   event: string;
@@ -8,7 +10,10 @@ export interface Heard {
 /** Listens to server-sent events; `next` answers with the first one, past or to come, that fits. */
 export async function listen(url: string, headers: Record<string, string>) {
   const abort = new AbortController();
-  const response = await fetch(url, { headers, signal: abort.signal });
+  const response = await fetch(url, {
+    headers: { 'cove-schema': String(SCHEMA), ...headers },
+    signal: abort.signal,
+  });
   if (!response.body) throw new Error('no stream');
   const heard: Heard[] = [];
   const wake = new Set<() => void>();

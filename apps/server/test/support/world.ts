@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Edit, RoleName, SiteRecord } from '@cove/core';
+import { type Edit, type RoleName, SCHEMA, type SiteRecord } from '@cove/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { Client } from 'pg';
 import request from 'supertest';
@@ -12,6 +12,7 @@ import { AccountsService } from '../../src/accounts/accounts.service';
 import { readConfig } from '../../src/config/config';
 import { createApp } from '../../src/createApp';
 import { DEMO, DemoService } from '../../src/demo/demo.service';
+import { SiteUpgrades } from '../../src/schema/siteUpgrades.service';
 import { SitesHost } from '../../src/sitesHost/sitesHost.service';
 
 /** Where the program of this test file is found; known once it has started. */
@@ -46,6 +47,7 @@ export async function startProcess(name: string, url: string, more: Record<strin
   });
   const app: NestExpressApplication = await createApp(config);
   await app.listen(port, '127.0.0.1');
+  await app.get(SiteUpgrades).run();
   await app.get(DemoService).layIfMissing();
   const http = app.getHttpServer();
   const database = app.get(DataSource);
@@ -73,14 +75,21 @@ export async function startProcess(name: string, url: string, more: Record<strin
     /** Cookie of the demo's designer. */
     demo,
     signIn,
-    get: (path: string, cookie = demo) => request(http).get(path).set('cookie', cookie),
+    get: (path: string, cookie = demo) =>
+      request(http).get(path).set('cookie', cookie).set('cove-schema', String(SCHEMA)),
     send: (method: 'post' | 'put' | 'delete', path: string, body?: object, cookie = demo) =>
-      request(http)[method](path).set('cookie', cookie).set('origin', origin).send(body),
+      request(http)
+        [method](path)
+        .set('cookie', cookie)
+        .set('cove-schema', String(SCHEMA))
+        .set('origin', origin)
+        .send(body),
     /** Sends a file as it is. */
     upload: (path: string, data: Buffer, cookie = demo) =>
       request(http)
         .post(path)
         .set('cookie', cookie)
+        .set('cove-schema', String(SCHEMA))
         .set('origin', origin)
         .type('application/octet-stream')
         .send(data),
@@ -91,6 +100,7 @@ export async function startProcess(name: string, url: string, more: Record<strin
       request(http)
         .post(`/api/sites/${site}/changes`)
         .set('cookie', cookie)
+        .set('cove-schema', String(SCHEMA))
         .set('origin', origin)
         .send({ id, edits }),
     record: async (id: string, site = DEMO.site as string): Promise<SiteRecord | undefined> => {

@@ -1,4 +1,4 @@
-import type { Problem, Unrenderable } from '@cove/core';
+import { type Problem, SCHEMA, type Unrenderable } from '@cove/core';
 
 /** A failure the server explained. */
 export class RequestProblem extends Error {
@@ -20,6 +20,9 @@ const isProblem = (it: unknown): it is Problem =>
   'message' in it &&
   typeof it.message === 'string';
 
+/** Said by every request: a server of another version would not understand this page, nor this page the server. */
+export const OUR_SCHEMA: Readonly<Record<string, string>> = { 'cove-schema': String(SCHEMA) };
+
 /** What the server answered, as JSON; throws what it refused. */
 async function answerOf<T>(response: Response): Promise<T> {
   const text = await response.text();
@@ -40,10 +43,8 @@ export async function request<T>(
 ): Promise<T> {
   const response = await fetch(path, {
     method,
-    ...(body !== undefined && {
-      body: JSON.stringify(body),
-      headers: { 'content-type': 'application/json' },
-    }),
+    headers: { ...OUR_SCHEMA, ...(body !== undefined && { 'content-type': 'application/json' }) },
+    ...(body !== undefined && { body: JSON.stringify(body) }),
   });
   return answerOf(response);
 }
@@ -61,7 +62,7 @@ export async function sendFile<T>(path: string, file: File, most: number): Promi
   const response = await fetch(path, {
     method: 'POST',
     body: file,
-    headers: { 'content-type': 'application/octet-stream' },
+    headers: { ...OUR_SCHEMA, 'content-type': 'application/octet-stream' },
   });
   return answerOf(response);
 }

@@ -65,7 +65,7 @@ const areaOfClip = ({ things }: Clip): Area => {
 };
 const own = (kept: readonly KeptSection[], area: SharedArea | null): Offered[] =>
   kept
-    .filter(({ clip }) => areaOfClip(clip) === (area ?? 'main'))
+    .flatMap(({ clip, ...it }) => (clip && areaOfClip(clip) === (area ?? 'main') ? [{ ...it, clip }] : []))
     .map(({ id, name, clip }) => {
       const paste = (now: Site, parent: Id, index: number): Made | null => {
         const pasted = pasteThings(now, clip, parent, index, 'tie', area ?? 'main');
@@ -177,7 +177,7 @@ export function SectionLibrary({
       )}
       <div className="mt-3 grid h-[66vh] grid-cols-[190px_1fr] gap-4">
         <ul aria-label="Ready sections" className="thin-scroll overflow-auto">
-          {purpose === 'own' && drawn.sections.size === 0 && (
+          {purpose === 'own' && drawn.sections.size === 0 && !kept.data?.some(it => it.clip === null) && (
             <li className="border-b border-hair py-1.5 text-muted">
               {kept.isPending
                 ? 'Looking …'
@@ -186,6 +186,19 @@ export function SectionLibrary({
                   : 'None kept yet. Pick a section and choose Keep as your own.'}
             </li>
           )}
+          {purpose === 'own' &&
+            kept.data
+              ?.filter(it => it.clip === null)
+              .map(({ id, name }) => (
+                <li key={id} className="flex border-b border-hair text-muted">
+                  <span className="min-w-0 flex-1 py-1.5">
+                    {name}: this version of the program cannot read it. It is kept.
+                  </span>
+                  <Button kind="link" aria-label={`Forget ${name}`} onClick={() => forget.mutate(id)}>
+                    Forget
+                  </Button>
+                </li>
+              ))}
           {[...drawn.sections].map(([id, starter]) => (
             <li key={starter.id} className="flex border-b border-hair">
               <button

@@ -6,8 +6,8 @@ export interface KeptSection {
   id: string;
   name: string;
   createdAt: string;
-  /** It as it left its site. */
-  clip: Clip;
+  /** It as it left its site; null where this version of the program cannot read it. */
+  clip: Clip | null;
 }
 
 const KEY = ['sections'];

@@ -1,10 +1,10 @@
-import type { History, HistoryStep, KeptHistory } from '@cove/core';
+import { type History, type HistoryStep, SCHEMA, type StoredHistory, type StoredStep } from '@cove/core';
 import { createStore, delMany, entries, get, getMany, setMany, type UseStore } from 'idb-keyval';
 
 /** A history, and the number of the last change that was heard when it was kept. */
 export interface KeptAt {
   seq: number;
-  history: KeptHistory;
+  history: StoredHistory;
 }
 
 /** Keeps what can be undone over a reload. */
@@ -18,7 +18,7 @@ export interface HistoryStore {
 export const NO_HISTORY: HistoryStore = { load: async () => null, save: () => {}, close: () => {} };
 
 /** Everything but the steps, which are kept one by one, so that keeping one more costs no more than that one. */
-interface Frame extends Omit<KeptHistory, 'undo' | 'redo'> {
+interface Frame extends Omit<StoredHistory, 'undo' | 'redo'> {
   /** In ms. */
   at: number;
   seq: number;
@@ -29,7 +29,7 @@ interface Frame extends Omit<KeptHistory, 'undo' | 'redo'> {
 /** What was not in the database yet when the page was left. */
 interface Left {
   frame: Frame;
-  steps: readonly HistoryStep[];
+  steps: readonly StoredStep[];
 }
 
 /** A tab that was closed can be opened again by the browser; after this long, in ms, nobody will. */
@@ -61,7 +61,7 @@ export function browserHistory(site: string, account: string, tab: string): Hist
     const now = new Set(all.map(step => step.n));
     const gone = [...stored].filter(n => !now.has(n));
     await setMany(
-      [[frameKey, frame], ...fresh.map((step): [string, HistoryStep] => [stepKey(step.n), step])],
+      [[frameKey, frame], ...fresh.map((step): [string, StoredStep] => [stepKey(step.n), step])],
       store,
     );
     stored = now;
@@ -93,13 +93,13 @@ export function browserHistory(site: string, account: string, tab: string): Hist
       if (!frame) return null;
       const steps = new Map((latest?.steps ?? []).map(step => [step.n, step]));
       const read = async (numbers: readonly number[]) => {
-        const found = await getMany<HistoryStep | undefined>(numbers.map(stepKey), store);
+        const found = await getMany<StoredStep | undefined>(numbers.map(stepKey), store);
         for (const step of found) if (step) stored.add(step.n);
         return numbers.flatMap((n, i) => steps.get(n) ?? found[i] ?? []);
       };
       const [undo, redo] = [await read(frame.undo), await read(frame.redo)];
-      const { seq, overtaken, count } = frame;
-      return { seq, history: { undo, redo, overtaken, count } };
+      const { seq, overtaken, count, schema } = frame;
+      return { seq, history: { undo, redo, overtaken, count, ...(schema !== undefined && { schema }) } };
     },
     save(seq, history) {
       const idle = waiting === null;
@@ -117,18 +117,26 @@ interface KeptNow {
   history: History;
 }
 
-/** A history as it is kept: the steps, and what says which they are. */
-function framed({ seq, history }: KeptNow): { frame: Frame; all: HistoryStep[] } {
-  const { undo, redo, overtaken, count } = history.kept();
-  const numbers = (steps: readonly HistoryStep[]) => steps.map(step => step.n);
+/** A history as it is kept: each step bears the schema of its edits, since it is not written again. */
+export function keptHistory(history: History): StoredHistory {
+  const { undo, redo, ...rest } = history.kept();
+  const bearing = (steps: readonly HistoryStep[]): StoredStep[] =>
+    steps.map(step => ({ ...step, schema: SCHEMA }));
+  return { ...rest, schema: SCHEMA, undo: bearing(undo), redo: bearing(redo) };
+}
+
+/** The same, taken apart: the steps, and what says which they are. */
+function framed({ seq, history }: KeptNow): { frame: Frame; all: readonly StoredStep[] } {
+  const { undo, redo, ...rest } = keptHistory(history);
+  const numbers = (steps: readonly StoredStep[]) => steps.map(step => step.n);
   return {
-    frame: { at: Date.now(), seq, overtaken, count, undo: numbers(undo), redo: numbers(redo) },
+    frame: { ...rest, at: Date.now(), seq, undo: numbers(undo), redo: numbers(redo) },
     all: [...undo, ...redo],
   };
 }
 
 async function forgetOld(store: UseStore): Promise<void> {
-  const all = await entries<string, Frame | HistoryStep>(store);
+  const all = await entries<string, Frame | StoredStep>(store);
   const old = all.flatMap(([key, it]) =>
     key.startsWith('frame ') && 'at' in it && it.at < Date.now() - FORGOTTEN ? [key.slice(6)] : [],
   );

@@ -64,7 +64,7 @@ export class LossWatch {
 
   /** What a change made elsewhere does to what was written here. `after` is what each touched record has become. */
   heard(
-    { edits, seq, base, by = '' }: Accepted,
+    { edits, seq, base, by }: Accepted,
     site: Site,
     after: ReadonlyMap<Id, SiteRecord | null>,
     pending: readonly Change[],
@@ -77,16 +77,16 @@ export class LossWatch {
       if (!paths || !known || known.seq > seq) continue;
       paths.delete(keyOf(edit));
       if (base < known.seq && stableText(valueSet(edit)) !== stableText(valueSet(known.edit)))
-        losses.push(this.loss('overwritten', by, known.edit, site));
+        losses.push(this.loss('overwritten', by ?? '', known.edit, site));
     }
     for (const [id, record] of after) {
       if (record !== null) continue;
       for (const { seq: at, edit } of this.mine.get(id)?.values() ?? [])
-        if (base < at) losses.push(this.loss('removed', by, edit, site));
+        if (base < at) losses.push(this.loss('removed', by ?? '', edit, site));
       this.mine.delete(id);
       for (const change of pending)
         for (const edit of change.edits)
-          if (isOwn(edit) && edit.id === id) losses.push(this.loss('removed', by, edit, site));
+          if (isOwn(edit) && edit.id === id) losses.push(this.loss('removed', by ?? '', edit, site));
     }
     return losses;
   }

@@ -1,3 +1,5 @@
+import { SCHEMA } from '@cove/core';
+import { RequestProblem, request } from '../api/request.ts';
 import type { Accepted, FromStream, Presence } from './streamMessages.ts';
 
 /** How long, in ms, before a stream that the server turned away is asked for again. */
@@ -20,7 +22,7 @@ export class SiteEvents {
   }
 
   private connect(): EventSource {
-    const events = new EventSource(`/api/sites/${this.site}/events?after=${this.seq}`);
+    const events = new EventSource(`/api/sites/${this.site}/events?after=${this.seq}&schema=${SCHEMA}`);
     events.addEventListener('change', event => this.hear(JSON.parse(event.data)));
     events.addEventListener('large', event => void this.fetchLarge(JSON.parse(event.data).seq));
     events.addEventListener('presence', event => {
@@ -39,13 +41,26 @@ export class SiteEvents {
     events.addEventListener('open', () => this.tell({ type: 'open' }));
     // A cut is mended by the browser itself; an answer that is no stream ends its patience, not ours.
     events.addEventListener('error', () => {
-      if (events.readyState !== EventSource.CLOSED) return;
-      clearTimeout(this.timer);
-      this.timer = setTimeout(() => {
-        this.events = this.connect();
-      }, AGAIN);
+      if (events.readyState === EventSource.CLOSED) void this.turnedAway();
     });
     return events;
+  }
+
+  /** A stream that is turned away does not say why; another request does. */
+  private async turnedAway(): Promise<void> {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => {
+      this.events = this.connect();
+    }, AGAIN);
+    try {
+      await this.changesAfter(this.seq);
+    } catch (error) {
+      if (error instanceof RequestProblem && error.problem.code === 'renewed') this.tell({ type: 'renewed' });
+    }
+  }
+
+  private changesAfter(seq: number): Promise<Accepted[]> {
+    return request('GET', `/api/sites/${this.site}/changes?after=${seq}&limit=1`);
   }
 
   private hear(change: Accepted): void {
@@ -56,9 +71,8 @@ export class SiteEvents {
   /** A large change is only announced; the others can wait for it, since each knows which number comes next. */
   private async fetchLarge(seq: number): Promise<void> {
     try {
-      const response = await fetch(`/api/sites/${this.site}/changes?after=${seq - 1}&limit=1`);
-      const [change]: Accepted[] = await response.json();
-      if (!response.ok || change?.seq !== seq) throw new Error('not this change');
+      const [change] = await this.changesAfter(seq - 1);
+      if (change?.seq !== seq) throw new Error('not this change');
       this.hear(change);
     } catch {
       this.tell({ type: 'reset' });

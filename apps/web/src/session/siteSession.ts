@@ -1,6 +1,8 @@
 import {
   applyChange,
   type Edit,
+  FIRST_SCHEMA,
+  type FindRecord,
   getRecord,
   History,
   type Id,
@@ -8,11 +10,15 @@ import {
   newId,
   type Result,
   type Right,
+  readEdits,
+  SCHEMA,
   type Site,
   type SiteRecord,
   siteOf,
   stableText,
   targetOf,
+  upgradeEdits,
+  upgradeHistory,
 } from '@cove/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { RequestProblem, request } from '../api/request.ts';
@@ -85,10 +91,10 @@ export class SiteSession {
   readonly store: StoreApi<SessionState>;
   private confirmed: Site;
   private confirmedSeq: number;
-  private pending: MadeChange[] = [];
+  private pending: Waiting[] = [];
   private ahead = new Map<number, Accepted>();
   /** What was last written to the browser's own store. */
-  private saved: readonly MadeChange[] | null = null;
+  private saved: readonly Waiting[] | null = null;
   private preview: readonly Edit[] | null = null;
   /** Number of the last change seen when the preview began. */
   private previewBase = 0;
@@ -153,7 +159,12 @@ export class SiteSession {
       around.rights ?? ALL,
     );
     if (kept && kept.seq <= seq) {
-      session.history = new History(kept.history);
+      const { history: then, unreadable } = upgradeHistory(kept.history, it =>
+        getRecord(session.confirmed, it),
+      );
+      session.history = new History(then);
+      for (const label of unreadable)
+        notice(`“${label}” can no longer be undone: an earlier version of the program made it.`, 'info');
       await session.hearSince(kept.seq, seq);
     }
     session.resume(left);
@@ -162,8 +173,10 @@ export class SiteSession {
   }
 
   private resume(left: readonly MadeChange[]): void {
-    this.pending = [...left];
-    for (const change of left) if (!this.isOwn(change)) this.history.heard(change.edits);
+    for (const change of left) {
+      this.pending.push(broughtUp(change, it => getRecord(this.draft(), it)));
+      if (!this.isOwn(change)) this.history.heard(this.pending.at(-1)?.edits ?? []);
+    }
     this.publish(this.draft(), left.length > 0 ? null : new Set());
     void this.send();
   }
@@ -184,11 +197,19 @@ export class SiteSession {
         'GET',
         `/api/sites/${this.id}/changes?after=${at}&limit=${PAGE}`,
       );
-      for (const change of changes) if (!this.isOwn(change)) this.history.heard(change.edits);
+      for (const change of changes) this.hearEarlier(change);
       const last = changes.at(-1);
       if (!last) return;
       at = last.seq;
     }
+  }
+
+  /** Takes note of one of the changes that were made while nobody listened. */
+  private hearEarlier(change: Accepted): void {
+    // What the program did to all paths alike was done to the steps as well.
+    if (change.resets === 'upgrade' || this.isOwn(change)) return;
+    if (change.resets === 'restore') this.history = new History();
+    else this.history.heard(broughtUp(change, it => getRecord(this.confirmed, it)).edits);
   }
 
   setRights(rights: Rights): void {
@@ -300,8 +321,8 @@ export class SiteSession {
 
   private offered = 0;
 
-  private newChange(edits: readonly Edit[], base: number): MadeChange {
-    const change = { id: `${this.around.tab}-${newId('c')}`, base, edits };
+  private newChange(edits: readonly Edit[], base: number): Waiting {
+    const change = { id: `${this.around.tab}-${newId('c')}`, base, schema: SCHEMA, edits };
     this.pending.push(change);
     return change;
   }
@@ -381,8 +402,7 @@ export class SiteSession {
   /** The change that the server failed at last, and how often. */
   private failed: { id: string; times: number } | null = null;
 
-  private draftCache: { confirmed: Site; count: number; last: MadeChange | undefined; site: Site } | null =
-    null;
+  private draftCache: { confirmed: Site; count: number; last: Waiting | undefined; site: Site } | null = null;
 
   private applyAll(base: Site): Site {
     const last = this.pending.at(-1);
@@ -412,7 +432,7 @@ export class SiteSession {
   private publish(site: Site, touched: ReadonlySet<Id> | null): void {
     if (this.pending.at(-1) !== this.saved?.at(-1) || this.pending.length !== this.saved?.length) {
       this.saved = this.pending.slice();
-      this.around.pending.save(this.saved).then(
+      this.around.pending.save(this.saved.map(it => it.asMade ?? it)).then(
         () => this.store.setState({ keptInBrowser: true }),
         () => this.store.setState({ keptInBrowser: false }),
       );
@@ -446,7 +466,7 @@ export class SiteSession {
       const { seq, dropped = [] } = await request<{ seq: number; dropped?: number[] }>(
         'POST',
         `/api/sites/${this.id}/changes`,
-        change,
+        change.asMade ?? change,
       );
       this.failures = 0;
       this.store.setState({ away: null });
@@ -475,26 +495,26 @@ export class SiteSession {
   }
 
   /** Whether the server has failed at a change so often that there is no use in sending it again: then others go on. */
-  private failsAgain({ id }: MadeChange, { status, problem }: RequestProblem): boolean {
+  private failsAgain({ id }: Waiting, { status, problem }: RequestProblem): boolean {
     if (status !== 500 && problem.code !== 'too-slow') return false;
     const failed = this.failed?.id === id ? this.failed.times + 1 : 1;
     this.failed = { id, times: failed };
     return failed >= MOST_FAILURES;
   }
 
-  private unsent(): MadeChange | undefined {
+  private unsent(): Waiting | undefined {
     return this.pending.find(change => !this.answered.has(change.id));
   }
 
   /** Lets go of changes that are part of what was confirmed. */
-  private landed(isIn: (change: MadeChange) => boolean): void {
+  private landed(isIn: (change: Waiting) => boolean): void {
     const rest = this.pending.filter(change => !isIn(change));
     for (const change of this.pending) if (!rest.includes(change)) this.answered.delete(change.id);
     this.pending = rest;
   }
 
   /** What an edit was for had been removed by the time it came. */
-  private tellDropped(change: MadeChange, dropped: readonly number[]): void {
+  private tellDropped(change: Waiting, dropped: readonly number[]): void {
     const site = this.site;
     this.tellLosses(
       dropped.flatMap(i => {
@@ -506,7 +526,7 @@ export class SiteSession {
     );
   }
 
-  private refuse(change: MadeChange, why: string): void {
+  private refuse(change: Waiting, why: string): void {
     // A refusal is an answer: the server is there.
     this.failures = 0;
     this.store.setState({ away: null });
@@ -642,6 +662,9 @@ export class SiteSession {
       case 'reset':
         void this.reload();
         break;
+      case 'renewed':
+        this.store.setState({ away: 'renewed' });
+        break;
       case 'open':
         if (this.failures > 0) void this.send();
     }
@@ -650,6 +673,19 @@ export class SiteSession {
   get tab(): string {
     return this.around.tab;
   }
+}
+
+/** A change that waits. One that was made under an earlier schema is kept and sent as it was made: so the server knows it again. */
+interface Waiting extends MadeChange {
+  asMade?: MadeChange;
+}
+
+/** A change under the schema of now, and as it was made. One that cannot be read alters nothing here; the server has the word. */
+function broughtUp(change: MadeChange, find: FindRecord): Waiting {
+  const { schema = FIRST_SCHEMA } = change;
+  if (schema === SCHEMA) return change;
+  const edits = readEdits(upgradeEdits(change.edits, schema, find), LIMITS.computedChange.edits);
+  return { ...change, schema: SCHEMA, edits: edits.ok ? edits.value : [], asMade: { ...change, schema } };
 }
 
 /** How often a change that the server fails at is sent before it is set aside. */

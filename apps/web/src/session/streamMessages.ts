@@ -3,13 +3,17 @@ import type { Change, Id } from '@cove/core';
 /** A change made here: `base` is the number of the last change that was seen when it was made. */
 export interface MadeChange extends Change {
   base: number;
+  /** The schema its edits have; the first where it was made before changes bore one. */
+  schema?: number;
 }
 
 /** A change that the server accepted, with its number. */
 export interface Accepted extends MadeChange {
   seq: number;
-  /** Name of who made it. */
-  by?: string;
+  /** Name of who made it; null for what the program did itself. */
+  by?: string | null;
+  /** The whole site is another since: it was upgraded, or a backup was restored. */
+  resets?: 'upgrade' | 'restore';
 }
 
 export type StationName = 'guide' | 'pages' | 'release';
@@ -40,4 +44,6 @@ export type FromStream =
   /** One may no longer listen: the session has ended, or one is no longer a member. */
   | { type: 'gone' }
   | { type: 'reset' }
+  /** The server is of another version than this page. */
+  | { type: 'renewed' }
   | { type: 'open' };

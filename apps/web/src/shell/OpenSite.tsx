@@ -28,6 +28,9 @@ async function openSite(summary: SiteSummary, onMembers: () => void): Promise<Si
   });
 }
 
+const whyNot = (error: unknown): string =>
+  error instanceof RequestProblem ? error.message : 'The server cannot be reached.';
+
 /** Opens the site of the address and keeps it open while its stations change. */
 export function OpenSite() {
   const { site = '' } = useParams();
@@ -61,8 +64,7 @@ export function OpenSite() {
       },
       (error: unknown) => {
         if (error instanceof RequestProblem && error.status === 401) void navigate('/');
-        else if (!gone)
-          setFailure(error instanceof RequestProblem ? error.message : 'The server cannot be reached.');
+        else if (!gone) setFailure(whyNot(error));
       },
     );
     return () => {
@@ -82,7 +84,7 @@ export function OpenSite() {
   }, [signedOut, navigate]);
 
   const missing = sites.data && !summary ? 'There is no such site, or it is not yours to see.' : null;
-  const unreachable = sites.error && !sites.data && !signedOut ? 'The server cannot be reached.' : null;
+  const unreachable = sites.error && !sites.data && !signedOut ? whyNot(sites.error) : null;
   const problem = missing ?? unreachable ?? failure;
   const again = () => {
     void sites.refetch();

@@ -8,6 +8,7 @@ const WHY: Record<AwayReason, string> = {
   database: 'The server cannot reach its database',
   'signed-out': 'You are signed out',
   'not-a-member': 'You are no longer a member of this site',
+  renewed: 'The program has been renewed since this page was opened',
   failing: 'The server cannot take it just now',
 };
 
@@ -41,22 +42,37 @@ export function SyncWords() {
       ? 'All kept'
       : sync === 'sending'
         ? 'Keeping …'
-        : `${edits} kept in this ${kept ? 'browser' : 'tab only'}`;
+        : `${edits} ${kept ? 'waiting' : 'in this tab only'}`;
   const why = sync === 'away' && away ? WHY[away] : null;
   return (
     <span className="flex items-baseline gap-1.5 px-1">
       <output
         aria-live="polite"
         title={why ? `${why}. What you make is kept here and sent when that changes.` : undefined}
-        className={`min-w-16 text-right ${sync === 'away' ? 'text-madder' : 'text-muted'}`}
+        className={`min-w-16 whitespace-nowrap text-right ${sync === 'away' ? 'text-madder' : 'text-muted'}`}
       >
         {words}
-        {why && <span className="sr-only">. {why}.</span>}
+        {why && (
+          <span className="sr-only">
+            , kept in this {kept ? 'browser' : 'tab only'}. {why}.
+          </span>
+        )}
       </output>
       {away === 'signed-out' && sync === 'away' && (
         <Link to={`/?to=${encodeURIComponent(pathname)}`} className="text-teal hover:underline">
           Sign in
         </Link>
+      )}
+      {away === 'renewed' && (
+        <button
+          type="button"
+          className="text-teal hover:underline"
+          aria-label="Reload for the new version"
+          title="The program has been renewed since this page was opened. What waits is kept, and sent then."
+          onClick={() => location.reload()}
+        >
+          Reload
+        </button>
       )}
       {away === 'network' && sync === 'away' && (
         <button type="button" className="text-teal hover:underline" onClick={() => session.sendNow()}>

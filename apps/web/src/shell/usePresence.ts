@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useLocation, useParams, useSearchParams } from 'react-router';
+import { OUR_SCHEMA } from '../api/request.ts';
 import { useSession } from '../session/context.tsx';
 import type { StationName, Whereabouts } from '../session/streamMessages.ts';
 
@@ -29,7 +30,7 @@ export function usePresence(): void {
       if (!place.current) return;
       void fetch(address, {
         method: 'PUT',
-        headers: { 'content-type': 'application/json' },
+        headers: { ...OUR_SCHEMA, 'content-type': 'application/json' },
         body: JSON.stringify({ client: session.tab, ...place.current }),
       }).catch(() => {});
     };
@@ -43,7 +44,11 @@ export function usePresence(): void {
 
   useEffect(() => {
     const leave = () =>
-      void fetch(`${address}/${session.tab}`, { method: 'DELETE', keepalive: true }).catch(() => {});
+      void fetch(`${address}/${session.tab}`, {
+        method: 'DELETE',
+        headers: OUR_SCHEMA,
+        keepalive: true,
+      }).catch(() => {});
     window.addEventListener('pagehide', leave);
     return () => {
       window.removeEventListener('pagehide', leave);

@@ -1,4 +1,4 @@
-import type { HistoryStore, KeptAt } from '../../src/session/historyStore.ts';
+import { type HistoryStore, type KeptAt, keptHistory } from '../../src/session/historyStore.ts';
 import type { PendingStore } from '../../src/session/pendingStore.ts';
 import type { MadeChange } from '../../src/session/streamMessages.ts';
 
@@ -9,6 +9,11 @@ export class TabStores {
 
   get waiting(): MadeChange[] {
     return JSON.parse(this.pendingText);
+  }
+
+  /** A history as an earlier program has left it, read by nobody yet. */
+  keepHistory(kept: object): void {
+    this.historyText = JSON.stringify(kept);
   }
 
   readonly pending: PendingStore = {
@@ -22,7 +27,7 @@ export class TabStores {
   readonly history: HistoryStore = {
     load: async (): Promise<KeptAt | null> => JSON.parse(this.historyText),
     save: (seq, history) => {
-      this.historyText = JSON.stringify({ seq, history: history.kept() });
+      this.historyText = JSON.stringify({ seq, history: keptHistory(history) });
     },
     close: () => {},
   };

@@ -1,6 +1,6 @@
 import { ApiPropertyOptional } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
-import { IsInt, IsOptional, Max, Min } from 'class-validator';
+import { IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import { LAST_SEQ } from './change.dto';
 
 export class EventsQuery {
@@ -11,6 +11,12 @@ export class EventsQuery {
   @Min(0)
   @Max(LAST_SEQ)
   after?: number;
+
+  @ApiPropertyOptional({ description: 'The schema of the page that asks, where it can send no header' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(6)
+  schema?: string;
 }
 
 export class ChangesQuery extends EventsQuery {

@@ -29,8 +29,12 @@ export function Snapshots({
   const go = async (id: string, part: 'all' | 'guide', note: string) => {
     try {
       await session.settled();
-      await restore.mutateAsync({ id, part });
+      const { unread } = await restore.mutateAsync({ id, part });
       toast(`Back at “${note}”. What was there is kept as a snapshot.`);
+      if (unread.length > 0)
+        toast.error(
+          `${unread.length} of its things cannot be read by this version of the program, and stay as they are now: ${unread.join('; ')}`,
+        );
       setOpen(null);
     } catch (error) {
       toast.error(problemText(error));

@@ -80,7 +80,11 @@ export function useRestore(site: string) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ id, part }: { id: string; part: 'all' | 'guide' }) =>
-      request<{ seq: number }>('POST', `/api/sites/${site}/snapshots/${id}/restore`, { part }),
+      request<{ seq: number; unread: readonly string[] }>(
+        'POST',
+        `/api/sites/${site}/snapshots/${id}/restore`,
+        { part },
+      ),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['snapshots', site] }),
   });
 }
