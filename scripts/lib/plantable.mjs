@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
 import { ROOT } from './paths.mjs';
@@ -14,25 +14,27 @@ function* nodesOf(node) {
   for (const child of inner) yield* nodesOf(child);
 }
 
+/** Whether a node stands in what is given for one of these names. */
+function isIn(node, names) {
+  for (let at = node.parent; at; at = at.parent)
+    if (ts.isPropertyAssignment(at) && names.includes(at.name.getText())) return true;
+  return false;
+}
+
 /** One error for each right: the one below it, or above it where there is none below. */
 function inRights(node) {
   if (!ts.isStringLiteral(node) || !RIGHTS.includes(node.text)) return null;
-  const { parent } = node;
-  if (
-    !ts.isPropertyAssignment(parent) &&
-    !ts.isReturnStatement(parent) &&
-    !ts.isConditionalExpression(parent)
-  )
-    return null;
+  if (!isIn(node, ['rights', 'rightToPut'])) return null;
   const at = RIGHTS.indexOf(node.text);
   return `'${RIGHTS[at === 0 ? 1 : at - 1]}'`;
 }
 
 /** One error for each kind of record that a reference may lead to: another kind. */
 function inReferences(node) {
-  if (!ts.isArrayLiteralExpression(node) || !ts.isPropertyAssignment(node.parent)) return null;
-  if (node.parent.name.getText() !== 'kinds' || !node.elements.every(ts.isStringLiteral)) return null;
-  return "['font']";
+  if (!ts.isArrayLiteralExpression(node) || !node.elements.every(ts.isStringLiteral)) return null;
+  const { parent } = node;
+  const given = ts.isConditionalExpression(parent) ? parent.parent : parent;
+  return ts.isPropertyAssignment(given) && given.name.getText() === 'kinds' ? "['font']" : null;
 }
 
 /** One error for each limit: far more. */
@@ -56,9 +58,12 @@ function inInvariants(node) {
 const OF_THE_SERVER =
   /^(computedChange|siteRecords|body|inPassing|passwords|upload|work|bytes|tokens|drawing|shapes|clip|swatches|values|characters)$/;
 
+const KINDS = 'site/kinds/';
 const FILES = [
-  ['site/rights.ts', inRights],
-  ['site/references.ts', inReferences],
+  ...readdirSync(join(ROOT, CORE, KINDS)).map(name => [
+    KINDS + name,
+    node => inRights(node) ?? inReferences(node) ?? inInvariants(node),
+  ]),
   ['limits/limits.ts', inLimits],
   ['site/invariants.ts', inInvariants],
   ['site/chain.ts', inInvariants],

@@ -2,6 +2,7 @@ import {
   applyChange,
   contributionsTo,
   type Edit,
+  nameOf,
   nodeScope,
   noEffect,
   type PropertyName,
@@ -14,8 +15,7 @@ import { describe, expect, it } from '@jest/globals';
 import { resolveSubject } from '../src/bench/subject.ts';
 import { usesOfRow } from '../src/guide/uses.ts';
 import { outlineRows } from '../src/pages/outlineRows.ts';
-import { pageOf, placeOf } from '../src/shell/go.ts';
-import { nameOf } from '../src/shell/names.ts';
+import { placeOf } from '../src/shell/go.ts';
 
 const demo = tolvane(() => 'abcdef0123456789.webp');
 const after = (...edits: Edit[]): Site => {
@@ -134,7 +134,7 @@ describe('links of a thread', () => {
   });
   it('lead nowhere from what is gone', () => {
     expect(placeOf(demo, 'tolvane', 'nobody')).toBeNull();
-    expect(pageOf(demo, 'head-nav')).toBeNull();
+    expect(placeOf(demo, 'tolvane', 'head-nav')).toBe('/sites/tolvane/pages/?node=head-nav');
   });
   it('call things by what people call them', () => {
     expect(

@@ -5,6 +5,7 @@ import {
   getRecord,
   type Id,
   isNode,
+  nameOf,
   noEffect,
   PART_KINDS,
   PROPERTIES,
@@ -33,7 +34,6 @@ import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useCommit, useSite } from '../session/context.tsx';
 import { Lock, useMay } from '../session/rights.tsx';
-import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { titled } from '../ui/titled.ts';

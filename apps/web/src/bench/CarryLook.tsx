@@ -5,6 +5,7 @@ import {
   FACETS,
   type Facet,
   type NodeRecord,
+  nameOf,
   RANGES,
   type Range,
   type Site,
@@ -14,7 +15,6 @@ import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { ImpactNote } from '../reach/ImpactNote.tsx';
 import { useCommit } from '../session/context.tsx';
-import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Floating } from '../ui/Floating.tsx';

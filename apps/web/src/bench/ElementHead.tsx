@@ -1,6 +1,5 @@
-import { type ElementType, getRecord, type Id, type Site, targetId } from '@cove/core';
+import { type ElementType, getRecord, type Id, nameOf, type Site, targetId } from '@cove/core';
 import { ReachNote } from '../reach/ReachNote.tsx';
-import { nameOf } from '../shell/names.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { PlaceChoice } from './PlaceChoice.tsx';
 import type { ElementSubject, Subject } from './subject.ts';

@@ -1,5 +1,6 @@
 import {
   byOrder,
+  nameOf,
   type PageRecord,
   parseTokenValue,
   printTyped,
@@ -10,7 +11,6 @@ import {
 import { X } from 'lucide-react';
 import { useCommit } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
-import { nameOf } from '../shell/names.ts';
 import { ActMenu } from '../ui/ActMenu.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 

@@ -4,6 +4,7 @@ import {
   type Hidden,
   type Id,
   keptElsewhere,
+  nameOf,
   parseSlot,
   printSlot,
   printTyped,
@@ -20,7 +21,6 @@ import {
 import { useCommit } from '../session/context.tsx';
 import { useLocked, useMay } from '../session/rights.tsx';
 import { useGo } from '../shell/go.ts';
-import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { useAlsoTo } from './alsoTo.ts';
 import { Chip, colourOf } from './ColourControl.tsx';

@@ -2,12 +2,12 @@ import {
   elementOfNode,
   type Id,
   type NodeRecord,
+  nameOf,
   type Place,
   type Promotion,
   type Scope,
   type Site,
 } from '@cove/core';
-import { nameOf } from '../shell/names.ts';
 
 export interface Choice {
   label: string;

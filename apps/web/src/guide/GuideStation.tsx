@@ -4,6 +4,7 @@ import {
   getRecord,
   type Id,
   maybeElement,
+  nameOf,
   type Place,
   partOf,
   type SpecimenRow,
@@ -18,7 +19,6 @@ import type { Subject } from '../bench/subject.ts';
 import { ScrollTogether } from '../canvas/scrollTogether.ts';
 import { useSite } from '../session/context.tsx';
 import { Lock } from '../session/rights.tsx';
-import { nameOf } from '../shell/names.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
 import { useBeside } from './guides/useBeside.ts';

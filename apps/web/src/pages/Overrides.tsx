@@ -1,5 +1,6 @@
 import {
   type Id,
+  nameOf,
   type Override,
   parseDeclarationKey,
   parseSlot,
@@ -13,7 +14,6 @@ import { useOverrides } from '../reach/useReach.ts';
 import { useCommit } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { useGo } from '../shell/go.ts';
-import { nameOf } from '../shell/names.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Sheet } from '../ui/Sheet.tsx';

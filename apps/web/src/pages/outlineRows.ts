@@ -5,11 +5,11 @@ import {
   type Id,
   isNode,
   type NodeRecord,
+  nameOf,
   nodesUnder,
   type Site,
   sectionsIn,
 } from '@cove/core';
-import { nameOf } from '../shell/names.ts';
 
 export interface OutlineRow {
   id: Id;

@@ -10,6 +10,7 @@ import {
   isNode,
   joinTexts,
   moveNodes,
+  nameOf,
   nodesUnder,
   nudge,
   outermost,
@@ -23,7 +24,6 @@ import { useMemo } from 'react';
 import { toast } from 'sonner';
 import { useCommit, useSession } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
-import { nameOf } from '../shell/names.ts';
 import { useClipboard } from './useClipboard.ts';
 import type { Selection } from './useSelection.ts';
 

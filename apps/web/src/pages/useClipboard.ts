@@ -1,8 +1,7 @@
-import { copyThings, type Edit, type Id, pasteThings, readClip } from '@cove/core';
+import { copyThings, type Edit, type Id, nameOf, pasteThings, readClip } from '@cove/core';
 import { useEffect, useRef } from 'react';
 import { toast } from 'sonner';
 import { useCommit, useSession } from '../session/context.tsx';
-import { nameOf } from '../shell/names.ts';
 
 /** All values in some edits, to tell two ways of pasting apart. */
 const looksOf = (edits: readonly Edit[]): string =>

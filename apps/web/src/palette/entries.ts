@@ -3,12 +3,12 @@ import {
   ELEMENTS,
   getRecord,
   type Id,
+  nameOf,
   PROPERTIES,
   pagesInOrder,
   type Site,
   tokenPath,
 } from '@cove/core';
-import { nameOf } from '../shell/names.ts';
 import { stationActs } from './stationActs.ts';
 
 export const GROUPS = [

@@ -1,9 +1,8 @@
-import { applyChange, type Edit, type Id, type PageImpact, viewportOf, WIDTHS } from '@cove/core';
+import { applyChange, type Edit, type Id, nameOf, type PageImpact, viewportOf, WIDTHS } from '@cove/core';
 import { useMemo, useState } from 'react';
 import { StaticPage } from '../canvas/StaticPage.tsx';
 import { ScrollTogether } from '../canvas/scrollTogether.ts';
 import { useSession } from '../session/context.tsx';
-import { nameOf } from '../shell/names.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
 import { Sheet } from '../ui/Sheet.tsx';

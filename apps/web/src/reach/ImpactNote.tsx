@@ -1,7 +1,6 @@
-import { type Edit, type Id, type Impact, propertyOf, roleIn, type Site } from '@cove/core';
+import { type Edit, type Id, type Impact, nameOf, propertyOf, roleIn, type Site } from '@cove/core';
 import { lazy, Suspense, useState } from 'react';
 import { useSite } from '../session/context.tsx';
-import { nameOf } from '../shell/names.ts';
 import { useImpact } from './useReach.ts';
 
 const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;

@@ -1,8 +1,7 @@
-import type { Id } from '@cove/core';
+import { type Id, nameOf } from '@cove/core';
 import { useState } from 'react';
 import { useSite } from '../session/context.tsx';
 import { useGo } from '../shell/go.ts';
-import { nameOf } from '../shell/names.ts';
 import type { ReachCount } from './messages.ts';
 import { useReach, useUses } from './useReach.ts';
 

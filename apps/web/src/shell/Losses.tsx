@@ -1,7 +1,7 @@
+import { nameOf } from '@cove/core';
 import { useSession, useSessionState, useSite } from '../session/context.tsx';
 import { type Loss, wordsOf } from '../session/losses.ts';
 import { Button } from '../ui/Button.tsx';
-import { nameOf } from './names.ts';
 import { pathWords } from './pathWords.ts';
 
 const MOST_SHOWN = 4;

@@ -1,6 +1,5 @@
-import { getRecord, type Id, type Site } from '@cove/core';
+import { getRecord, type Id, nameOf, type Site } from '@cove/core';
 import type { Whereabouts } from '../session/streamMessages.ts';
-import { nameOf } from './names.ts';
 
 /** Where somebody is, in words, and the address of it. */
 export function whereabouts(

@@ -16,7 +16,6 @@ export {
   solveScheme,
 } from './solve/solveScheme.ts';
 export {
-  GUIDE_KINDS,
   type GuideData,
   type GuideRecord,
   type GuideSettings,

@@ -10,3 +10,7 @@ export function groupBy<T>(items: Iterable<T>, key: (item: T) => string): Map<st
   }
   return groups;
 }
+
+/** The keys of a table under their own type, in the order in which they were written. */
+export const keysOf = <K extends string>(table: Readonly<Record<K, unknown>>): K[] =>
+  Object.keys(table).filter((key): key is K => Object.hasOwn(table, key));

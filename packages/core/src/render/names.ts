@@ -1,4 +1,4 @@
-import { stableText } from '../site/difference.ts';
+import { stableText } from '../site/stableText.ts';
 import type { Derivation, Value } from '../values/index.ts';
 import type { Part } from '../widgets/index.ts';
 import { fingerprint } from './fingerprint.ts';

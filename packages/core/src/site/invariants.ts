@@ -1,29 +1,13 @@
-import { longestWays } from '../graph/index.ts';
 import { includedIn } from '../guide/presetStyles.ts';
 import { LIMITS } from '../limits/index.ts';
 import type { Problem } from '../result/index.ts';
-import type { Rebinds } from '../tokens/index.ts';
 import { tokensIn } from '../values/index.ts';
-import { maybeElement } from '../widgets/index.ts';
-import { Chain, type ChainSpec, circle, tooDeep } from './chain.ts';
-import { stableText } from './difference.ts';
-import { checkNesting } from './nesting.ts';
-import { placedId } from './place.ts';
-import { elementOfArea } from './readRecord.ts';
-import {
-  type Id,
-  type NodeRecord,
-  type PageRecord,
-  SETTINGS,
-  type SectionRecord,
-  type SiteRecord,
-  type WidgetRecord,
-} from './records.ts';
+import { Chain, type ChainSpec } from './chain.ts';
+import { type Kind, kindNamed, type RecordMap } from './kinds/index.ts';
+import { type Id, SETTINGS, type SiteRecord } from './records.ts';
 import { referencesOf } from './references.ts';
 import type { Scene } from './scene.ts';
 import type { Lookup } from './site.ts';
-
-export const MAX_PRESETS_WORN = 8;
 
 /** The first invariant that does not hold, looking only at what was touched. */
 export function violation(
@@ -143,8 +127,7 @@ function checkReferences(record: SiteRecord, before: SiteRecord | undefined, { g
 }
 
 function checkRecord(record: SiteRecord, scene: Scene): Problem | null {
-  const { lookup, get } = scene;
-  const before = lookup.get(record.id);
+  const before = scene.lookup.get(record.id);
   if (before && before.kind !== record.kind)
     return {
       code: 'id-taken',
@@ -154,220 +137,13 @@ function checkRecord(record: SiteRecord, scene: Scene): Problem | null {
       found: record.kind,
       expected: before.kind,
     };
-  return checkReferences(record, before, scene) ?? checkKind(record, before, scene, get);
+  return checkReferences(record, before, scene) ?? checkKind(record.kind, record, before, scene);
 }
 
-function checkKind(
-  record: SiteRecord,
-  before: SiteRecord | undefined,
+/** What its kind asks of it besides. Both are of that kind. */
+const checkKind = <K extends Kind>(
+  kind: K,
+  record: RecordMap[K],
+  before: RecordMap[K] | undefined,
   scene: Scene,
-  get: Scene['get'],
-): Problem | null {
-  const isNew = before === undefined;
-  switch (record.kind) {
-    case 'token':
-      if (before?.kind === 'token' && before.type !== record.type)
-        return {
-          code: 'wrong-type',
-          message: 'A token keeps its type.',
-          record: record.id,
-          path: 'type',
-          found: record.type,
-          expected: before.type,
-        };
-      return scene.following.check(record.id, isNew);
-    case 'role':
-      return scene.falling.check(record.id, isNew);
-    case 'preset':
-      return scene.including.check(record.id, isNew);
-    case 'default':
-    case 'variantRule': {
-      const expected = placedId(record);
-      return expected === record.id
-        ? null
-        : {
-            code: 'bad-id',
-            message: 'There is one default for an element and place; its id says which.',
-            record: record.id,
-            path: 'id',
-            found: record.id,
-            expected,
-          };
-    }
-    case 'page':
-      return (
-        checkRebinds(record, before, get) ??
-        checkNesting(record, before, scene) ??
-        checkAddress(record, scene)
-      );
-    case 'section':
-      return (
-        checkRebinds(record, before, get) ??
-        checkNesting(record, before, scene) ??
-        checkVersion(record, before, scene) ??
-        checkWearer(record, get)
-      );
-    case 'widget':
-      return (
-        checkNesting(record, before, scene) ??
-        checkParentHolds(record, before, scene) ??
-        checkWearer(record, get)
-      );
-    case 'settings': {
-      const home = get(record.home);
-      return home?.kind === 'page' && (home.path !== '' || home.off)
-        ? {
-            code: 'bad-home',
-            message: home.off ? 'The home page cannot be off.' : 'The home page has an empty address.',
-            record: record.id,
-            path: 'home',
-            found: home.path,
-            expected: 'a page that is on and whose path is empty',
-          }
-        : null;
-    }
-    default:
-      return null;
-  }
-}
-
-/** Where some tokens have other values, following them leads neither in a circle nor too far. */
-function checkRebinds(
-  record: SiteRecord & { rebind: Rebinds },
-  before: SiteRecord | undefined,
-  get: Scene['get'],
-): Problem | null {
-  if (before && 'rebind' in before && sameKeysAndValues(before.rebind, record.rebind)) return null;
-  const below = longestWays((id: Id) => {
-    const rebound = Object.hasOwn(record.rebind, id) ? record.rebind[id] : undefined;
-    const token = rebound ? undefined : get(id);
-    const value = rebound ?? (token?.kind === 'token' ? token.value : null);
-    return value ? tokensIn(value) : [];
-  }, LIMITS.following);
-  for (const id of Object.keys(record.rebind)) {
-    const way = below(id);
-    if (way === 'circular') return circle(record.id, id, `rebind.${id}`);
-    if (way === 'too-long')
-      return tooDeep(record.id, `rebind.${id}`, 'tokens that follow one another', LIMITS.following);
-  }
-  return null;
-}
-
-const sameKeysAndValues = (a: Rebinds, b: Rebinds): boolean => a === b || stableText(a) === stableText(b);
-
-function checkParentHolds(
-  record: WidgetRecord,
-  before: SiteRecord | undefined,
-  { get, childrenNow }: Scene,
-): Problem | null {
-  const became = before?.kind === 'widget' && before.widget !== record.widget;
-  if (became && !maybeElement(record.widget)?.holds && childrenNow(record.id).length > 0)
-    return {
-      code: 'bad-parent',
-      message: `A ${record.widget} holds no widgets.`,
-      record: record.id,
-      path: 'widget',
-      found: record.widget,
-      expected: 'a group, or nothing in it',
-    };
-  const parent = get(record.at.parent);
-  if (parent?.kind !== 'widget' || maybeElement(parent.widget)?.holds) return null;
-  return {
-    code: 'bad-parent',
-    message: `A ${parent.widget} holds no widgets.`,
-    record: record.id,
-    path: 'at.parent',
-    found: parent.widget,
-    expected: 'a section or a group',
-  };
-}
-
-/** A section that stands in another is a version of it: of the same area, and with no versions of its own. */
-function checkVersion(
-  record: SectionRecord,
-  before: SiteRecord | undefined,
-  { get, childrenNow }: Scene,
-): Problem | null {
-  if (before?.kind === 'section' && before.at.parent === record.at.parent && before.area === record.area)
-    return null;
-  const of = get(record.at.parent);
-  const versions = childrenNow(record.id)
-    .map(get)
-    .filter(it => it?.kind === 'section');
-  const wrong =
-    of?.kind === 'section'
-      ? of.area !== record.area || get(of.at.parent)?.kind === 'section' || versions.length > 0
-      : versions.some(it => it.area !== record.area);
-  return wrong
-    ? {
-        code: 'bad-parent',
-        message: 'A version stands in the section that it is one of, and holds none itself.',
-        record: record.id,
-        path: 'at.parent',
-        found: record.at.parent,
-        expected: 'a page, or a section of its area that is no version',
-      }
-    : null;
-}
-
-function checkWearer(record: NodeRecord, get: Scene['get']): Problem | null {
-  const element = record.kind === 'widget' ? record.widget : elementOfArea(record.area).name;
-  for (const [axis, id] of Object.entries(record.variants)) {
-    const variant = get(id);
-    if (variant?.kind === 'variant' && (variant.element !== element || variant.axis !== axis))
-      return {
-        code: 'wrong-variant',
-        message: `${variant.name} is a variant of ${variant.element}, ${variant.axis}.`,
-        record: record.id,
-        path: `variants.${axis}`,
-        found: id,
-        expected: `a variant of ${element}, ${axis}`,
-      };
-  }
-  const worn = Object.keys(record.wears).length;
-  return worn <= MAX_PRESETS_WORN
-    ? null
-    : {
-        code: 'too-many',
-        message: `At most ${MAX_PRESETS_WORN} presets can be worn.`,
-        record: record.id,
-        path: 'wears',
-        found: String(worn),
-        expected: `at most ${MAX_PRESETS_WORN}`,
-      };
-}
-
-function checkAddress(record: PageRecord, { get, lookup, after, touchedAt }: Scene): Problem | null {
-  const settings = get(SETTINGS);
-  const isHome = settings?.kind === 'settings' && settings.home === record.id;
-  if (isHome !== (record.path === ''))
-    return {
-      code: 'bad-address',
-      message: isHome ? 'The home page has an empty address.' : 'A page needs an address.',
-      record: record.id,
-      path: 'path',
-      found: record.path,
-      expected: isHome ? 'nothing' : 'small letters, digits and hyphens',
-    };
-  if (isHome && record.off)
-    return {
-      code: 'bad-home',
-      message: 'The home page cannot be off.',
-      record: record.id,
-      path: 'off',
-      found: 'true',
-      expected: 'another home page first',
-    };
-  const stored = lookup.pagesAt(record.at.parent, record.path).find(id => !after.has(id));
-  const other = get(stored ?? touchedAt(record.at.parent, record.path).find(id => id !== record.id) ?? '');
-  return other?.kind === 'page'
-    ? {
-        code: 'address-taken',
-        message: `${other.title} has the address ${record.path} already.`,
-        record: record.id,
-        path: 'path',
-        found: record.path,
-        expected: 'an address of its own',
-      }
-    : null;
-}
+): Problem | null => kindNamed(kind).check?.(record, before, scene) ?? null;

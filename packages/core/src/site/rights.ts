@@ -1,151 +1,25 @@
 import { type Edit, targetOf } from './change.ts';
-import type { Id, Kind, RecordOf, SiteRecord } from './records.ts';
+import { type Kind, kindNamed, type RecordMap } from './kinds/index.ts';
+import type { Id, RecordOf, SiteRecord } from './records.ts';
+import { RIGHTS, type Right } from './right.ts';
 import { type Lookup, subtree } from './site.ts';
+
+export { RIGHTS, type Right } from './right.ts';
 
 export const ROLE_NAMES = ['designer', 'keeper', 'reviewer'] as const;
 export type RoleName = (typeof ROLE_NAMES)[number];
 
-/** What an edit touches, from the least to the most that a keeper may be given. */
-export const RIGHTS = ['content', 'choice', 'style', 'guide'] as const;
-export type Right = (typeof RIGHTS)[number];
 /** The most a keeper may do, as the designer chose. */
 export type KeeperMay = Exclude<Right, 'guide'>;
 
-const isEmpty = (it: object) => Object.keys(it).length === 0;
-
-function rightToPut(record: SiteRecord): Right {
-  switch (record.kind) {
-    case 'asset':
-      return 'content';
-    case 'page':
-      return isEmpty(record.rebind) ? 'choice' : 'style';
-    case 'section':
-      return isEmpty(record.styles) && isEmpty(record.rebind) && isEmpty(record.declarations ?? {})
-        ? 'choice'
-        : 'style';
-    case 'widget':
-      return isEmpty(record.styles) && isEmpty(record.declarations ?? {}) ? 'choice' : 'style';
-    default:
-      return 'guide';
-  }
-}
+const putting = <K extends Kind>(kind: K, record: RecordMap[K]): Right => kindNamed(kind).rightToPut(record);
+const rightToPut = (record: SiteRecord): Right => putting(record.kind, record);
 
 /** Fields of a kind of record; its id and kind stay as they are. */
 export type FieldOf<K extends Kind> = Exclude<keyof RecordOf<K>, 'id' | 'kind'>;
-/** A right for every field of every kind of record. */
-export type FieldRights = { readonly [K in Kind]: { readonly [F in FieldOf<K>]-?: Right } };
-
-/** What setting or unsetting a field needs. */
-export const FIELD_RIGHTS: FieldRights = {
-  settings: {
-    name: 'guide',
-    language: 'guide',
-    home: 'guide',
-    defaultScheme: 'guide',
-    mediumTo: 'guide',
-    narrowTo: 'guide',
-    fluidFrom: 'guide',
-    fluidTo: 'guide',
-    textBase: 'guide',
-    textRatio: 'guide',
-    iconSet: 'guide',
-    tabIcon: 'guide',
-    awayInNewTab: 'guide',
-    address: 'guide',
-  },
-  token: { type: 'guide', name: 'guide', group: 'guide', order: 'guide', value: 'guide', note: 'guide' },
-  role: { name: 'guide', order: 'guide', fallback: 'guide', on: 'guide', note: 'guide' },
-  scheme: { name: 'guide', face: 'guide', order: 'guide', roles: 'guide', note: 'guide' },
-  textStyle: { name: 'guide', order: 'guide', styles: 'guide', note: 'guide' },
-  default: { element: 'guide', place: 'guide', styles: 'guide', declarations: 'guide' },
-  variant: {
-    element: 'guide',
-    axis: 'guide',
-    name: 'guide',
-    order: 'guide',
-    styles: 'guide',
-    declarations: 'guide',
-    begins: 'guide',
-    note: 'guide',
-  },
-  variantRule: { variant: 'guide', place: 'guide', styles: 'guide', declarations: 'guide' },
-  preset: {
-    name: 'guide',
-    order: 'guide',
-    styles: 'guide',
-    set: 'guide',
-    includes: 'guide',
-    begins: 'guide',
-    note: 'guide',
-  },
-  page: {
-    title: 'content',
-    path: 'content',
-    description: 'content',
-    at: 'choice',
-    scheme: 'choice',
-    pageKind: 'choice',
-    off: 'choice',
-    unlisted: 'choice',
-    unindexed: 'choice',
-    areas: 'choice',
-    sharePicture: 'content',
-    rebind: 'style',
-  },
-  section: {
-    name: 'content',
-    area: 'guide',
-    at: 'choice',
-    scheme: 'choice',
-    variants: 'choice',
-    wears: 'choice',
-    styles: 'style',
-    declarations: 'style',
-    rebind: 'style',
-  },
-  widget: {
-    widget: 'guide',
-    content: 'content',
-    at: 'choice',
-    variants: 'choice',
-    wears: 'choice',
-    styles: 'style',
-    declarations: 'style',
-  },
-  asset: {
-    name: 'content',
-    alt: 'content',
-    file: 'guide',
-    mime: 'guide',
-    width: 'guide',
-    height: 'guide',
-  },
-  font: {
-    family: 'guide',
-    category: 'guide',
-    cut: 'guide',
-    weightFrom: 'guide',
-    weightTo: 'guide',
-    file: 'guide',
-    format: 'guide',
-    bytes: 'guide',
-    metrics: 'guide',
-  },
-  drawing: {
-    name: 'guide',
-    order: 'guide',
-    use: 'guide',
-    width: 'guide',
-    height: 'guide',
-    paths: 'guide',
-    note: 'guide',
-  },
-  note: { name: 'guide', order: 'guide', text: 'guide', pictures: 'guide' },
-};
-
 /** What is no field needs the most. */
 function rightToSet(kind: Kind, field: string): Right {
-  const rights: Readonly<Record<string, Right>> = FIELD_RIGHTS[kind];
+  const rights: Readonly<Record<string, Right>> = kindNamed(kind).rights;
   return (Object.hasOwn(rights, field) ? rights[field] : undefined) ?? 'guide';
 }
 

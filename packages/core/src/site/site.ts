@@ -1,11 +1,10 @@
+import { isFileType } from './kinds/asset.ts';
+import { KINDS, type Kind } from './kinds/index.ts';
 import { byOrder } from './order.ts';
 import {
   type AssetRecord,
   type Id,
-  isFileType,
   isNode,
-  KINDS,
-  type Kind,
   type RecordOf,
   SETTINGS,
   type SectionRecord,
@@ -33,27 +32,15 @@ export interface Lookup {
   pagesAt(parent: Id, path: string): readonly Id[];
 }
 
-export const EMPTY_SITE: Site = {
-  kinds: {
-    settings: new Map(),
-    token: new Map(),
-    role: new Map(),
-    scheme: new Map(),
-    textStyle: new Map(),
-    default: new Map(),
-    variant: new Map(),
-    variantRule: new Map(),
-    preset: new Map(),
-    page: new Map(),
-    section: new Map(),
-    widget: new Map(),
-    asset: new Map(),
-    font: new Map(),
-    drawing: new Map(),
-    note: new Map(),
-  },
-  children: new Map(),
-};
+const isWhole = (kinds: Partial<Kinds>): kinds is Kinds => KINDS.every(kind => kinds[kind] !== undefined);
+
+function noRecords(): Kinds {
+  const kinds: Partial<Kinds> = Object.fromEntries(KINDS.map(kind => [kind, new Map()]));
+  if (!isWhole(kinds)) throw new Error('a kind of record is missing');
+  return kinds;
+}
+
+export const EMPTY_SITE: Site = { kinds: noRecords(), children: new Map() };
 
 /** Kinds in the order in which an id is looked for: those with the most records first. */
 const LIKELIEST: readonly Kind[] = ['widget', 'section', 'token', ...KINDS];

@@ -1,6 +1,5 @@
-import { rasterIcons, type Site } from '@cove/core';
+import { nameOf, rasterIcons, type Site } from '@cove/core';
 import { useGo } from '../../shell/go.ts';
-import { nameOf } from '../../shell/names.ts';
 import { Group } from '../tray/Group.tsx';
 
 /** Pictures that stand where an icon should: each leads to its place. */

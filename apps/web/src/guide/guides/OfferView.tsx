@@ -1,73 +1,25 @@
-import { type GuidePart, type Id, printTyped, type Site, settingsOf, type TokenType } from '@cove/core';
+import {
+  FOUNDATIONS,
+  type Foundation,
+  foundationOf,
+  type GuidePart,
+  type Id,
+  kindNamed,
+  nameOf,
+  printTyped,
+  type Site,
+} from '@cove/core';
 import { ImpactNote } from '../../reach/ImpactNote.tsx';
 import type { GuideOffer } from '../../reach/messages.ts';
-import { nameOf } from '../../shell/names.ts';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 
-const KIND: Record<GuidePart['kind'], string> = {
-  token: 'token',
-  role: 'role',
-  scheme: 'scheme',
-  textStyle: 'text style',
-  default: 'default',
-  variant: 'variant',
-  variantRule: 'rule for a variant',
-  preset: 'preset',
-  drawing: 'drawing',
-  note: 'note',
-  font: 'font',
-  asset: 'picture',
-};
 const CHANGE: Record<GuidePart['change'], string> = { new: 'new', altered: 'other', goes: 'goes' };
 
-/** Foundations, in the order of the tray; each can be taken over alone. */
-const FOUNDATIONS = [
-  'Colours',
-  'Text',
-  'Space and shape',
-  'Motion',
-  'Icons, marks and notes',
-  'Schemes',
-  'Elements',
-  'Presets',
-] as const;
-type Foundation = (typeof FOUNDATIONS)[number];
-
-const OF_TOKEN: Record<TokenType, Foundation> = {
-  color: 'Colours',
-  gradient: 'Colours',
-  fontFamily: 'Text',
-  number: 'Text',
-  dimension: 'Space and shape',
-  shadow: 'Space and shape',
-  duration: 'Motion',
-  cubicBezier: 'Motion',
-};
-
-function foundationOf(site: Site, { after, before }: GuidePart): Foundation {
+const foundationOfPart = (site: Site, { after, before }: GuidePart): Foundation | null => {
   const record = after ?? before;
-  switch (record?.kind) {
-    case 'token': {
-      const text = site.kinds.token.get(settingsOf(site).textBase)?.group;
-      return record.type === 'dimension' && record.group === text ? 'Text' : OF_TOKEN[record.type];
-    }
-    case 'textStyle':
-    case 'font':
-      return 'Text';
-    case 'role':
-    case 'scheme':
-      return 'Schemes';
-    case 'preset':
-      return 'Presets';
-    case 'drawing':
-    case 'note':
-    case 'asset':
-      return 'Icons, marks and notes';
-    default:
-      return 'Elements';
-  }
-}
+  return record && foundationOf(site, record);
+};
 
 /** A token's value before and after, as it is typed; of what is larger, that it differs. */
 function difference(site: Site, { before, after }: GuidePart): string {
@@ -99,7 +51,7 @@ export function OfferView({
   const takeable = offer.parts.filter(it => it.change !== 'goes');
   const only =
     FOUNDATIONS.find(it => {
-      const of = takeable.filter(part => foundationOf(site, part) === it);
+      const of = takeable.filter(part => foundationOfPart(site, part) === it);
       return parts && of.length === parts.size && of.every(part => parts.has(part.id));
     }) ?? '';
   const toggle = (id: Id, on: boolean) => {
@@ -120,13 +72,15 @@ export function OfferView({
           value={only}
           options={[
             { value: '', label: parts ? 'What is ticked' : 'Everything' },
-            ...FOUNDATIONS.filter(it => takeable.some(part => foundationOf(site, part) === it)).map(it => ({
-              value: it,
-              label: `${it} alone`,
-            })),
+            ...FOUNDATIONS.filter(it => takeable.some(part => foundationOfPart(site, part) === it)).map(
+              it => ({
+                value: it,
+                label: `${it} alone`,
+              }),
+            ),
           ]}
           onChange={wanted => {
-            const chosen = takeable.filter(part => foundationOf(site, part) === wanted).map(it => it.id);
+            const chosen = takeable.filter(part => foundationOfPart(site, part) === wanted).map(it => it.id);
             onParts(wanted === '' ? null : new Set(chosen));
           }}
         />
@@ -146,7 +100,7 @@ export function OfferView({
                   <span className="font-mono text-[11px] text-muted">{difference(site, part)}</span>
                 </span>
                 <span className="ml-auto shrink-0 text-small text-muted">
-                  {KIND[part.kind]}, {CHANGE[part.change]}
+                  {kindNamed(part.kind).label}, {CHANGE[part.change]}
                 </span>
               </Tick>
             </li>

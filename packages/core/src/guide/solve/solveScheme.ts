@@ -1,8 +1,8 @@
 import { leastShift } from '../../check/leastShift.ts';
 import { atLightness, type Color, roundColor } from '../../color/index.ts';
-import { stableText } from '../../site/difference.ts';
 import { newId } from '../../site/id.ts';
 import type { Id, SchemeRecord, TokenRecord } from '../../site/records.ts';
+import { stableText } from '../../site/stableText.ts';
 import { derivationNamed } from '../../tokens/derivations/index.ts';
 import type { Tokens } from '../../tokens/graph.ts';
 import type { Value } from '../../values/index.ts';

@@ -1,6 +1,7 @@
+import { type Kind, kindNamed } from '../../site/kinds/index.ts';
 import type {
   DefaultRecord,
-  Kind,
+  GuideRecord,
   SettingsRecord,
   SiteRecord,
   VariantRuleRecord,
@@ -8,26 +9,12 @@ import type {
 import { referencesOf } from '../../site/references.ts';
 import { allRecords, type Site, settingsOf } from '../../site/site.ts';
 
-/** Kinds of record that a guide is made of; those with files of their own need the files to be carried along. */
-export const GUIDE_KINDS = [
-  'token',
-  'role',
-  'scheme',
-  'textStyle',
-  'default',
-  'variant',
-  'variantRule',
-  'preset',
-  'drawing',
-  'note',
-  'font',
-  'asset',
-] as const satisfies readonly Kind[];
-export type GuideRecord = Extract<SiteRecord, { kind: (typeof GUIDE_KINDS)[number] }>;
+export type { GuideRecord } from '../../site/records.ts';
+
+const inGuide = <K extends Kind>(kind: K) => kindNamed(kind).guide;
 
 /** What a brand owns rather than how it looks: another guide leaves it where it is. */
-const OWNED: readonly Kind[] = ['drawing', 'note', 'font', 'asset'];
-export const isOwned = ({ kind }: SiteRecord): boolean => OWNED.includes(kind);
+export const isOwned = ({ kind }: SiteRecord): boolean => inGuide(kind)?.owned ?? false;
 
 export type GuideSettings = Pick<
   SettingsRecord,
@@ -42,8 +29,8 @@ export interface GuideData {
   settings: GuideSettings;
 }
 
-export const isGuideRecord = (record: SiteRecord): record is GuideRecord =>
-  GUIDE_KINDS.some(kind => kind === record.kind);
+/** Records that a guide is made of. */
+export const isGuideRecord = (record: SiteRecord): record is GuideRecord => inGuide(record.kind) !== null;
 
 /** Rules for one page, branch or section belong to the site and not to the guide that leaves it. */
 const staysHere = ({ place }: DefaultRecord | VariantRuleRecord): boolean =>

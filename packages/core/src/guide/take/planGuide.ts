@@ -1,17 +1,14 @@
 import type { Edit } from '../../site/change.ts';
-import { fieldEdits, stableText } from '../../site/difference.ts';
+import { fieldEdits } from '../../site/difference.ts';
 import { newId } from '../../site/id.ts';
+import { type Kind, kindNamed, type RecordMap } from '../../site/kinds/index.ts';
+import type { GuideNames } from '../../site/kinds/recordKind.ts';
 import { byOrder } from '../../site/order.ts';
 import { placedId } from '../../site/place.ts';
-import {
-  type Id,
-  type SchemeRecord,
-  SETTINGS,
-  type SiteRecord,
-  type TokenRecord,
-} from '../../site/records.ts';
+import { type Id, type SchemeRecord, SETTINGS, type SiteRecord } from '../../site/records.ts';
 import { referencesOf } from '../../site/references.ts';
 import { allRecords, getRecord, type Site, settingsOf } from '../../site/site.ts';
+import { stableText } from '../../site/stableText.ts';
 import { tokenPath } from '../../tokens/names.ts';
 import { type GuideData, type GuideRecord, isGuideRecord, isOwned } from './guideData.ts';
 import { withIds } from './withIds.ts';
@@ -37,46 +34,25 @@ export interface GuidePlan {
   reworn: ReadonlyMap<Id, Id>;
 }
 
-/** What tells two records of two guides to be the same thing; schemes are matched by their order instead. */
-function keyOf(
-  record: GuideRecord,
-  tokens: ReadonlyMap<Id, TokenRecord>,
-  variants: (id: Id) => string,
-): string | null {
-  switch (record.kind) {
-    case 'token':
-      return `token ${tokenPath(tokens, record.id)}`;
-    case 'role':
-      return `role ${record.id}`;
-    case 'textStyle':
-    case 'preset':
-    case 'note':
-      return `${record.kind} ${record.name.toLowerCase()}`;
-    case 'drawing':
-      return `${record.use} ${record.name.toLowerCase()}`;
-    case 'font':
-    case 'asset':
-      return `${record.kind} ${record.file}`;
-    case 'variant':
-      return `variant ${variants(record.id)}`;
-    case 'default':
-    case 'variantRule':
-    case 'scheme':
-      return null;
-  }
-}
+const keyed = <K extends Kind>(kind: K, record: RecordMap[K], names: GuideNames): string | null =>
+  kindNamed(kind).guide?.key(record, names) ?? null;
+const titled = <K extends Kind>(kind: K, record: RecordMap[K]): string =>
+  kindNamed(kind).guide?.title(record) ?? record.id;
 
 function keysOf(records: Iterable<GuideRecord>): Map<string, Id> {
   const all = [...records];
   const tokens = new Map(all.flatMap(it => (it.kind === 'token' ? [[it.id, it] as const] : [])));
   const byId = new Map(all.map(it => [it.id, it]));
-  const variant = (id: Id): string => {
-    const it = byId.get(id);
-    return it?.kind === 'variant' ? `${it.element} ${it.axis} ${it.name.toLowerCase()}` : id;
+  const names: GuideNames = {
+    token: id => tokenPath(tokens, id),
+    variant(id) {
+      const it = byId.get(id);
+      return it?.kind === 'variant' ? `${it.element} ${it.axis} ${it.name.toLowerCase()}` : id;
+    },
   };
   const keys = new Map<string, Id>();
   for (const record of all) {
-    const key = keyOf(record, tokens, variant);
+    const key = keyed(record.kind, record, names);
     if (key !== null && !keys.has(key)) keys.set(key, record.id);
   }
   return keys;
@@ -92,19 +68,6 @@ export function facedSchemes(guide: GuideData, face: SchemeRecord['face'] | null
   const list = schemesOf(guide.records, guide.settings.defaultScheme);
   return face === null ? list : list.sort((a, b) => Number(b.face === face) - Number(a.face === face));
 }
-
-const nameOf = (record: GuideRecord): string => {
-  switch (record.kind) {
-    case 'default':
-      return record.element;
-    case 'variantRule':
-      return record.variant;
-    case 'font':
-      return record.family;
-    default:
-      return record.name;
-  }
-};
 
 const same = (a: unknown, b: unknown): boolean => stableText(a) === stableText(b);
 
@@ -155,7 +118,7 @@ export function planGuide(site: Site, guide: GuideData, face: SchemeRecord['face
     parts.push({
       id: record.id,
       kind: record.kind,
-      name: nameOf(record),
+      name: titled(record.kind, record),
       change: before ? 'altered' : 'new',
       before,
       after: record,
@@ -197,7 +160,7 @@ export function planGuide(site: Site, guide: GuideData, face: SchemeRecord['face
       parts.push({
         id,
         kind: record.kind,
-        name: nameOf(record),
+        name: titled(record.kind, record),
         change: 'goes',
         before: record,
         after: null,

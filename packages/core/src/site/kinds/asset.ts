@@ -1,0 +1,69 @@
+import type { Id } from '../records.ts';
+import { NOTHING, onlyDiffer } from './effects.ts';
+import type { InGuide, RecordKind } from './recordKind.ts';
+
+/** What is kept as it was given, to be taken home by visitors; everything else among a site's files is a picture. */
+export const FILE_TYPES = {
+  'application/pdf': 'pdf',
+  'application/zip': 'zip',
+  'text/plain': 'txt',
+  'text/csv': 'csv',
+  'text/calendar': 'ics',
+} as const;
+export type FileType = keyof typeof FILE_TYPES;
+export const isFileType = (mime: string): mime is FileType => Object.hasOwn(FILE_TYPES, mime);
+
+/** A picture, or a file that is only linked to: that has no size. */
+export interface AssetRecord {
+  id: Id;
+  kind: 'asset';
+  name: string;
+  /** File name in storage: hash and ending. */
+  file: string;
+  mime: string;
+  width: number;
+  height: number;
+  alt: string;
+}
+
+const STORED = /^[a-f0-9]{16,64}\.(webp|png|jpg|avif|svg|pdf|zip|txt|csv|ics)$/;
+
+export const asset: RecordKind<AssetRecord, InGuide<AssetRecord>> = {
+  label: 'picture',
+  read: (id, f) => ({
+    id,
+    kind: 'asset',
+    name: f.text('name'),
+    file: f.read('file', 'a stored file', it => (typeof it === 'string' && STORED.test(it) ? it : null)),
+    mime: f.oneOf('mime', [
+      ...['image/webp', 'image/png', 'image/jpeg', 'image/avif', 'image/svg+xml'],
+      ...Object.keys(FILE_TYPES),
+    ]),
+    width: f.integer('width', 0, 20000),
+    height: f.integer('height', 0, 20000),
+    alt: f.text('alt', 500),
+  }),
+  references: () => [],
+  rightToPut: () => 'content',
+  rights: {
+    name: 'content',
+    alt: 'content',
+    file: 'guide',
+    mime: 'guide',
+    width: 'guide',
+    height: 'guide',
+  },
+  guide: {
+    owned: true,
+    key: record => `asset ${record.file}`,
+    foundation: () => 'Icons, marks and notes',
+    title: record => record.name,
+    renamed: (record, rename) => ({ ...record, id: rename(record.id) }),
+  },
+  name: record => record.name,
+  location: () => null,
+  effects(was, is) {
+    if (!was || !is || onlyDiffer(was, is, ['name'])) return NOTHING;
+    return { rules: onlyDiffer(was, is, ['name', 'alt']) ? 'none' : 'mentioning', markup: 'mentioning' };
+  },
+};

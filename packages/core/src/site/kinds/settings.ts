@@ -1,0 +1,126 @@
+import { ICON_SETS, type IconSetName } from '../../icons/index.ts';
+import { BadField, type Fields } from '../fields.ts';
+import type { Id } from '../records.ts';
+import { EVERYTHING, NOTHING, onlyDiffer } from './effects.ts';
+import { picture } from './mentions.ts';
+import { set } from './readCommon.ts';
+import type { RecordKind } from './recordKind.ts';
+
+export interface SettingsRecord {
+  id: Id;
+  kind: 'settings';
+  name: string;
+  language: string;
+  home: Id;
+  defaultScheme: Id;
+  /** Most px at which medium, and narrow, still hold. */
+  mediumTo: number;
+  narrowTo: number;
+  /** Viewport widths in px between which fluid sizes grow. */
+  fluidFrom: number;
+  fluidTo: number;
+  /** Tokens that the type scale starts from and grows by. */
+  textBase: Id;
+  textRatio: Id;
+  /** The icon set in use; the first where left out. */
+  iconSet?: IconSetName;
+  /** The picture in a tab of the browser. */
+  tabIcon?: Id;
+  /** Links that lead away open a window of their own. */
+  awayInNewTab?: true;
+  /** Where the published site is found, as `https://…` without a slash at its end; what has to be said in full needs it. */
+  address?: string;
+}
+
+/** Scheme, host and perhaps a folder; no slash at the end. */
+const SITE_ADDRESS = /^https?:\/\/[a-z0-9.-]+(:\d{1,5})?(\/[\w.~-]+)*$/i;
+const LANGUAGE = /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/;
+
+/** Small screens have fewer pixels than large ones. */
+const ordered = (fields: Fields) => {
+  const widths = {
+    narrowTo: fields.integer('narrowTo', 200, 4000),
+    mediumTo: fields.integer('mediumTo', 201, 5000),
+  };
+  if (widths.narrowTo >= widths.mediumTo)
+    throw new BadField('narrowTo', widths.narrowTo, `less than mediumTo, ${widths.mediumTo}`);
+  const fluid = {
+    fluidFrom: fields.integer('fluidFrom', 200, 4000),
+    fluidTo: fields.integer('fluidTo', 201, 5000),
+  };
+  if (fluid.fluidFrom >= fluid.fluidTo)
+    throw new BadField('fluidFrom', fluid.fluidFrom, `less than fluidTo, ${fluid.fluidTo}`);
+  return { ...widths, ...fluid };
+};
+
+/** What the site is as a whole; there is one such record. */
+export const settings: RecordKind<SettingsRecord, null> = {
+  label: 'settings',
+  read: (id, f) => ({
+    id,
+    kind: 'settings',
+    name: f.text('name'),
+    language: f.read('language', 'a language such as en', it =>
+      typeof it === 'string' && it.length <= 35 && LANGUAGE.test(it) ? it : null,
+    ),
+    home: f.id('home'),
+    defaultScheme: f.id('defaultScheme'),
+    ...ordered(f),
+    textBase: f.id('textBase'),
+    textRatio: f.id('textRatio'),
+    ...f.maybe('iconSet', (it, name) =>
+      it.oneOf(
+        name,
+        ICON_SETS.map(it => it.name),
+      ),
+    ),
+    ...f.maybe('tabIcon', (it, name) => it.id(name)),
+    ...set(f, 'awayInNewTab'),
+    ...f.maybe('address', (it, name) =>
+      it.read(name, 'an address such as https://ferries.example', value =>
+        typeof value === 'string' && value.length <= 300 && SITE_ADDRESS.test(value) ? value : null,
+      ),
+    ),
+  }),
+  references: record => [
+    { path: 'home', to: record.home, kinds: ['page'] },
+    { path: 'defaultScheme', to: record.defaultScheme, kinds: ['scheme'] },
+    { path: 'textBase', to: record.textBase, kinds: ['token'], types: ['dimension'] },
+    { path: 'textRatio', to: record.textRatio, kinds: ['token'], types: ['number'] },
+    ...picture('tabIcon', record.tabIcon),
+  ],
+  rightToPut: () => 'guide',
+  rights: {
+    name: 'guide',
+    language: 'guide',
+    home: 'guide',
+    defaultScheme: 'guide',
+    mediumTo: 'guide',
+    narrowTo: 'guide',
+    fluidFrom: 'guide',
+    fluidTo: 'guide',
+    textBase: 'guide',
+    textRatio: 'guide',
+    iconSet: 'guide',
+    tabIcon: 'guide',
+    awayInNewTab: 'guide',
+    address: 'guide',
+  },
+  check(record, _, { get }) {
+    const home = get(record.home);
+    if (home?.kind !== 'page' || (home.path === '' && !home.off)) return null;
+    return {
+      code: 'bad-home',
+      message: home.off ? 'The home page cannot be off.' : 'The home page has an empty address.',
+      record: record.id,
+      path: 'home',
+      found: home.path,
+      expected: 'a page that is on and whose path is empty',
+    };
+  },
+  guide: null,
+  name: () => 'the site',
+  location: () => null,
+  effects: (was, is) =>
+    was && is && onlyDiffer(was, is, ['tabIcon', 'address', 'textBase', 'textRatio']) ? NOTHING : EVERYTHING,
+};
