@@ -1,33 +1,6 @@
-import {
-  elementOfNode,
-  getRecord,
-  hostOf,
-  type Id,
-  isNode,
-  type MarkupOptions,
-  type NodeRecord,
-  nodeScope,
-  pageScope,
-  parseDeclarationKey,
-  parseSlot,
-  printHtml,
-  renderBody,
-  renderNode,
-  type Site,
-  type SiteRecord,
-  type State,
-  type Styles,
-  sectionBeside,
-} from '@cove/core';
+import { elementOfNode, getRecord, hostOf, type Id, isNode, type Site, type State } from '@cove/core';
+import { PageMarkup } from './pageMarkup.ts';
 import { assetUrlOf, StyleEngine } from './styleEngine.ts';
-
-/** The parts that a record says something of. */
-const partsOf = (record: SiteRecord & { styles: Styles }): string => {
-  const parts = Object.keys(record.styles).map(slot => parseSlot(slot)?.part);
-  if ('declarations' in record)
-    parts.push(...Object.keys(record.declarations ?? {}).map(key => parseDeclarationKey(key)?.part));
-  return [...new Set(parts)].sort().join(' ');
-};
 
 /** A page in a document of its own, kept equal to a site: styles by rule, content by node. */
 export class PageCanvas {
@@ -36,7 +9,7 @@ export class PageCanvas {
   private forced: { node: Id; part: string; state: State } | null = null;
   /** The element that bears the forced state. */
   private showing: Element | null = null;
-  private readonly options: MarkupOptions;
+  private readonly markup: PageMarkup;
   /** Words are written in it: its content stays as it is until they are let go. */
   private held: { since: Site; touched: Set<Id>; all: boolean } | null = null;
 
@@ -48,12 +21,12 @@ export class PageCanvas {
     { extra = '', links = false }: { extra?: string; links?: boolean } = {},
   ) {
     this.engine = new StyleEngine(document, view, 'canvas', siteId, `.skip{display:none}${extra}`);
-    this.options = {
+    this.markup = new PageMarkup(document, page, {
       marks: true,
       links,
       still: !links,
       assetUrl: assetUrlOf(siteId),
-    };
+    });
   }
 
   /** Shows the site; `touched` tells what may differ from the last time, null that anything may. */
@@ -68,11 +41,11 @@ export class PageCanvas {
     if (!before || touched === null) {
       this.engine.reset(site, page);
       if (this.held) this.held.all = true;
-      else this.renderAll(site);
+      else this.markup.all(site);
     } else {
       this.engine.update(site, page, touched);
       if (this.held) for (const id of touched) this.held.touched.add(id);
-      else this.renderTouched(before, site, touched);
+      else this.markup.follow(before, site, touched);
     }
     this.applyForced();
   }
@@ -88,95 +61,20 @@ export class PageCanvas {
     this.held = null;
     if (!site || !held) return;
     const record = getRecord(site, node);
-    if (held.all || !isNode(record)) this.renderAll(site);
+    if (held.all || !isNode(record)) this.markup.all(site);
     else {
-      this.renderTouched(held.since, site, held.touched);
-      this.renderOne(site, record);
+      this.markup.follow(held.since, site, held.touched);
+      this.markup.one(site, record);
     }
     this.applyForced();
   }
 
-  private renderAll(site: Site): void {
-    const page = site.kinds.page.get(this.page);
-    if (!page) return;
-    const body = renderBody(site, page, this.options);
-    const { document } = this;
-    document.documentElement.lang = [...site.kinds.settings.values()][0]?.language ?? 'en';
-    for (const [name, value] of Object.entries(body.attrs))
-      if (value != null) document.body.setAttribute(name, String(value));
-    document.body.innerHTML = body.children.map(printHtml).join('');
-  }
-
-  private renderTouched(before: Site, site: Site, touched: ReadonlySet<Id>): void {
-    const nodes: NodeRecord[] = [];
-    for (const id of touched) {
-      const was = getRecord(before, id);
-      const is = getRecord(site, id);
-      if (was === is) continue;
-      const need = this.need(was, is);
-      if (need === 'all') {
-        this.renderAll(site);
-        return;
-      }
-      if (need === 'node' && isNode(is)) nodes.push(is);
-    }
-    for (const node of this.withEdgesTo(site, nodes)) this.renderOne(site, node);
-  }
-
-  /** Besides those sections, the ones whose edges show their ground. */
-  private withEdgesTo(site: Site, nodes: readonly NodeRecord[]): Set<NodeRecord> {
-    const all = new Set(nodes);
-    for (const node of nodes) {
-      if (node.kind !== 'section') continue;
-      for (const side of ['above', 'below'] as const) {
-        const beside = sectionBeside(site, this.page, node.id, side);
-        if (beside && this.findPart(beside.id, side === 'above' ? 'bottomEdge' : 'topEdge')) all.add(beside);
-      }
-    }
-    return all;
-  }
-
-  /** How much markup an edited record alters. */
-  private need(was: SiteRecord | undefined, is: SiteRecord | undefined): 'nothing' | 'node' | 'all' {
-    if (!was || !is)
-      return (was ?? is)?.kind === 'token' || (was ?? is)?.kind === 'asset' ? 'nothing' : 'all';
-    if (isNode(was) && isNode(is)) {
-      if (was.at.parent !== is.at.parent || was.at.order !== is.at.order) return 'all';
-      const onlyStyles = Object.keys(is).every(
-        key => key === 'styles' || key === 'declarations' || Reflect.get(was, key) === Reflect.get(is, key),
-      );
-      return onlyStyles && partsOf(was) === partsOf(is) ? 'nothing' : 'node';
-    }
-    if (is.kind === 'token' || is.kind === 'scheme') return 'nothing';
-    if (is.kind === 'preset' && was.kind === 'preset' && was.includes !== is.includes) return 'all';
-    // Which classes a part bears depends on which parts a record speaks of, not on what it says.
-    if ('styles' in is && 'styles' in was && is.kind !== 'textStyle')
-      return partsOf(was) === partsOf(is) ? 'nothing' : 'all';
-    if (is.kind === 'textStyle') return 'nothing';
-    return 'all';
-  }
-
-  private renderOne(site: Site, node: NodeRecord): void {
-    const element = this.find(node.id);
-    if (!element) return;
-    const page = site.kinds.page.get(this.page);
-    const outer =
-      node.kind === 'section' ? page && pageScope(site, page) : nodeScope(site, this.page, node.at.parent);
-    if (!outer) return;
-    const template = this.document.createElement('template');
-    template.innerHTML = printHtml(renderNode(site, outer, node, this.options));
-    const fresh = template.content.firstElementChild;
-    if (fresh) element.replaceWith(fresh);
-  }
-
-  /** The outermost element of a node, which is the first of its parts. */
   find(node: Id): Element | null {
-    return this.document.querySelector(`[data-node="${CSS.escape(node)}"]`);
+    return this.markup.find(node);
   }
 
-  /** The first element of a part of a node. */
   findPart(node: Id, part: string): Element | null {
-    return this.document.querySelector(`[data-node="${CSS.escape(node)}"][data-part="${CSS.escape(part)}"]`);
+    return this.markup.part(node, part);
   }
 
   /** What stands at an element: the node, and the part of it. */

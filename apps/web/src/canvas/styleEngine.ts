@@ -1,6 +1,7 @@
 import {
   BASE_CSS,
   closureVariables,
+  effectsOf,
   FAMILIES,
   type Family,
   type FontFile,
@@ -9,6 +10,7 @@ import {
   guideSources,
   type Id,
   isComputed,
+  isNode,
   nodesOn,
   ownFamilies,
   ownRules,
@@ -24,12 +26,15 @@ import {
   rebindBlocks,
   rootBlock,
   rulesOf,
+  SETTINGS,
   type Site,
   type Styles,
   schemeBlock,
   schemeBlocks,
   schemePatterns,
   schemeSelector,
+  showsArea,
+  usersOf,
   varContext,
 } from '@cove/core';
 import { BlockSheet } from './blockSheet.ts';
@@ -64,6 +69,8 @@ export class StyleEngine {
   private readonly base: CSSStyleSheet;
   private readonly faces: CSSStyleSheet;
   private readonly printing: Printing;
+  /** What the sheets were last made equal to. */
+  private shown: Site | null = null;
 
   constructor(
     document: Document,
@@ -92,6 +99,7 @@ export class StyleEngine {
 
   /** Everything anew. */
   reset(site: Site, page: PageRecord | null): void {
+    this.shown = site;
     this.faces.replaceSync(ownFaces(site, this.siteId));
     this.blocks.set(rootBlock(site, this.mode));
     for (const block of schemeBlocks(site)) this.blocks.set(block);
@@ -130,67 +138,102 @@ export class StyleEngine {
 
   /** Follows an edit of the given records. */
   update(site: Site, page: PageRecord | null, touched: ReadonlySet<Id>): void {
+    const before = this.shown;
+    if (!before) {
+      this.reset(site, page);
+      return;
+    }
+    this.shown = site;
     const tokens: Id[] = [];
-    let derived = false;
+    /** Records whose own rules are made anew. */
+    const sources = new Set<Id>();
+    let patterns = false;
     let bound = false;
+    let nodes = false;
     for (const id of touched) {
-      const record = getRecord(site, id);
-      switch (record?.kind) {
-        case 'token':
+      const was = getRecord(before, id);
+      const is = getRecord(site, id);
+      switch (effectsOf(was, is).rules) {
+        case 'none':
+          break;
+        case 'variables':
           tokens.push(id);
           break;
         case 'scheme':
           this.blocks.set(schemeBlock(site, id));
           break;
-        case 'preset':
-          for (const around of presetsAround(site, id)) this.setGuide(site, around);
-          derived ||= derives(record.styles);
+        case 'patterns':
+          patterns = true;
           break;
-        case 'default':
-        case 'variant':
-        case 'variantRule':
-          this.setGuide(site, id);
-          derived ||= derives(record.styles);
+        case 'faces':
+          this.faces.replaceSync(ownFaces(site, this.siteId));
+          break;
+        case 'source':
+          sources.add(id);
+          break;
+        case 'holders':
+          for (const around of presetsAround(site, id)) sources.add(around);
+          break;
+        case 'mentioning':
+          for (const user of usersOf(site, id))
+            for (const around of presetsAround(site, user)) sources.add(around);
+          patterns = true;
+          break;
+        case 'own':
+          sources.add(id);
+          bound ||= (is ?? was)?.kind === 'section';
+          // What stands in it may be on the page since, or no longer.
+          nodes ||= isNode(was) && isNode(is) && was.at.parent !== is.at.parent;
           break;
         case 'page':
           bound = true;
-          this.setOwn(site, page);
+          nodes = true;
           break;
-        case 'section':
-        case 'widget':
-          this.own.set(id, this.isOn(site, page, id) ? ownRules(site, [record], this.printing) : [], site);
-          bound ||= record.kind === 'section';
-          derived ||= derives(record.styles);
-          break;
-        case 'asset':
-          break;
-        default:
-          // Text styles, settings and what was removed reach too far to be followed one by one.
+        case 'all':
           this.reset(site, page);
           return;
       }
     }
+    for (const id of sources) {
+      this.setSource(site, page, id);
+      const record = getRecord(site, id);
+      // A derivation or pattern may be written in a slot for the first time.
+      patterns ||= record !== undefined && 'styles' in record && derives(record.styles);
+    }
+    if (nodes) this.setOwn(site, page);
     if (tokens.length > 0)
       this.blocks.patch({
         ...rootBlockOf(this.mode),
         declarations: closureVariables(site, tokens, {}, this.mode),
       });
-    // A derivation or pattern may be written in a slot for the first time.
-    if (derived) this.blocks.patch(rootBlock(site, this.mode));
-    if (derived || tokens.length > 0)
+    if (patterns) this.blocks.patch(rootBlock(site, this.mode));
+    if (patterns || tokens.length > 0)
       for (const scheme of site.kinds.scheme.keys())
         this.blocks.patch({
           selector: schemeSelector(scheme),
           declarations: schemePatterns(site, scheme),
         });
-    if (bound || derived || tokens.length > 0) this.setRebinds(site, page);
+    if (bound || patterns || tokens.length > 0) this.setRebinds(site, page);
     this.layers.flush();
+  }
+
+  /** The rules of a record of the guide, or of something on the page, as they are now; none where it is gone. */
+  private setSource(site: Site, page: PageRecord | null, id: Id): void {
+    const record = getRecord(site, id);
+    if (isNode(record))
+      this.own.set(id, this.isOn(site, page, id) ? ownRules(site, [record], this.printing) : [], site);
+    else if (record) this.setGuide(site, id);
+    else {
+      this.guide.remove(id);
+      this.own.remove(id);
+    }
   }
 
   private isOn(site: Site, page: PageRecord | null, id: Id): boolean {
     let at = getRecord(site, id);
     while (at?.kind === 'widget') at = getRecord(site, at.at.parent);
-    return at?.kind === 'section' && (at.area !== 'main' || at.at.parent === page?.id);
+    if (at?.kind !== 'section' || !page || !showsArea(page, at.area)) return false;
+    return at.at.parent === (at.area === 'main' ? page.id : SETTINGS);
   }
 }
 

@@ -1,4 +1,4 @@
 export { type Aspect, compareSites, type Impact, impactOf, type PageImpact } from './impact.ts';
-export { type Mention, mentionsOf, referencesIn, usersOf } from './mentions.ts';
+export { type Mention, mentionsOf, usersOf } from './mentions.ts';
 export { type Reach, type ReachIndex, reachIndex, reachOf, type Use, usesOf } from './reach.ts';
 export { type Standing, standingsOf } from './standing.ts';

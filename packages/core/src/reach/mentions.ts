@@ -1,19 +1,8 @@
-import { type Id, KINDS, type Reference, referencesOf, type Site, type SiteRecord } from '../site/index.ts';
+import { type Id, KINDS, referencesOf, type Site, type SiteRecord } from '../site/index.ts';
 
 export interface Mention {
   from: Id;
   path: string;
-}
-
-const byRecord = new WeakMap<SiteRecord, readonly Reference[]>();
-/** `referencesOf`, kept for each record. */
-export function referencesIn(record: SiteRecord): readonly Reference[] {
-  let found = byRecord.get(record);
-  if (!found) {
-    found = referencesOf(record);
-    byRecord.set(record, found);
-  }
-  return found;
 }
 
 type Index = ReadonlyMap<Id, readonly Mention[]>;
@@ -24,7 +13,7 @@ function indexOf(records: ReadonlyMap<Id, SiteRecord>): Index {
   if (known) return known;
   const index = new Map<Id, Mention[]>();
   for (const record of records.values())
-    for (const { path, to } of referencesIn(record)) {
+    for (const { path, to } of referencesOf(record)) {
       const list = index.get(to);
       if (list) list.push({ from: record.id, path });
       else index.set(to, [{ from: record.id, path }]);

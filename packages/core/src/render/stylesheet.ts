@@ -74,15 +74,17 @@ export const ownRules = (site: Site, nodes: Iterable<NodeRecord>, printing: Prin
 
 interface Standing {
   sections: Site['kinds']['section'];
+  pages: Site['kinds']['page'];
   ids: Map<Id, readonly Id[]>;
 }
 const standing = new WeakMap<Site['children'], Standing>();
 
-/** Ids of what shows on a page; found anew only when something was put elsewhere or a section altered. */
+/** Ids of what shows on a page; found anew only when something was put elsewhere, or a section or page altered. */
 function idsOn(site: Site, page: Id): readonly Id[] {
   let known = standing.get(site.children);
-  if (known?.sections !== site.kinds.section) {
-    known = { sections: site.kinds.section, ids: new Map() };
+  const { section: sections, page: pages } = site.kinds;
+  if (known?.sections !== sections || known.pages !== pages) {
+    known = { sections, pages, ids: new Map() };
     standing.set(site.children, known);
   }
   let ids = known.ids.get(page);

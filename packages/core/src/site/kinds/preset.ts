@@ -3,6 +3,7 @@ import { isWidget } from '../../widgets/index.ts';
 import { BadField, Fields, isObject } from '../fields.ts';
 import { onKinds, styles } from '../readStyles.ts';
 import type { Id, Noted, Styles } from '../records.ts';
+import { stableText } from '../stableText.ts';
 import { NOTHING, onlyDiffer } from './effects.ts';
 import { inStyles } from './mentions.ts';
 import { note } from './readCommon.ts';
@@ -97,7 +98,8 @@ export const preset: RecordKind<PresetRecord, InGuide<PresetRecord>> = {
   effects(was, is) {
     if (was && is && onlyDiffer(was, is, ['name', 'order', 'set', 'begins', 'note'])) return NOTHING;
     // What is new or gone is worn by nothing; whatever takes it on or off is drawn for that.
-    const isSame = !was || !is || (was.includes === is.includes && sameParts(was, is));
+    const isSame =
+      !was || !is || (stableText(was.includes) === stableText(is.includes) && sameParts(was, is));
     return { rules: 'holders', markup: isSame ? 'none' : 'all' };
   },
 };
