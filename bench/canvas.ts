@@ -68,4 +68,25 @@ const slots = await page.evaluate(async () => {
 });
 console.log(limit('one slot edited on the large demo, call to new rule', median(slots.slice(20)), 2));
 console.log(limit('  the same, the slowest of a hundred', quantile(slots.slice(20), 0.99), 2));
+const styles = await page.evaluate(async () => {
+  const { bench } = globalThis as unknown as {
+    bench: { textStyle(n: number): number; textStyleFloor(n: number): number; usedRules(): number };
+  };
+  const rules = bench.usedRules();
+  const ours: number[] = [];
+  const floor: number[] = [];
+  for (let i = 0; i < 61; i++) {
+    ours.push(bench.textStyle(i));
+    floor.push(bench.textStyleFloor(i + 4));
+  }
+  return { rules, ours: ours.slice(10), floor: floor.slice(10) };
+});
+console.log(
+  row(
+    `one step of a text style on the large demo, ${styles.rules} rules: style and layout`,
+    median(styles.ours),
+    median(styles.floor),
+    1.5,
+  ),
+);
 await browser.close();

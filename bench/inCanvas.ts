@@ -12,6 +12,11 @@ interface Bench {
   prepareLarge(): Promise<void>;
   /** One slot of a widget on it, from the edit to the new rule; style and layout are the browser’s. */
   slot(n: number): number;
+  /** One step of the size of a text style on it, with style and layout; how many rules it alters is told by `usedRules`. */
+  textStyle(n: number): number;
+  /** The bare floor: that size set in the rules that the step alters, and nothing else. */
+  textStyleFloor(n: number): number;
+  usedRules(): number;
 }
 
 const RUNS_AHEAD = 2;
@@ -20,6 +25,20 @@ let canvas: PageCanvas;
 let frame: HTMLIFrameElement;
 /** A heading of the large demo. */
 let heading = '';
+
+/** The text style of running text. */
+const TEXT_STYLE = 'style-text';
+let used: CSSStyleRule[] = [];
+
+const isStyleRule = (rule: CSSRule): rule is CSSStyleRule => 'selectorText' in rule;
+const innerRules = (rule: CSSRule): CSSStyleRule[] =>
+  isStyleRule(rule)
+    ? [rule]
+    : 'cssRules' in rule
+      ? [...(rule as CSSGroupingRule).cssRules].flatMap(innerRules)
+      : [];
+const styleRules = (): CSSStyleRule[] =>
+  canvas.document.adoptedStyleSheets.flatMap(sheet => [...sheet.cssRules].flatMap(innerRules));
 
 const color = (n: number) =>
   ({
@@ -81,6 +100,31 @@ const bench: Bench = {
     site = applied.value.site;
     canvas.show(site, new Set([heading]));
     return performance.now() - began;
+  },
+  textStyle(n) {
+    const began = performance.now();
+    const value = { type: 'dimension', value: { value: 20 + (n % 9), unit: 'px' } } as const;
+    const applied = applyChange(site, {
+      edits: [{ op: 'set', id: TEXT_STYLE, path: ['styles', '/fontSize'], value }],
+    });
+    if (!applied.ok) throw new Error(applied.problem.message);
+    site = applied.value.site;
+    canvas.show(site, new Set([TEXT_STYLE]));
+    settle();
+    return performance.now() - began;
+  },
+  textStyleFloor(n) {
+    const began = performance.now();
+    for (const { style } of used) style.setProperty('font-size', `${20 + (n % 9)}px`);
+    settle();
+    return performance.now() - began;
+  },
+  usedRules() {
+    const before = new Map(styleRules().map(rule => [rule, rule.cssText]));
+    bench.textStyle(1);
+    bench.textStyle(2);
+    used = styleRules().filter(rule => before.get(rule) !== rule.cssText);
+    return used.length;
   },
   ours(n) {
     const began = performance.now();

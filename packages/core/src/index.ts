@@ -1,5 +1,5 @@
 export * from './cascade/index.ts';
-export * from './check/index.ts';
+export * from './checks/index.ts';
 export * from './color/index.ts';
 export * from './commands/index.ts';
 export * from './graph/index.ts';
@@ -7,6 +7,7 @@ export * from './guide/index.ts';
 export * from './icons/index.ts';
 export * from './limits/index.ts';
 export * from './lists/index.ts';
+export * from './measure/index.ts';
 export * from './properties/index.ts';
 export * from './reach/index.ts';
 export * from './render/index.ts';

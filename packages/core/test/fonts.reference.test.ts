@@ -1,7 +1,7 @@
 import { createFontStack } from '@capsizecss/core';
 import { describe, expect, it } from '@jest/globals';
-import { fontBill, missingCuts } from '../src/check/index.ts';
 import { familiesOf, familyIn } from '../src/guide/index.ts';
+import { fontBill, missingCuts } from '../src/measure/index.ts';
 import { publishSite } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type FontRecord, type Site } from '../src/site/index.ts';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { nodeScope, pageScope, threadOf } from '../src/cascade/index.ts';
-import { rasterIcons } from '../src/check/index.ts';
 import { entranceOf, setEntrance, setSlot, setSlots, targetId } from '../src/commands/index.ts';
 import { guideOf, planGuide, readGuideData, takeGuide } from '../src/guide/index.ts';
+import { rasterIcons } from '../src/measure/index.ts';
 import { MOVEMENT_NAMES, propertyOf } from '../src/properties/index.ts';
 import { impactOf, reachOf } from '../src/reach/index.ts';
 import {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { contributionsTo, nodeScope, winner } from '../src/cascade/index.ts';
-import { noEffect } from '../src/check/index.ts';
 import { addWidget, addWithin, joinTexts, removeNodes, setSlot } from '../src/commands/index.ts';
+import { noEffect } from '../src/measure/index.ts';
 import { propertyOf } from '../src/properties/index.ts';
 import { printHtml, publishSite, renderCell, samplesIn, specimenRows } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';

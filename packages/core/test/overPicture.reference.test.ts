@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { isLargeText, leastTint, pictureUnder, wantedFor, worstContrast } from '../src/check/index.ts';
 import { contrast, layOver, parseColor } from '../src/color/index.ts';
+import { isLargeText, leastTint, pictureUnder, wantedFor, worstContrast } from '../src/measure/index.ts';
 import { seeded } from './support/random.ts';
 
 const color = (text: string) => {

@@ -1,6 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
 import { computedStyles, nodeScope } from '../src/cascade/index.ts';
-import { overridesOf, resetOverrides } from '../src/check/index.ts';
 import {
   alike,
   carryLook,
@@ -11,6 +10,7 @@ import {
   promoteToToken,
   RANGES,
 } from '../src/commands/index.ts';
+import { overridesOf, resetOverrides } from '../src/measure/index.ts';
 import type { Facet, PropertyName } from '../src/properties/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type Site, stableText } from '../src/site/index.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { nodeScope } from '../src/cascade/index.ts';
-import { pictureAt, pictureBehind } from '../src/check/index.ts';
 import { layTint } from '../src/commands/index.ts';
+import { pictureAt, pictureBehind } from '../src/measure/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, getRecord, isNode, type Site } from '../src/site/index.ts';
 import { role, type Value } from '../src/values/index.ts';

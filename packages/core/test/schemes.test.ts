@@ -1,6 +1,4 @@
 import { describe, expect, it } from '@jest/globals';
-import { roleColor, schemeContrasts } from '../src/check/index.ts';
-import { leastShift } from '../src/check/leastShift.ts';
 import { type Color, contrast, convert, distance, luminance } from '../src/color/index.ts';
 import {
   addPasted,
@@ -14,6 +12,8 @@ import {
   setSlot,
 } from '../src/commands/index.ts';
 import { ROLES, rolesOf } from '../src/guide/index.ts';
+import { roleColor, schemeContrasts } from '../src/measure/index.ts';
+import { leastShift } from '../src/measure/leastShift.ts';
 import { must } from '../src/result/index.ts';
 import {
   applyChange,

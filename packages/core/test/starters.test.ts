@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { schemeFailures } from '../src/check/index.ts';
 import { beginWithVariant, type LaidInArea, layInArea, type Made, showArea } from '../src/commands/index.ts';
 import { planGuide, takeGuide } from '../src/guide/index.ts';
+import { schemeFailures } from '../src/measure/index.ts';
 import { publishSite, sectionsIn } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
 import {

@@ -4,6 +4,7 @@ export * from './clip.ts';
 export * from './columns.ts';
 export * from './hide.ts';
 export * from './layTint.ts';
+export { bindRole, roleFixes } from './mendRole.ts';
 export * from './motion.ts';
 export * from './nearestToken.ts';
 export * from './pages.ts';

@@ -1,4 +1,4 @@
-import { type PictureBehind, pictureAt } from '../check/index.ts';
+import { type PictureBehind, pictureAt } from '../measure/index.ts';
 import { type Edit, parseSlot, printSlot, type Site } from '../site/index.ts';
 import type { Tint } from '../values/index.ts';
 import { setSlots } from './styles.ts';

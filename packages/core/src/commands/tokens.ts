@@ -17,6 +17,7 @@ import {
 } from '../site/index.ts';
 import {
   closure,
+  derivationNamed,
   literalOf,
   NO_REBINDS,
   type PastedSwatches,
@@ -57,6 +58,22 @@ export function addToken(
     value,
   };
   return { id, edits: [{ op: 'put', record }] };
+}
+
+/** A token that follows this one by a derivation, at the settings it begins with; null where there is none such. */
+export function deriveToken(site: Site, id: Id, op: string): { edits: Edit[]; id: Id } | null {
+  const token = site.kinds.token.get(id);
+  const made = derivationNamed(op);
+  if (!token || !made || made.type !== token.type) return null;
+  const other = [...site.kinds.token.values()].find(it => it.type === token.type && it.id !== id);
+  if (made.from.length > 1 && !other) return null;
+  const from = made.from.map((_, i) => (i === 0 ? id : (other?.id ?? id)));
+  return addToken(site, {
+    type: token.type,
+    group: token.group,
+    name: `${token.name} ${made.label.toLowerCase()}`,
+    value: { type: 'derived', derivation: { op, from, by: made.by.map(by => by.start) } },
+  });
 }
 
 /** A copy right after the token, which stands by itself: what follows the one does not follow the other. */

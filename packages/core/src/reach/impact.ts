@@ -7,7 +7,7 @@ import {
   type Source,
   winner,
 } from '../cascade/index.ts';
-import { type Failure, newFailures } from '../check/contrast.ts';
+import { type Failure, newFailures } from '../measure/contrast.ts';
 import { type PropertyName, printDeclaration, propertyOf } from '../properties/index.ts';
 import { ok, type Result } from '../result/index.ts';
 import {

@@ -1,26 +1,27 @@
-import { nameOf, rasterIcons, type Site } from '@cove/core';
+import { CHECKS, type Site } from '@cove/core';
+import { useFindings } from '../../checks/useFindings.ts';
 import { useGo } from '../../shell/go.ts';
 import { Group } from '../tray/Group.tsx';
 
 /** Pictures that stand where an icon should: each leads to its place. */
 export function RasterIcons({ site }: { site: Site }) {
   const go = useGo();
-  const found = rasterIcons(site);
+  const found = useFindings('rasterIcons', site);
   if (found.length === 0) return null;
   return (
-    <Group label="Pictures in an icon’s place" note={String(found.length)}>
+    <Group label={CHECKS.rasterIcons.title} note={String(found.length)}>
       <p className="text-small text-muted">
         They keep their own colours on every scheme, and blur when enlarged.
       </p>
-      <ul aria-label="Pictures in an icon’s place">
-        {found.map(({ widget, field, picture }) => (
-          <li key={`${widget.id} ${field}`}>
+      <ul aria-label={CHECKS.rasterIcons.title}>
+        {found.map(({ at, message }) => (
+          <li key={`${at.record} ${at.path}`}>
             <button
               type="button"
               className="w-full truncate text-left hover:text-teal hover:underline"
-              onClick={() => go(widget.id)}
+              onClick={() => go(at.record)}
             >
-              {picture.name} in {nameOf(site, widget.id)}
+              {message}
             </button>
           </li>
         ))}

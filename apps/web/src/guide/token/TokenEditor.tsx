@@ -2,16 +2,14 @@ import {
   addRamp,
   type Color,
   DERIVATIONS,
+  deriveToken,
   duplicateToken,
   type Edit,
   fail,
-  freeName,
   type Id,
-  keyBetween,
   literalOf,
   moveToken,
   NO_REBINDS,
-  newId,
   ok,
   parseTokenValue,
   printTyped,
@@ -32,15 +30,6 @@ import { Select } from '../../ui/Select.tsx';
 import { TypedField } from '../../ui/TypedField.tsx';
 import { Derived } from './Derived.tsx';
 import { RemoveToken } from './RemoveToken.tsx';
-
-export const lastOrder = (site: Site): string =>
-  keyBetween(
-    [...site.kinds.token.values()].reduce<string | null>(
-      (last, { order }) => (last === null || order > last ? order : last),
-      null,
-    ),
-    null,
-  );
 
 const STEPS = [5, 7, 9, 11];
 
@@ -70,20 +59,8 @@ export function TokenEditor({
   const groups = [...new Set([...tokens.values()].filter(it => it.type === token.type).map(it => it.group))];
 
   const derive = (op: string) => {
-    const made = DERIVATIONS.find(it => it.op === op);
-    const other = [...tokens.values()].find(it => it.type === token.type && it.id !== token.id);
-    if (!made || (made.from.length > 1 && !other)) return;
-    const id = newId('t');
-    const from = made.from.map((_, i) => (i === 0 ? token.id : (other?.id ?? token.id)));
-    const { note: _, ...rest } = token;
-    const record: TokenRecord = {
-      ...rest,
-      id,
-      name: freeName(site, token.type, token.group, `${token.name} ${made.label.toLowerCase()}`),
-      order: lastOrder(site),
-      value: { type: 'derived', derivation: { op, from, by: made.by.map(by => by.start) } },
-    };
-    if (commit([{ op: 'put', record }], `Derive a token from ${token.name}`)) onMade(id);
+    const made = deriveToken(site, token.id, op);
+    if (made && commit(made.edits, `Derive a token from ${token.name}`)) onMade(made.id);
   };
   const duplicate = () => {
     const made = duplicateToken(site, token.id);

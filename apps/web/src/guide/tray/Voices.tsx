@@ -1,6 +1,7 @@
-import { fontBill, missingCuts, type TokenRecord } from '@cove/core';
+import { fontBill, type TokenRecord } from '@cove/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { ownFaces } from '../../canvas/styleEngine.ts';
+import { useFindings } from '../../checks/useFindings.ts';
 import { useSession } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -23,7 +24,7 @@ export function Voices({ site, tokens, open, onOpen }: TokenList) {
   const [choosing, setChoosing] = useState(false);
   useStyleText(ownFaces(site, session.id));
   const bill = useMemo(() => fontBill(site), [site]);
-  const missing = useMemo(() => missingCuts(site), [site]);
+  const problems = [...useFindings('families', site), ...useFindings('missingCuts', site)];
   const count = bill.families.length;
   const add = () => {
     addToken(
@@ -60,14 +61,9 @@ export function Voices({ site, tokens, open, onOpen }: TokenList) {
           </li>
         ))}
       </ul>
-      {bill.tooMany && (
-        <p className="mt-1">
-          {count} families: many fonts make a design restless and a page slow. Three do for most.
-        </p>
-      )}
-      {missing.map(({ style, family, missing: what, found, has }) => (
-        <p key={`${style} ${what}`} className="mt-1 text-small">
-          <strong>{site.kinds.textStyle.get(style)?.name}</strong> asks for {found}; {family} has {has}.
+      {problems.map(({ check, at, message }) => (
+        <p key={`${check} ${at.record} ${at.path}`} className="mt-1 text-small">
+          {message}
         </p>
       ))}
       {!locked && (

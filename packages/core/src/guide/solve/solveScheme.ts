@@ -1,5 +1,5 @@
-import { leastShift } from '../../check/leastShift.ts';
 import { atLightness, type Color, roundColor } from '../../color/index.ts';
+import { leastShift } from '../../measure/leastShift.ts';
 import { newId } from '../../site/id.ts';
 import type { Id, SchemeRecord, TokenRecord } from '../../site/records.ts';
 import { stableText } from '../../site/stableText.ts';
