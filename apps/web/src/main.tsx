@@ -8,6 +8,7 @@ import { RouterProvider } from 'react-router/dom';
 import { Toaster } from 'sonner';
 import { Welcome } from './front/Welcome.tsx';
 import { Broken } from './shell/Broken.tsx';
+import { STATIONS } from './stations/index.ts';
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
 
@@ -29,22 +30,9 @@ const router = createBrowserRouter([
             index: true,
             lazy: async () => ({ Component: (await import('./shell/FirstStation.tsx')).FirstStation }),
           },
-          {
-            path: 'guide',
-            lazy: async () => ({ Component: (await import('./guide/GuideStation.tsx')).GuideStation }),
-          },
-          {
-            path: 'pages',
-            lazy: async () => ({ Component: (await import('./pages/PagesStation.tsx')).PagesStation }),
-          },
-          {
-            path: 'pages/:page',
-            lazy: async () => ({ Component: (await import('./pages/PagesStation.tsx')).PagesStation }),
-          },
-          {
-            path: 'release',
-            lazy: async () => ({ Component: (await import('./release/ReleaseStation.tsx')).ReleaseStation }),
-          },
+          ...STATIONS.flatMap(({ paths, load }) =>
+            paths.map(path => ({ path, lazy: async () => ({ Component: await load() }) })),
+          ),
         ],
       },
     ],

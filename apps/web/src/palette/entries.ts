@@ -9,6 +9,7 @@ import {
   type Site,
   tokenPath,
 } from '@cove/core';
+import { STATIONS } from '../stations/index.ts';
 import { stationActs } from './stationActs.ts';
 
 export const GROUPS = [
@@ -65,9 +66,7 @@ export const stationEntries = (): Entry[] =>
   );
 
 const ACTS: readonly Entry[] = [
-  entry('Acts', 'guide', 'Open the guide', '', open('guide'), 'station specimen'),
-  entry('Acts', 'pages', 'Open the pages', '', open('pages'), 'station outline'),
-  entry('Acts', 'release', 'Open the releases', '', open('release'), 'station publish'),
+  ...STATIONS.map(it => entry('Acts', it.name, it.open.label, '', open(it.name), it.open.words)),
   entry(
     'Acts',
     'ground',

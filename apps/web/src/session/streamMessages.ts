@@ -1,4 +1,4 @@
-import type { Change, Id } from '@cove/core';
+import type { Change, Id, StationName } from '@cove/core';
 
 /** A change made here: `base` is the number of the last change that was seen when it was made. */
 export interface MadeChange extends Change {
@@ -15,8 +15,6 @@ export interface Accepted extends MadeChange {
   /** The whole site is another since: it was upgraded, or a backup was restored. */
   resets?: 'upgrade' | 'restore';
 }
-
-export type StationName = 'guide' | 'pages' | 'release';
 
 /** Where somebody is at a site. */
 export interface Whereabouts {

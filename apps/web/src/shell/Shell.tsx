@@ -2,6 +2,7 @@ import { Redo2, Search, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, Outlet, useParams } from 'react-router';
 import { useOpened, useSessionState } from '../session/context.tsx';
+import { STATIONS } from '../stations/index.ts';
 import { Button } from '../ui/Button.tsx';
 import { Losses } from './Losses.tsx';
 import { People } from './PeopleSheet.tsx';
@@ -11,12 +12,6 @@ import { usePresence } from './usePresence.ts';
 
 const KeysSheet = lazy(async () => ({ default: (await import('./KeysSheet.tsx')).KeysSheet }));
 const Palette = lazy(async () => ({ default: (await import('../palette/Palette.tsx')).Palette }));
-
-const STATIONS = [
-  { path: 'guide', label: 'Guide' },
-  { path: 'pages', label: 'Pages' },
-  { path: 'release', label: 'Release' },
-] as const;
 
 const KEEPER = {
   content: 'You may change words and pictures',
@@ -91,7 +86,7 @@ export function Shell() {
         </h1>
         <nav aria-label="Stations" className="relative h-full">
           <ol className="flex h-full gap-14">
-            {STATIONS.map(({ path, label }) => (
+            {STATIONS.map(({ name: path, label }) => (
               <li key={path} className="relative flex items-center">
                 <NavLink
                   to={`/sites/${siteId}/${path}`}

@@ -2,13 +2,12 @@ import { useEffect, useRef } from 'react';
 import { useLocation, useParams, useSearchParams } from 'react-router';
 import { OUR_SCHEMA } from '../api/request.ts';
 import { useSession } from '../session/context.tsx';
-import type { StationName, Whereabouts } from '../session/streamMessages.ts';
+import type { Whereabouts } from '../session/streamMessages.ts';
+import { stationAt } from '../stations/index.ts';
 
 /** How often, in ms, one says again that one is here, and at most says that one is elsewhere. */
 const AGAIN = 25_000;
 const AT_MOST = 1000;
-
-const STATIONS: readonly StationName[] = ['guide', 'pages', 'release'];
 
 /** Tells the others at the site where one is. A word lost on the way is made up for by the next. */
 export function usePresence(): void {
@@ -17,7 +16,7 @@ export function usePresence(): void {
   const { page } = useParams();
   const [params] = useSearchParams();
   const node = params.get('node');
-  const station = STATIONS.find(it => pathname.split('/')[3] === it);
+  const station = stationAt(pathname)?.name;
   const place = useRef<Whereabouts | null>(null);
   place.current = station
     ? { station, ...(page !== undefined && { page }), ...(node !== null && { node }) }

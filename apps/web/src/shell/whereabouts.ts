@@ -1,5 +1,6 @@
 import { getRecord, type Id, nameOf, type Site } from '@cove/core';
 import type { Whereabouts } from '../session/streamMessages.ts';
+import { stationNamed } from '../stations/index.ts';
 
 /** Where somebody is, in words, and the address of it. */
 export function whereabouts(
@@ -10,10 +11,7 @@ export function whereabouts(
   if (!place) return { words: '', to: `/sites/${siteId}` };
   const { station, page, node } = place;
   if (station !== 'pages' || page === undefined)
-    return {
-      words: station === 'release' ? 'Release' : station === 'guide' ? 'Guide' : 'Pages',
-      to: `/sites/${siteId}/${station}`,
-    };
+    return { words: stationNamed(station).label, to: `/sites/${siteId}/${station}` };
   const at = node !== undefined && node !== page && getRecord(site, node) ? `, ${nameOf(site, node)}` : '';
   return {
     words: `${nameOf(site, page)}${at}`,

@@ -26,3 +26,4 @@ export * from './rights.ts';
 export * from './site.ts';
 export { parseSlot, printSlot, type SlotParts } from './slot.ts';
 export { stableText } from './stableText.ts';
+export { STATIONS, type StationName } from './stations.ts';

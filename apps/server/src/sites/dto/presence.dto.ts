@@ -1,7 +1,6 @@
+import { STATIONS, type StationName } from '@cove/core';
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { IsIn, IsOptional, IsString, Matches, MaxLength } from 'class-validator';
-
-export const STATIONS = ['guide', 'pages', 'release'] as const;
 
 export class PresenceDto {
   @ApiProperty({ description: 'Names this tab' })
@@ -11,7 +10,7 @@ export class PresenceDto {
 
   @ApiProperty({ enum: STATIONS })
   @IsIn(STATIONS)
-  station: (typeof STATIONS)[number];
+  station: StationName;
 
   @ApiPropertyOptional({ description: 'Id of the open page' })
   @IsOptional()

@@ -1,0 +1,14 @@
+import type { StationName } from '@cove/core';
+import type { ComponentType } from 'react';
+
+/** A place of work: everything that the shell, the routes, the palette and the others at a site know of it. */
+export interface Station<Name extends StationName = StationName> {
+  readonly name: Name;
+  readonly label: string;
+  /** What the palette calls going there, and further words by which it is found. */
+  readonly open: { readonly label: string; readonly words: string };
+  /** Paths below `/sites/SITE/`, the station’s own first. */
+  readonly paths: readonly [Name, ...string[]];
+  /** Fetched when one goes there for the first time. */
+  load(): Promise<ComponentType>;
+}
