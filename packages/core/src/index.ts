@@ -2,6 +2,7 @@ export * from './cascade/index.ts';
 export * from './checks/index.ts';
 export * from './color/index.ts';
 export * from './commands/index.ts';
+export * from './content/index.ts';
 export * from './graph/index.ts';
 export * from './guide/index.ts';
 export * from './icons/index.ts';

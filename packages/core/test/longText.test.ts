@@ -1,21 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import { contributionsTo, nodeScope, winner } from '../src/cascade/index.ts';
 import { addWidget, addWithin, joinTexts, removeNodes, setSlot } from '../src/commands/index.ts';
+import { isRichText, type RichText, richText } from '../src/content/index.ts';
 import { noEffect } from '../src/measure/index.ts';
 import { propertyOf } from '../src/properties/index.ts';
 import { printHtml, publishSite, renderCell, samplesIn, specimenRows } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
-import {
-  applyChange,
-  type Edit,
-  type Id,
-  isRichText,
-  nodesUnder,
-  type RichText,
-  richText,
-  type Site,
-  stableText,
-} from '../src/site/index.ts';
+import { applyChange, type Edit, type Id, nodesUnder, type Site, stableText } from '../src/site/index.ts';
 import { looksOf, takeLook } from '../src/starters/index.ts';
 import { elementNamed } from '../src/widgets/index.ts';
 import { demoSite } from './support/demo.ts';

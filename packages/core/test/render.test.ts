@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { lexer, parse, walk } from 'css-tree';
 import { resetNode, setTyped } from '../src/commands/index.ts';
+import { readHref } from '../src/content/index.ts';
 import { PROPERTIES, propertyByCss } from '../src/properties/index.ts';
 import {
   escapeHtml,
@@ -11,7 +12,7 @@ import {
   publishSite,
   renderPreview,
 } from '../src/render/index.ts';
-import { applyChange, type Edit, readHref, type Site } from '../src/site/index.ts';
+import { applyChange, type Edit, type Site } from '../src/site/index.ts';
 import { parseDeclarations } from '../src/tokens/index.ts';
 import { ELEMENTS, hostOf, partNames, statesOf } from '../src/widgets/index.ts';
 import { demoSite } from './support/demo.ts';

@@ -40,7 +40,7 @@ import { titled } from '../ui/titled.ts';
 import { FieldOwner } from '../ui/useTyping.ts';
 import { AlsoTo, useSaidOfOthers } from './alsoTo.ts';
 import { CarryLook } from './CarryLook.tsx';
-import { ContentFields } from './ContentFields.tsx';
+import { ContentFields } from './content/ContentFields.tsx';
 import { ElementHead } from './ElementHead.tsx';
 import { FromGuide } from './FromGuide.tsx';
 import { FACET_NAMES } from './facetNames.ts';

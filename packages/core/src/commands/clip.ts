@@ -1,17 +1,21 @@
-import { isIconName } from '../icons/index.ts';
+import {
+  type Content,
+  type ContentField,
+  type ContentMapping,
+  type LinkTarget,
+  mapContent,
+} from '../content/index.ts';
 import { LIMITS, scanJson, tooLong } from '../limits/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { FIRST_SCHEMA, SCHEMA, upgradeRecord } from '../schema/index.ts';
 import { isObject } from '../site/fields.ts';
 import {
   type Area,
-  type Content,
   type Edit,
   elementOfArea,
   getRecord,
   type Id,
   isNode,
-  type LinkTarget,
   type NodeRecord,
   newId,
   nodesUnder,
@@ -24,7 +28,6 @@ import {
   type Styles,
   settingsOf,
   subtree,
-  withLinks,
 } from '../site/index.ts';
 import { literalOf, NO_REBINDS, tokenAt, tokenPath } from '../tokens/index.ts';
 import { isId, readValue, tokensIn, type Value, withTokens } from '../values/index.ts';
@@ -237,15 +240,15 @@ class Paster {
         : home;
   }
 
-  private content(field: { type: string } | undefined, value: Content): Content {
-    const { asset, drawing } = this.site.kinds;
-    if (typeof value === 'string' && field?.type === 'asset')
-      return asset.has(value) ? value : this.missing('picture', value);
-    if (typeof value === 'string' && field?.type === 'icon')
-      return isIconName(value) || asset.has(value) || drawing.has(value)
-        ? value
-        : this.missing('drawing', value);
-    return withLinks(value, link => this.link(link));
+  private readonly mapping: ContentMapping = {
+    link: link => this.link(link),
+    asset: id => (this.site.kinds.asset.has(id) ? id : this.missing('picture', id)),
+    drawn: id =>
+      this.site.kinds.asset.has(id) || this.site.kinds.drawing.has(id) ? id : this.missing('drawing', id),
+  };
+
+  private content(field: ContentField | undefined, value: Content): Content {
+    return field ? mapContent(field, value, this.mapping) : value;
   }
 
   private styles(styles: Styles): Styles {

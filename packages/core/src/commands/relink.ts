@@ -1,22 +1,21 @@
+import { type ContentMapping, type LinkTarget, mapContent } from '../content/index.ts';
 import { mentionsOf } from '../reach/mentions.ts';
-import {
-  type Content,
-  type Edit,
-  getRecord,
-  type Id,
-  type LinkTarget,
-  type Site,
-  withLinks,
-} from '../site/index.ts';
+import { type Edit, getRecord, type Id, type Site, type WidgetRecord } from '../site/index.ts';
+import { elementNamed } from '../widgets/index.ts';
 import { rulesAbout } from './placedRules.ts';
 
 /** The same widget with other links; the very one where none differs. */
-export function relinked<T extends { content: Readonly<Record<string, Content>> }>(
+export function relinked<T extends Pick<WidgetRecord, 'widget' | 'content'>>(
   widget: T,
-  other: (link: LinkTarget) => LinkTarget,
+  link: (link: LinkTarget) => LinkTarget,
 ): T {
+  const mapping: ContentMapping = { link, asset: id => id, drawn: id => id };
+  const fields = elementNamed(widget.widget).content;
   const content = Object.fromEntries(
-    Object.entries(widget.content).map(([field, value]) => [field, withLinks(value, other)]),
+    Object.entries(widget.content).map(([name, value]) => {
+      const field = fields[name];
+      return [name, field ? mapContent(field, value, mapping) : value];
+    }),
   );
   return Object.entries(content).every(([field, value]) => value === widget.content[field])
     ? widget

@@ -1,3 +1,4 @@
+import type { LinkTarget } from '../content/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import {
   childrenOf,
@@ -5,7 +6,6 @@ import {
   getRecord,
   type Id,
   isNode,
-  type LinkTarget,
   newId,
   nodesUnder,
   type Site,

@@ -1,10 +1,10 @@
+import { isRichText } from '../content/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import {
   childrenOf,
   type Edit,
   getRecord,
   type Id,
-  isRichText,
   newId,
   nodesUnder,
   parseSlot,

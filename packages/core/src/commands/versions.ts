@@ -1,5 +1,6 @@
+import type { LinkTarget } from '../content/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-import { type Edit, type Id, keyBetween, type LinkTarget, type Site, versionsOf } from '../site/index.ts';
+import { type Edit, type Id, keyBetween, type Site, versionsOf } from '../site/index.ts';
 import { relinked } from './relink.ts';
 import { removeNodes } from './several.ts';
 import { duplicateNode, type Made } from './structure.ts';

@@ -1,8 +1,8 @@
+import type { LinkTarget } from '../content/index.ts';
 import {
   childrenOf,
   getRecord,
   type Id,
-  type LinkTarget,
   type PageRecord,
   SETTINGS,
   type Site,

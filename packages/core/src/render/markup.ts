@@ -1,10 +1,10 @@
 import { childScope, pageScope, type Scope, sourcesOf, speaksOf } from '../cascade/index.ts';
+import type { Content } from '../content/index.ts';
 import { LIMITS } from '../limits/index.ts';
 import {
   AREAS,
   type Area,
   type AssetRecord,
-  type Content,
   childrenOf,
   contentReferences,
   getRecord,

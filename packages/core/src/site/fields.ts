@@ -1,6 +1,6 @@
+import { readPlain } from '../content/index.ts';
 import { LIMITS } from '../limits/index.ts';
 import { isId } from '../values/index.ts';
-import { readPlain } from './content.ts';
 import { isOrderKey } from './order.ts';
 
 /** Characters of a key of a map: an id, a slot, the place of a declaration. */

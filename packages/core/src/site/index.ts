@@ -1,7 +1,6 @@
 export * from './apply.ts';
 export { elementOfArea } from './area.ts';
 export * from './change.ts';
-export * from './content.ts';
 export { type DeclarationParts, parseDeclarationKey, printDeclarationKey } from './declaration.ts';
 export { differenceTo, fieldEdits } from './difference.ts';
 export * from './history.ts';

@@ -1,6 +1,5 @@
 import type { PropertyName } from '../properties/index.ts';
 import type { Value } from '../values/index.ts';
-import type { LinkTarget, RichText } from './content.ts';
 import type { PageRecord, SectionRecord, SiteRecord, WidgetRecord } from './kinds/index.ts';
 
 export type * from './kinds/index.ts';
@@ -83,8 +82,6 @@ export interface Wearer extends Declaring {
   wears: Readonly<Record<Id, Wear>>;
   styles: Styles;
 }
-
-export type Content = string | number | boolean | null | LinkTarget | RichText;
 
 /** Things on a page that take styles and presets. */
 export type NodeRecord = SectionRecord | WidgetRecord;

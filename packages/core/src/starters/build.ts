@@ -1,3 +1,4 @@
+import type { Content } from '../content/index.ts';
 import { type PropertyRow, propertyOf } from '../properties/index.ts';
 import { must } from '../result/index.ts';
 import {
@@ -5,7 +6,6 @@ import {
   type AssetRecord,
   type At,
   applyChange,
-  type Content,
   type DrawingRecord,
   EMPTY_SITE,
   keyBetween,

@@ -23,7 +23,6 @@ import { table } from './table/index.ts';
 import { text } from './text/index.ts';
 
 export {
-  type ContentField,
   ELEMENT_FAMILIES,
   type ElementFamily,
   type ElementType,

@@ -1,11 +1,10 @@
-import { isIconName } from '../../icons/index.ts';
+import { type Content, referencesInContent } from '../../content/index.ts';
 import type { Problem } from '../../result/index.ts';
 import { elementNamed, isWidget, maybeElement } from '../../widgets/index.ts';
-import { isRichText, type LinkTarget } from '../content.ts';
 import { checkNesting } from '../nesting.ts';
 import { content } from '../readContent.ts';
 import { declarations, onElement, styles } from '../readStyles.ts';
-import type { Content, Id, Wearer } from '../records.ts';
+import type { Id, Wearer } from '../records.ts';
 import type { Reference } from '../reference.ts';
 import type { Scene } from '../scene.ts';
 import { checkWearer } from './checkWearer.ts';
@@ -24,30 +23,12 @@ export interface WidgetRecord extends Wearer {
 
 const isEmpty = (it: object) => Object.keys(it).length === 0;
 
-const inLink = (path: string, link: LinkTarget | undefined): Reference[] => {
-  if (link?.type === 'page') return [{ path, to: link.page, kinds: ['page'] }];
-  if (link?.type === 'section')
-    return [
-      { path, to: link.page, kinds: ['page'] },
-      { path, to: link.section, kinds: ['section'] },
-    ];
-  if (link?.type === 'file') return [{ path, to: link.asset, kinds: ['asset'] }];
-  return [];
-};
-
 /** Every record that the content of a widget mentions. */
 export function contentReferences(record: WidgetRecord): Reference[] {
   const fields = maybeElement(record.widget)?.content ?? {};
   return Object.entries(record.content).flatMap(([name, value]): Reference[] => {
-    const path = `content.${name}`;
-    if (fields[name]?.type === 'asset')
-      return typeof value === 'string' ? [{ path, to: value, kinds: ['asset'] }] : [];
-    if (fields[name]?.type === 'icon')
-      return typeof value === 'string' && !isIconName(value)
-        ? [{ path, to: value, kinds: ['drawing', 'asset'] }]
-        : [];
-    if (isRichText(value)) return value.flatMap(runs => runs.flatMap(run => inLink(path, run.link)));
-    return typeof value === 'object' && value !== null && 'type' in value ? inLink(path, value) : [];
+    const field = Object.hasOwn(fields, name) ? fields[name] : undefined;
+    return field ? referencesInContent(field, value).map(it => ({ path: `content.${name}`, ...it })) : [];
   });
 }
 

@@ -1,4 +1,4 @@
-import { richText } from '../../site/index.ts';
+import { richText } from '../../content/index.ts';
 import { across, button, buttons, type SectionStarter } from './sketch.ts';
 
 export const actionTwo: SectionStarter = {

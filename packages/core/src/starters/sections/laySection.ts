@@ -1,8 +1,8 @@
 import { beginningOf, placeAt } from '../../commands/structure.ts';
+import type { Content } from '../../content/index.ts';
 import {
   type Area,
   byOrder,
-  type Content,
   type Edit,
   elementOfArea,
   type Id,

@@ -1,4 +1,4 @@
-import { richText } from '../../site/index.ts';
+import { richText } from '../../content/index.ts';
 import { heading, lead, type SectionStarter } from './sketch.ts';
 
 export const openingNotice: SectionStarter = {

@@ -1,4 +1,5 @@
-import { type Content, type LinkTarget, richText, type SharedArea } from '../../site/index.ts';
+import { type Content, type LinkTarget, richText } from '../../content/index.ts';
+import type { SharedArea } from '../../site/index.ts';
 
 /** What a section is for; the library is sorted by it. */
 export const PURPOSES = [

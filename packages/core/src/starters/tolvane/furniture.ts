@@ -1,4 +1,4 @@
-import { richText } from '../../site/index.ts';
+import { richText } from '../../content/index.ts';
 import type { SiteBuilder } from '../build.ts';
 
 /** What all pages share. */

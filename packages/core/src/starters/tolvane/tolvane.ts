@@ -1,4 +1,5 @@
-import { type LinkTarget, type RichText, richText, type Site } from '../../site/index.ts';
+import { type LinkTarget, type RichText, richText } from '../../content/index.ts';
+import type { Site } from '../../site/index.ts';
 import { SiteBuilder } from '../build.ts';
 import { pictureId, tolvaneGuide } from './guide.ts';
 

@@ -1,4 +1,5 @@
-import { type LinkTarget, richText, type Site } from '../../site/index.ts';
+import { type LinkTarget, richText } from '../../content/index.ts';
+import type { Site } from '../../site/index.ts';
 import { elementNamed, firstPart } from '../../widgets/index.ts';
 import { SiteBuilder } from '../build.ts';
 import { drawings } from '../drawings.ts';

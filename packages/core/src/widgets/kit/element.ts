@@ -1,7 +1,7 @@
+import { type Content, type ContentField, isRichText, type RichText } from '../../content/index.ts';
 import { accepts, type PartKind, propertyOf } from '../../properties/index.ts';
 import { must } from '../../result/index.ts';
-import { isRichText, type RichText } from '../../site/content.ts';
-import type { Content, State, Styles } from '../../site/records.ts';
+import type { State, Styles } from '../../site/records.ts';
 import { parseSlot } from '../../site/slot.ts';
 import { parseLiteral, role, type Value } from '../../values/index.ts';
 import type { MarkupContext, VElement } from './markup.ts';
@@ -26,16 +26,6 @@ export interface Part {
   /** The plain content field whose words it shows, so that they can be edited where they stand. */
   shows?: string;
 }
-
-export type ContentField =
-  | { type: 'plain'; label: string; long?: true }
-  /** `parts`: other things can be put between its paragraphs, which makes two of it. */
-  | { type: 'rich'; label: string; parts?: true }
-  | { type: 'link'; label: string }
-  | { type: 'asset'; label: string }
-  /** An icon of the set by its name, or a drawing of the brand's own or a picture by its id. */
-  | { type: 'icon'; label: string }
-  | { type: 'choice'; label: string; options: readonly (string | number)[] };
 
 /** What elements are for, in the order in which they are shown. */
 export const ELEMENT_FAMILIES = [

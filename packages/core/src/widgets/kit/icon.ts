@@ -1,4 +1,4 @@
-import type { Content } from '../../site/records.ts';
+import type { Content } from '../../content/index.ts';
 import { h, type MarkupContext, svg, type VElement } from './markup.ts';
 
 /**

@@ -1,4 +1,4 @@
-import type { LinkTarget, RichText } from '../../site/content.ts';
+import type { LinkTarget, RichText } from '../../content/index.ts';
 import type { AssetRecord } from '../../site/records.ts';
 
 /** A node of HTML to be. Only the printer makes markup of it, so only the printer escapes. */

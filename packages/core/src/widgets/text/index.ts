@@ -1,4 +1,4 @@
-import { plainOf } from '../../site/content.ts';
+import { plainOf } from '../../content/index.ts';
 import { flatParagraph, linkStates, runBaseline } from '../kit/baseline.ts';
 import { element, programStyles, rich } from '../kit/element.ts';
 import { h, runParts, runsToNodes } from '../kit/markup.ts';
