@@ -14,8 +14,8 @@ import { tolvane } from '@cove/core/starters';
 import { describe, expect, it } from '@jest/globals';
 import { resolveSubject } from '../src/bench/subject.ts';
 import { usesOfRow } from '../src/guide/uses.ts';
+import { placeOf } from '../src/navigation/go.ts';
 import { outlineRows } from '../src/pages/outlineRows.ts';
-import { placeOf } from '../src/shell/go.ts';
 
 const demo = tolvane(() => 'abcdef0123456789.webp');
 const after = (...edits: Edit[]): Site => {

@@ -1,7 +1,7 @@
 import { nodesUnder } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
 import { describe, expect, it } from '@jest/globals';
-import { type Box, dropOnPage } from '../src/pages/dropOnPage.ts';
+import { type Box, dropOnPage } from '../src/onPage/dropOnPage.ts';
 import { placeOfDrop } from '../src/pages/Outline.tsx';
 import { leadsTo } from '../src/pages/TryPage.tsx';
 

@@ -16,14 +16,8 @@ import { presetStyles, presetsAround, presetsWithin } from '../src/guide/index.t
 import { reachOf } from '../src/reach/index.ts';
 import { publishSite, renderNode } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
-import {
-  applyChange,
-  type Edit,
-  type PresetRecord,
-  type Site,
-  type Styles,
-  withRecords,
-} from '../src/site/index.ts';
+import { applyChange, type Edit, type PresetRecord, type Site, withRecords } from '../src/site/index.ts';
+import type { Styles } from '../src/slots/index.ts';
 import { keyword } from '../src/values/index.ts';
 import { demoSite } from './support/demo.ts';
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { type Color, contrast, convert, distance, luminance } from '../src/color/index.ts';
+import { leastShift } from '../src/color/leastShift.ts';
 import {
   addPasted,
   addRole,
@@ -13,7 +14,6 @@ import {
 } from '../src/commands/index.ts';
 import { ROLES, rolesOf } from '../src/guide/index.ts';
 import { roleColor, schemeContrasts } from '../src/measure/index.ts';
-import { leastShift } from '../src/measure/leastShift.ts';
 import { must } from '../src/result/index.ts';
 import {
   applyChange,

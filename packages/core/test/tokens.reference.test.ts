@@ -4,7 +4,8 @@ import StyleDictionary from 'style-dictionary';
 import { calculateClamp } from 'utopia-core';
 import { convert, parseColor } from '../src/color/index.ts';
 import { literalOf, NO_REBINDS, toDesignTokens, tokenPath } from '../src/tokens/index.ts';
-import { printFluid, scaleStep } from '../src/type/index.ts';
+import { scaleStep } from '../src/type/index.ts';
+import { printFluid } from '../src/values/index.ts';
 import { demoSite } from './support/demo.ts';
 
 const tokens = demoSite().kinds.token;

@@ -61,7 +61,7 @@ interface Props {
 
 /** Planes and derivations come when a swatch is to be changed. */
 const TokenEditor = lazy(async () => ({
-  default: (await import('../guide/token/TokenEditor.tsx')).TokenEditor,
+  default: (await import('../tokens/TokenEditor.tsx')).TokenEditor,
 }));
 
 /** Swatches and roles first, then a colour of one's own. */

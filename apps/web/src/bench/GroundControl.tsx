@@ -14,8 +14,8 @@ import {
 import { Image } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { type ReactNode, useRef } from 'react';
-import { DrawnIcon } from '../guide/drawings/DrawnIcon.tsx';
-import { drawnCss } from '../guide/tray/drawn.ts';
+import { DrawnIcon } from '../drawings/DrawnIcon.tsx';
+import { drawnCss } from '../drawings/drawn.ts';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
 import { useLocked } from '../session/rights.tsx';
 import { Floating } from '../ui/Floating.tsx';

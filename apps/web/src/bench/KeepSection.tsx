@@ -3,7 +3,7 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { problemText } from '../api/problemText.ts';
-import { useKeepSection } from '../pages/useKeptSections.ts';
+import { useKeepSection } from '../sections/useKeptSections.ts';
 import { useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Floating } from '../ui/Floating.tsx';

@@ -15,7 +15,7 @@ import {
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { PageCanvas } from '../canvas/pageCanvas.ts';
 import { ScaledFrame } from '../canvas/ScaledFrame.tsx';
-import { textsOver } from '../pages/textsOver.ts';
+import { textsOver } from '../canvas/textsOver.ts';
 import { samplePicture } from '../pictures/sampling.ts';
 import { useCommit, useSession } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';

@@ -18,9 +18,9 @@ import {
   type Value,
   type Via,
 } from '@cove/core';
+import { useGo } from '../navigation/go.ts';
 import { useCommit } from '../session/context.tsx';
 import { useLocked, useMay } from '../session/rights.tsx';
-import { useGo } from '../shell/go.ts';
 import { Button } from '../ui/Button.tsx';
 import { useAlsoTo } from './alsoTo.ts';
 import { Chip, colourOf } from './ColourControl.tsx';

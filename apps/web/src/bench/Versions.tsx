@@ -10,8 +10,8 @@ import {
 } from '@cove/core';
 import { lazy, Suspense, useState } from 'react';
 import { toast } from 'sonner';
+import { useGo } from '../navigation/go.ts';
 import { useCommit, useSession } from '../session/context.tsx';
-import { useGo } from '../shell/go.ts';
 import { Button } from '../ui/Button.tsx';
 import { NameInPlace } from '../ui/NameInPlace.tsx';
 

@@ -20,9 +20,9 @@ import {
 import { X } from 'lucide-react';
 import { useMemo } from 'react';
 import { PropertyRow } from '../bench/PropertyRow.tsx';
+import { drawnSize } from '../drawings/drawn.ts';
 import { useCommit } from '../session/context.tsx';
 import { Choice } from '../ui/Choice.tsx';
-import { drawnSize } from './tray/drawn.ts';
 
 const PAGE: StyleTarget = { type: 'default', element: 'page' };
 const GROUND: readonly PropertyName[] = [

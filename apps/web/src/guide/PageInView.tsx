@@ -12,8 +12,8 @@ import {
 } from '@cove/core';
 import { useState } from 'react';
 import type { Subject } from '../bench/subject.ts';
-import { Canvas } from '../pages/Canvas.tsx';
-import type { Picked } from '../pages/useSelection.ts';
+import { Canvas } from '../onPage/Canvas.tsx';
+import type { Picked } from '../onPage/useSelection.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
 

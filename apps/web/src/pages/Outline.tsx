@@ -1,9 +1,9 @@
 import { canStandIn, getRecord, type Id, isNode, nodesUnder, outermost, type Site } from '@cove/core';
 import { useMemo } from 'react';
+import type { Selection } from '../onPage/useSelection.ts';
 import { type Drop, Tree, type TreeRow } from '../ui/Tree.tsx';
 import { type OutlineRow, outlineRows } from './outlineRows.ts';
 import type { Acts } from './useActs.ts';
-import type { Selection } from './useSelection.ts';
 
 /** Where things come to stand before, into or after another; null where one of them cannot. */
 export function placeOfDrop(

@@ -10,10 +10,10 @@ import {
   type Site,
 } from '@cove/core';
 import { useMemo, useState } from 'react';
+import { useGo } from '../navigation/go.ts';
 import { useOverrides } from '../reach/useReach.ts';
 import { useCommit } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
-import { useGo } from '../shell/go.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Sheet } from '../ui/Sheet.tsx';

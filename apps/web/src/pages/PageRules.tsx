@@ -1,8 +1,8 @@
 import { ELEMENTS, type Id, type PageRecord, type Site } from '@cove/core';
 import { useNavigate } from 'react-router';
+import { useGo } from '../navigation/go.ts';
 import { useCommit, useSession } from '../session/context.tsx';
 import { useLocked } from '../session/rights.tsx';
-import { useGo } from '../shell/go.ts';
 import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
 

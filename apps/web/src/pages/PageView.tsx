@@ -10,14 +10,14 @@ import {
 } from '@cove/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { useStationActs } from '../palette/stationActs.ts';
+import { useStationActs } from '../acts/stationActs.ts';
+import { Canvas } from '../onPage/Canvas.tsx';
+import type { Selection } from '../onPage/useSelection.ts';
 import { useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
-import { Canvas } from './Canvas.tsx';
 import { TryPage } from './TryPage.tsx';
 import type { Acts } from './useActs.ts';
-import type { Selection } from './useSelection.ts';
 
 const NAMES: Record<Width, string> = { wide: 'Wide', medium: 'Medium', narrow: 'Narrow' };
 

@@ -1,13 +1,13 @@
 import { type Id, type Site, sectionsIn, WIDGETS } from '@cove/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { useStationActs } from '../palette/stationActs.ts';
+import { useStationActs } from '../acts/stationActs.ts';
+import type { Selection } from '../onPage/useSelection.ts';
 import { useMay } from '../session/rights.tsx';
 import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Outline } from './Outline.tsx';
 import { PageTree } from './PageTree.tsx';
 import type { Acts } from './useActs.ts';
-import type { Selection } from './useSelection.ts';
 
 const PageSheet = lazy(async () => ({ default: (await import('./PageSheet.tsx')).PageSheet }));
 const Overrides = lazy(async () => ({ default: (await import('./Overrides.tsx')).Overrides }));

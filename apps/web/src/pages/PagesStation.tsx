@@ -13,12 +13,12 @@ import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { Bench } from '../bench/Bench.tsx';
 import type { Subject } from '../bench/subject.ts';
+import { useSelection } from '../onPage/useSelection.ts';
 import { useCommit, useSession, useSite } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { PagesSide } from './PagesSide.tsx';
 import { PageView } from './PageView.tsx';
 import { useActs } from './useActs.ts';
-import { useSelection } from './useSelection.ts';
 
 const SectionLibrary = lazy(async () => ({
   default: (await import('./SectionLibrary.tsx')).SectionLibrary,

@@ -20,10 +20,10 @@ import { laySection, PURPOSES, type Purpose, SECTION_STARTERS, sharedAreaOf } fr
 import { useMemo, useRef, useState } from 'react';
 import { problemText } from '../api/problemText.ts';
 import { StaticPage } from '../canvas/StaticPage.tsx';
+import { type KeptSection, useForgetSection, useKeptSections } from '../sections/useKeptSections.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
-import { type KeptSection, useForgetSection, useKeptSections } from './useKeptSections.ts';
 
 const NAMES: Record<Purpose | 'own', string> = {
   opening: 'Opening',

@@ -22,10 +22,10 @@ import {
 } from '@cove/core';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
+import type { Selection } from '../onPage/useSelection.ts';
 import { useCommit, useSession } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { useClipboard } from './useClipboard.ts';
-import type { Selection } from './useSelection.ts';
 
 /** The area that a thing stands in. */
 export function areaOf(site: Site, id: Id): Area | null {

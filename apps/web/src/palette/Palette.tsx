@@ -2,8 +2,8 @@ import { groupBy, WIDGETS } from '@cove/core';
 import { Command } from 'cmdk';
 import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
+import { useGo } from '../navigation/go.ts';
 import { useSession, useSite } from '../session/context.tsx';
-import { useGo } from '../shell/go.ts';
 import { type Entry, GROUPS, guideEntries, stationEntries, thingEntries } from './entries.ts';
 
 /** How well an entry fits: all words must be in it, and its own name counts most. */

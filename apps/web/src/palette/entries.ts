@@ -9,8 +9,8 @@ import {
   type Site,
   tokenPath,
 } from '@cove/core';
+import { stationActs } from '../acts/stationActs.ts';
 import { STATIONS } from '../stations/index.ts';
-import { stationActs } from './stationActs.ts';
 
 export const GROUPS = [
   'Acts',

@@ -1,7 +1,7 @@
 import { type Id, nameOf } from '@cove/core';
 import { useState } from 'react';
+import { useGo } from '../navigation/go.ts';
 import { useSite } from '../session/context.tsx';
-import { useGo } from '../shell/go.ts';
 import type { ReachCount } from './messages.ts';
 import { useReach, useUses } from './useReach.ts';
 

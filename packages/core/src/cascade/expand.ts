@@ -1,14 +1,13 @@
 import type { PropertyName } from '../properties/index.ts';
+import type { Site, TextStyleRecord } from '../site/index.ts';
 import {
   parseSlot,
-  type Site,
   type Slot,
   type SlotProperty,
   type State,
   type Styles,
-  type TextStyleRecord,
   type Width,
-} from '../site/index.ts';
+} from '../slots/index.ts';
 import type { Value } from '../values/index.ts';
 import { widthRank } from './rank.ts';
 

@@ -1,4 +1,5 @@
-import { type Place, STATES, type State, WIDTHS, type Width } from '../site/index.ts';
+import type { Place } from '../site/index.ts';
+import { STATES, type State, WIDTHS, type Width } from '../slots/index.ts';
 import type { Scope } from './scope.ts';
 
 export type OriginName = 'program' | 'default' | 'variant' | 'preset' | 'own';

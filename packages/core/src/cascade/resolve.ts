@@ -1,5 +1,6 @@
 import type { PropertyName } from '../properties/index.ts';
-import type { Id, Site, Slot, State, Width } from '../site/index.ts';
+import type { Id, Site } from '../site/index.ts';
+import type { Slot, State, Width } from '../slots/index.ts';
 import type { Value } from '../values/index.ts';
 import { partOf } from '../widgets/index.ts';
 import { expand } from './expand.ts';

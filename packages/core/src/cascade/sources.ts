@@ -6,10 +6,9 @@ import {
   type Id,
   parseDeclarationKey,
   type Site,
-  type Slot,
-  type Styles,
   type VariantRuleRecord,
 } from '../site/index.ts';
+import type { Slot, Styles } from '../slots/index.ts';
 import { expand } from './expand.ts';
 import {
   defaultRank,

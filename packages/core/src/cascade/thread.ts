@@ -1,16 +1,8 @@
 import { patternImage } from '../guide/patternImage.ts';
 import { roleChain } from '../guide/roles.ts';
 import { type PropertyName, printDeclaration, propertyOf } from '../properties/index.ts';
-import {
-  type AssetRecord,
-  type Id,
-  isFileType,
-  type Site,
-  type Slot,
-  type State,
-  settingsOf,
-  type Width,
-} from '../site/index.ts';
+import { type AssetRecord, type Id, isFileType, type Site, settingsOf } from '../site/index.ts';
+import type { Slot, State, Width } from '../slots/index.ts';
 import { follow, literalOf, type Step } from '../tokens/index.ts';
 import { type CssContext, colorsIn, printCss, type Value } from '../values/index.ts';
 import { hostOf, partOf } from '../widgets/index.ts';

@@ -1,17 +1,8 @@
 import { contributionsTo, nodeScope } from '../cascade/index.ts';
 import { noEffect as measured } from '../measure/index.ts';
 import { propertyOf } from '../properties/index.ts';
-import {
-  getRecord,
-  isNode,
-  type NodeRecord,
-  nameOf,
-  nodesIn,
-  parseSlot,
-  SETTINGS,
-  type Site,
-  type Slot,
-} from '../site/index.ts';
+import { getRecord, isNode, type NodeRecord, nameOf, nodesIn, SETTINGS, type Site } from '../site/index.ts';
+import { parseSlot, type Slot } from '../slots/index.ts';
 import { defineCheck, type Found } from './check.ts';
 
 interface Facts {

@@ -6,6 +6,7 @@ export { contrast, layOver, luminance, ratioOf } from './contrast.ts';
 export { contrastTable } from './contrastTable.ts';
 export { convert } from './convert.ts';
 export { deltaEOK, inSrgbGamut, maxChroma, toSrgbGamut } from './gamut.ts';
+export { leastShift } from './leastShift.ts';
 export { mix } from './mix.ts';
 export { parseColor } from './parseColor.ts';
 export { printColor, printHex, printNumber, roundColor } from './printColor.ts';

@@ -11,13 +11,11 @@ import {
   nodesIn,
   nodesUnder,
   parseDeclarationKey,
-  parseSlot,
   printDeclarationKey,
-  printSlot,
   SETTINGS,
   type Site,
-  type Slot,
 } from '../site/index.ts';
+import { parseSlot, printSlot, type Slot } from '../slots/index.ts';
 import type { Value } from '../values/index.ts';
 import { type ElementType, partNames, partOf, statesOf } from '../widgets/index.ts';
 

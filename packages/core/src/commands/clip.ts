@@ -19,16 +19,14 @@ import {
   type NodeRecord,
   newId,
   nodesUnder,
-  parseSlot,
   placeIsAbout,
   readRecord,
   SETTINGS,
   type Site,
-  type Slot,
-  type Styles,
   settingsOf,
   subtree,
 } from '../site/index.ts';
+import { parseSlot, type Slot, type Styles } from '../slots/index.ts';
 import { literalOf, NO_REBINDS, tokenAt, tokenPath } from '../tokens/index.ts';
 import { isId, readValue, tokensIn, type Value, withTokens } from '../values/index.ts';
 import { elementNamed } from '../widgets/index.ts';

@@ -1,5 +1,6 @@
 import { type PictureBehind, pictureAt } from '../measure/index.ts';
-import { type Edit, parseSlot, printSlot, type Site } from '../site/index.ts';
+import type { Edit, Site } from '../site/index.ts';
+import { parseSlot, printSlot } from '../slots/index.ts';
 import type { Tint } from '../values/index.ts';
 import { setSlots } from './styles.ts';
 

@@ -1,6 +1,6 @@
-import { type Color, contrast, convert, distance, luminance } from '../color/index.ts';
+import { type Color, contrast, convert, distance, leastShift, luminance } from '../color/index.ts';
 import { roleIn } from '../guide/index.ts';
-import { leastShift, roleColor, wantedOf } from '../measure/index.ts';
+import { roleColor, wantedOf } from '../measure/index.ts';
 import type { Edit, Id, Site, TokenRecord } from '../site/index.ts';
 import { literalOf, NO_REBINDS } from '../tokens/index.ts';
 import { addToken } from './tokens.ts';

@@ -1,6 +1,7 @@
 import { distance } from '../color/index.ts';
 import { type PropertyName, propertyOf, tokenTypesOf } from '../properties/index.ts';
-import { type Id, parseSlot, type Site, type SiteRecord } from '../site/index.ts';
+import type { Id, Site, SiteRecord } from '../site/index.ts';
+import { parseSlot } from '../slots/index.ts';
 import { literalOf, NO_REBINDS } from '../tokens/index.ts';
 import { tokensIn, type Value } from '../values/index.ts';
 

@@ -8,11 +8,9 @@ import {
   isNode,
   type NodeRecord,
   type Place,
-  parseSlot,
-  printSlot,
   type Site,
-  type Slot,
 } from '../site/index.ts';
+import { parseSlot, printSlot, type Slot } from '../slots/index.ts';
 import { isLoose, type LiteralType, tokenTypeOf, type Value } from '../values/index.ts';
 import { partOf } from '../widgets/index.ts';
 import { type StyleTarget, setSlots } from './styles.ts';

@@ -9,16 +9,14 @@ import {
   type Path,
   type Place,
   parseDeclarationKey,
-  parseSlot,
   placedId,
   printDeclarationKey,
-  printSlot,
   type Site,
   type SiteRecord,
-  type Slot,
   type VariantRecord,
   type VariantRuleRecord,
 } from '../site/index.ts';
+import { parseSlot, printSlot, type Slot } from '../slots/index.ts';
 import type { TypedDeclarations } from '../tokens/index.ts';
 import type { Value } from '../values/index.ts';
 

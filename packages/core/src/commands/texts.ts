@@ -7,10 +7,10 @@ import {
   type Id,
   newId,
   nodesUnder,
-  parseSlot,
   type Site,
   type WidgetRecord,
 } from '../site/index.ts';
+import { parseSlot } from '../slots/index.ts';
 import { elementNamed, partOf } from '../widgets/index.ts';
 import { addWidget, type Made, placesAt } from './structure.ts';
 

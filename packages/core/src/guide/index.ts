@@ -1,12 +1,12 @@
+export { ROLES, type Role, roleNamed } from '../roles/index.ts';
 export { familiesOf, familyIn, ownFamilies } from './families.ts';
 export {
-  includedIn,
   type PresetStyles,
   presetStyles,
   presetsAround,
   presetsWithin,
 } from './presetStyles.ts';
-export { ROLES, type Role, roleChain, roleIn, roleNamed, rolesOf } from './roles.ts';
+export { roleChain, roleIn, rolesOf } from './roles.ts';
 export {
   isMadeGroup,
   type MadeSwatch,

@@ -1,8 +1,8 @@
 import { inTextStyle, propertyOf } from '../properties/index.ts';
-import { byOrder } from '../site/order.ts';
-import type { Id, PresetRecord, Slot, Styles } from '../site/records.ts';
+import { includedIn } from '../site/includedIn.ts';
+import type { Id, PresetRecord } from '../site/records.ts';
 import type { Site } from '../site/site.ts';
-import { parseSlot, printSlot } from '../site/slot.ts';
+import { parseSlot, printSlot, type Slot, type Styles } from '../slots/index.ts';
 import type { Value } from '../values/index.ts';
 
 export interface PresetStyles {
@@ -17,20 +17,6 @@ const cache = new WeakMap<
   PresetRecord,
   { within: readonly (PresetRecord | undefined)[]; made: PresetStyles }
 >();
-
-const direct = new WeakMap<PresetRecord, readonly Id[]>();
-
-/** Presets directly within one, in order. */
-export function includedIn(record: PresetRecord): readonly Id[] {
-  const known = direct.get(record);
-  if (known) return known;
-  const made = Object.entries(record.includes ?? {})
-    .map(([id, it]) => ({ id, ...it }))
-    .sort(byOrder)
-    .map(it => it.preset);
-  direct.set(record, made);
-  return made;
-}
 
 /** Ids of all presets within one, however deep, itself last; each once, where it stands last. */
 export function presetsWithin({ kinds: { preset } }: Pick<Site, 'kinds'>, id: Id): Id[] {

@@ -11,7 +11,6 @@ export {
   wantedOf,
 } from './contrast.ts';
 export { type FontBill, fontBill, type MissingCut, MOST_FAMILIES, missingCuts } from './fonts.ts';
-export { leastShift } from './leastShift.ts';
 export { noEffect } from './noEffect.ts';
 export {
   type Area2D,

@@ -1,6 +1,7 @@
 import { type Contributions, contributionsTo, type Scope, winner } from '../cascade/index.ts';
 import type { PartKind, PropertyName, PropertyRow } from '../properties/index.ts';
-import type { Site, State, Width } from '../site/index.ts';
+import type { Site } from '../site/index.ts';
+import type { State, Width } from '../slots/index.ts';
 import { partOf } from '../widgets/index.ts';
 
 /** A part in a situation, with all that is said of it. */

@@ -7,8 +7,8 @@ import {
   nodesIn,
   SETTINGS,
   type Site,
-  type Slot,
 } from '../site/index.ts';
+import type { Slot } from '../slots/index.ts';
 
 /** One value set by hand on one thing: a slot, or a declaration that is not followed. */
 export interface Override {

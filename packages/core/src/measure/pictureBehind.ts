@@ -1,6 +1,6 @@
 import { contributionsTo, type Scope, winner } from '../cascade/index.ts';
-
-import type { Id, Site, Width } from '../site/index.ts';
+import type { Id, Site } from '../site/index.ts';
+import type { Width } from '../slots/index.ts';
 import type { Value } from '../values/index.ts';
 import { partNames, partOf } from '../widgets/index.ts';
 

@@ -10,15 +10,8 @@ import {
 import { type Failure, newFailures } from '../measure/contrast.ts';
 import { type PropertyName, printDeclaration, propertyOf } from '../properties/index.ts';
 import { ok, type Result } from '../result/index.ts';
-import {
-  applyChange,
-  type Edit,
-  type Id,
-  parseDeclarationKey,
-  type Site,
-  STATES,
-  WIDTHS,
-} from '../site/index.ts';
+import { applyChange, type Edit, type Id, parseDeclarationKey, type Site } from '../site/index.ts';
+import { STATES, WIDTHS } from '../slots/index.ts';
 import { type CssContext, colorsIn, type Value } from '../values/index.ts';
 import { partNames } from '../widgets/index.ts';
 import { reachedBySituation } from './reach.ts';

@@ -1,4 +1,5 @@
-import type { Id, Styles } from '../site/index.ts';
+import type { Id } from '../site/index.ts';
+import type { Styles } from '../slots/index.ts';
 import { colorsIn, tokensIn, type Value } from '../values/index.ts';
 
 /** Ids that styles name by themselves, before anything is followed. */

@@ -1,16 +1,8 @@
 import { expand, printPicture, type Rank, stateRank, widthRank } from '../cascade/index.ts';
 import { groupBy } from '../lists/index.ts';
 import { printDeclaration, propertyOf } from '../properties/index.ts';
-import {
-  type AssetRecord,
-  type Id,
-  parseDeclarationKey,
-  type Site,
-  type State,
-  type Styles,
-  settingsOf,
-  type Width,
-} from '../site/index.ts';
+import { type AssetRecord, type Id, parseDeclarationKey, type Site, settingsOf } from '../site/index.ts';
+import type { State, Styles, Width } from '../slots/index.ts';
 import type { CssContext } from '../values/index.ts';
 import {
   carrierOf,

@@ -1,7 +1,8 @@
 import { specimenScope } from '../cascade/index.ts';
 import type { Content } from '../content/index.ts';
 import { variantsOf } from '../guide/index.ts';
-import { type Id, picturesOf, type Site, type State, type Width } from '../site/index.ts';
+import { type Id, picturesOf, type Site } from '../site/index.ts';
+import type { State, Width } from '../slots/index.ts';
 import {
   ELEMENT_FAMILIES,
   ELEMENTS,

@@ -1,4 +1,4 @@
-import { STATES, type State, WIDTHS, type Width } from './records.ts';
+import { STATES, type State, WIDTHS, type Width } from '../slots/index.ts';
 
 /** Where a declaration of one's own stands: as a slot, but for the CSS property, which the table does not know. */
 export interface DeclarationParts {

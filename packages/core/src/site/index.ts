@@ -5,6 +5,7 @@ export { type DeclarationParts, parseDeclarationKey, printDeclarationKey } from 
 export { differenceTo, fieldEdits } from './difference.ts';
 export * from './history.ts';
 export { newId, newIds } from './id.ts';
+export { includedIn } from './includedIn.ts';
 export { FILE_TYPES, isFileType } from './kinds/asset.ts';
 export { MAX_PRESETS_WORN } from './kinds/checkWearer.ts';
 export type { Effects } from './kinds/effects.ts';
@@ -23,6 +24,5 @@ export type { Reference } from './reference.ts';
 export { referencesOf } from './references.ts';
 export * from './rights.ts';
 export * from './site.ts';
-export { parseSlot, printSlot, type SlotParts } from './slot.ts';
 export { stableText } from './stableText.ts';
 export { STATIONS, type StationName } from './stations.ts';

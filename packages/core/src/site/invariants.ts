@@ -1,8 +1,8 @@
-import { includedIn } from '../guide/presetStyles.ts';
 import { LIMITS } from '../limits/index.ts';
 import type { Problem } from '../result/index.ts';
 import { tokensIn } from '../values/index.ts';
 import { Chain, type ChainSpec } from './chain.ts';
+import { includedIn } from './includedIn.ts';
 import { type Kind, kindNamed, type RecordMap } from './kinds/index.ts';
 import { type Id, SETTINGS, type SiteRecord } from './records.ts';
 import { referencesOf } from './references.ts';

@@ -1,11 +1,10 @@
 import { accepts, inTextStyle, isPresetKind, PART_KINDS, propertyOf } from '../properties/index.ts';
 import { declarationProblem } from '../properties/unfollowed.ts';
+import { parseSlot, type SlotParts, type Styles } from '../slots/index.ts';
 import { isId, readValue, type Value } from '../values/index.ts';
 import { type ElementType, partOf, statesOf } from '../widgets/index.ts';
 import { parseDeclarationKey } from './declaration.ts';
 import { BadField, type Fields, shortened } from './fields.ts';
-import type { Styles } from './records.ts';
-import { parseSlot, type SlotParts } from './slot.ts';
 
 export const value = (it: unknown, path: string): Value => {
   const read = readValue(it);

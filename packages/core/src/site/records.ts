@@ -1,30 +1,9 @@
-import type { PropertyName } from '../properties/index.ts';
-import type { Value } from '../values/index.ts';
+import type { Styles } from '../slots/index.ts';
 import type { PageRecord, SectionRecord, SiteRecord, WidgetRecord } from './kinds/index.ts';
 
 export type * from './kinds/index.ts';
 
 export type Id = string;
-
-export const STATES = [
-  'rest',
-  'selected',
-  'valid',
-  'invalid',
-  'hover',
-  'focus',
-  'pressed',
-  'disabled',
-] as const;
-/** Weakest first; the strongest that matches and has a value wins. */
-export type State = (typeof STATES)[number];
-export const WIDTHS = ['wide', 'medium', 'narrow'] as const;
-/** Wide holds everywhere, medium at medium and below, narrow at narrow. */
-export type Width = (typeof WIDTHS)[number];
-
-/** `part:state@width/property`; rest and wide are left out. */
-export type Slot = string;
-export type Styles = Readonly<Record<Slot, Value>>;
 
 /** In the order in which they stand on a page. */
 export const AREAS = ['header', 'main', 'sidebar', 'footer'] as const;
@@ -90,6 +69,3 @@ export const isNode = (record: SiteRecord | null | undefined): record is NodeRec
 
 /** The one record of kind settings has this id in every site. */
 export const SETTINGS = 'settings';
-
-/** Style facets hold these; named here so that records need not import the property table. */
-export type SlotProperty = PropertyName | 'textStyle';

@@ -11,15 +11,14 @@ import {
   keyBetween,
   type PageRecord,
   type Place,
-  parseSlot,
   placedId,
   type SchemeRecord,
   type SettingsRecord,
   type Site,
   type SiteRecord,
-  type Styles,
   type TokenRecord,
 } from '../site/index.ts';
+import { parseSlot, type Styles } from '../slots/index.ts';
 import { parsePropertyValue, parseTokenValue, type Tokens } from '../tokens/index.ts';
 import type { TokenType, Value } from '../values/index.ts';
 import type { ReadyLook } from './looks/look.ts';

@@ -1,9 +1,10 @@
+import { derivationNamed } from '../derivations/index.ts';
 import { innermostFirst, longestWays } from '../graph/index.ts';
-import type { Id, TokenRecord } from '../site/records.ts';
+import type { Id } from '../site/records.ts';
+import type { Tokens } from '../site/tokenNames.ts';
 import { tokensIn, type Value } from '../values/index.ts';
-import { derivationNamed } from './derivations/index.ts';
 
-export type Tokens = ReadonlyMap<Id, TokenRecord>;
+export type { Tokens } from '../site/tokenNames.ts';
 /** Values that tokens have from some place downwards instead of their own; the nearer place is merged over the farther. */
 export type Rebinds = Readonly<Record<Id, Value>>;
 export const NO_REBINDS: Rebinds = {};

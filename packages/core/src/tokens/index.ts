@@ -1,4 +1,5 @@
-export { DERIVATIONS, type DerivationRule, derivationNamed } from './derivations/index.ts';
+export { DERIVATIONS, type DerivationRule, derivationNamed } from '../derivations/index.ts';
+export { slug, tokenAt, tokenPath } from '../site/tokenNames.ts';
 export { type ReadTokens, readDesignTokens } from './design/read.ts';
 export { toDesignTokens } from './design/write.ts';
 export {
@@ -12,7 +13,6 @@ export {
   type Step,
   type Tokens,
 } from './graph.ts';
-export { slug, tokenAt, tokenPath } from './names.ts';
 export { type PastedSwatch, type PastedSwatches, pasteSwatches } from './pasteSwatches.ts';
 export {
   parseDeclarations,

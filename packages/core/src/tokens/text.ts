@@ -1,9 +1,11 @@
 import { printNumber } from '../color/index.ts';
-import { roleNamed } from '../guide/roles.ts';
+import { DERIVATIONS, derivationNamed } from '../derivations/index.ts';
 import { LIMITS, tooLong } from '../limits/index.ts';
 import { accepts, expectedOf, type PropertyRow, propertyOf, tokenTypesOf } from '../properties/index.ts';
 import { declarationProblem } from '../properties/unfollowed.ts';
 import { fail, ok, type Problem, type Result } from '../result/index.ts';
+import { roleNamed } from '../roles/index.ts';
+import { tokenPath as pathOf, tokenAt } from '../site/tokenNames.ts';
 import {
   type Derivation,
   type LiteralType,
@@ -14,9 +16,7 @@ import {
   type TokenType,
   type Value,
 } from '../values/index.ts';
-import { DERIVATIONS, derivationNamed } from './derivations/index.ts';
 import type { Tokens } from './graph.ts';
-import { tokenPath as pathOf, tokenAt } from './names.ts';
 
 type OwnRoles = ReadonlyMap<string, unknown>;
 const NO_ROLES: OwnRoles = new Map();

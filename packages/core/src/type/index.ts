@@ -20,6 +20,5 @@ export {
   weightsOf,
   widthClass,
 } from './family.ts';
-export { type FluidRange, printFluid, REM } from './fluid.ts';
 export { PAIRINGS, type Pairing } from './pairings.ts';
 export { scaleStep } from './scale.ts';

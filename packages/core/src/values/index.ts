@@ -1,3 +1,4 @@
+export { type FluidRange, printFluid, REM } from './fluid.ts';
 export {
   nestsTooDeep,
   parseArithmetic,

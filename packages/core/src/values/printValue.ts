@@ -1,6 +1,6 @@
 import { printColor, printNumber } from '../color/index.ts';
 import { fallbackName } from '../type/faces.ts';
-import { type FluidRange, printFluid } from '../type/fluid.ts';
+import { type FluidRange, printFluid } from './fluid.ts';
 import type { Length, Tint, Value } from './value.ts';
 
 export const printLength = ({ value, unit }: Length): string => `${printNumber(value)}${unit}`;

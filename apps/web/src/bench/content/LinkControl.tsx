@@ -1,9 +1,9 @@
 import { type ContentFieldOf, fail, ok, parseLink, printLink, readLink } from '@cove/core';
 import { useRef } from 'react';
+import { FileLink } from '../../links/FileLink.tsx';
+import { linkChoices, optionOf, targetOf } from '../../links/linkChoices.ts';
 import { Select } from '../../ui/Select.tsx';
 import { TypedField } from '../../ui/TypedField.tsx';
-import { FileLink } from '../FileLink.tsx';
-import { linkChoices, optionOf, targetOf } from '../linkChoices.ts';
 import type { ContentControl } from './contentControl.ts';
 
 /** Where something leads: a place of the site, a file, or an address. */

@@ -1,9 +1,9 @@
 import { addWithin, type ContentFieldOf, isRichText } from '@cove/core';
 import { lazy, Suspense } from 'react';
 import { toast } from 'sonner';
+import { useGo } from '../../navigation/go.ts';
 import { useCommit, useSession } from '../../session/context.tsx';
 import { useMay } from '../../session/rights.tsx';
-import { useGo } from '../../shell/go.ts';
 import type { ContentControl } from './contentControl.ts';
 
 /** The editor is the heaviest part of the bench, so it comes when words are there to be edited. */

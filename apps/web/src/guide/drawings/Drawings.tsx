@@ -15,13 +15,13 @@ import {
   usersOf,
 } from '@cove/core';
 import { useRef, useState } from 'react';
+import { DrawnIcon } from '../../drawings/DrawnIcon.tsx';
 import { useCommit } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { NameInPlace } from '../../ui/NameInPlace.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Chapter, Group } from '../tray/Group.tsx';
-import { DrawnIcon } from './DrawnIcon.tsx';
 import { RasterIcons } from './RasterIcons.tsx';
 
 /** The icon set, and the brand's own icons and marks: read from SVG, tied to swatches, stored once. */

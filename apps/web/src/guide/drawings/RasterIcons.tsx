@@ -1,6 +1,6 @@
 import { CHECKS, type Site } from '@cove/core';
 import { useFindings } from '../../checks/useFindings.ts';
-import { useGo } from '../../shell/go.ts';
+import { useGo } from '../../navigation/go.ts';
 import { Group } from '../tray/Group.tsx';
 
 /** Pictures that stand where an icon should: each leads to its place. */

@@ -1,8 +1,8 @@
 import type { Id, Site, TokenRecord } from '@cove/core';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { TokenEditor } from '../../tokens/TokenEditor.tsx';
 import { Floating } from '../../ui/Floating.tsx';
-import { TokenEditor } from '../token/TokenEditor.tsx';
 
 /** A drawn token that opens its editor where it stands. */
 export function EditedToken({

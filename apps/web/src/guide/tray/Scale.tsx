@@ -1,7 +1,7 @@
 import { parseTokenValue, printTyped, type Site, settingsOf, type TokenRecord, type Value } from '@cove/core';
+import { drawnSize } from '../../drawings/drawn.ts';
 import { useCommit } from '../../session/context.tsx';
 import { TypedField } from '../../ui/TypedField.tsx';
-import { drawnSize } from './drawn.ts';
 import { EditedToken } from './EditedToken.tsx';
 import { Group } from './Group.tsx';
 

@@ -9,11 +9,11 @@ import {
   type TextStyleRecord,
 } from '@cove/core';
 import type { KeyboardEvent } from 'react';
+import { familyCss } from '../../drawings/drawn.ts';
 import { useReachOfAll } from '../../reach/useReach.ts';
 import { useCommit } from '../../session/context.tsx';
 import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { familyCss } from './drawn.ts';
 import { isOffScale } from './offScale.ts';
 
 /** Every text style, set in its own letters. */

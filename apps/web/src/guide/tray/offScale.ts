@@ -1,5 +1,5 @@
 import { type Id, type Site, settingsOf, type TextStyleRecord } from '@cove/core';
-import { drawnSize } from './drawn.ts';
+import { drawnSize } from '../../drawings/drawn.ts';
 
 /** Tokens of the type scale: the base, and what is a step of it. */
 export function scaleSteps(site: Site): Id[] {

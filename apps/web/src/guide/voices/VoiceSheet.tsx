@@ -16,12 +16,12 @@ import {
   widthClass,
 } from '@cove/core';
 import { type CSSProperties, useDeferredValue, useMemo, useState } from 'react';
+import { familyCss } from '../../drawings/drawn.ts';
 import { useCommit, useSession } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
-import { familyCss } from '../tray/drawn.ts';
 import { familyValue } from './familyValue.ts';
 import { OwnFonts } from './OwnFonts.tsx';
 import { type SiteWords, wordsOf } from './wordsOf.ts';

@@ -1,9 +1,9 @@
 import { atLightness, type Color, roundColor } from '../../color/index.ts';
-import { leastShift } from '../../measure/leastShift.ts';
+import { leastShift } from '../../color/leastShift.ts';
+import { derivationNamed } from '../../derivations/index.ts';
 import { newId } from '../../site/id.ts';
 import type { Id, SchemeRecord, TokenRecord } from '../../site/records.ts';
 import { stableText } from '../../site/stableText.ts';
-import { derivationNamed } from '../../tokens/derivations/index.ts';
 import type { Tokens } from '../../tokens/graph.ts';
 import type { Value } from '../../values/index.ts';
 import { apart, hueApart, type Paint, paintOf, paintsOf, ratio } from './palette.ts';

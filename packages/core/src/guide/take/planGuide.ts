@@ -9,7 +9,7 @@ import { type Id, type SchemeRecord, SETTINGS, type SiteRecord } from '../../sit
 import { referencesOf } from '../../site/references.ts';
 import { allRecords, getRecord, type Site, settingsOf } from '../../site/site.ts';
 import { stableText } from '../../site/stableText.ts';
-import { tokenPath } from '../../tokens/names.ts';
+import { tokenPath } from '../../site/tokenNames.ts';
 import { type GuideData, type GuideRecord, isGuideRecord, isOwned } from './guideData.ts';
 import { withIds } from './withIds.ts';
 

@@ -1,8 +1,9 @@
+import type { Styles } from '../../slots/index.ts';
 import { isObject } from '../fields.ts';
 import { placedId } from '../place.ts';
 import { place } from '../readPlace.ts';
 import { declarations, onElement, styles } from '../readStyles.ts';
-import type { Declaring, Id, Place, Styles } from '../records.ts';
+import type { Declaring, Id, Place } from '../records.ts';
 import { checkPlacedId } from './checkPlacedId.ts';
 import { inPlace, inStyles } from './mentions.ts';
 import { placeName } from './placeName.ts';

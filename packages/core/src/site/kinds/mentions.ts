@@ -1,9 +1,9 @@
-import { roleNamed } from '../../guide/roles.ts';
 import { propertyOf, tokenTypesOf } from '../../properties/index.ts';
+import { roleNamed } from '../../roles/index.ts';
+import { parseSlot, type Styles } from '../../slots/index.ts';
 import { colorsIn, type TokenType, tokensIn, type Value } from '../../values/index.ts';
-import type { Id, Place, Styles, Wear } from '../records.ts';
+import type { Id, Place, Wear } from '../records.ts';
 import type { Reference } from '../reference.ts';
-import { parseSlot } from '../slot.ts';
 
 /** What parts of records mention: values, styles, places, and so on. A role that every scheme has is no record. */
 export const roleReference = (path: string, name: string): Reference[] =>

@@ -1,4 +1,5 @@
-import type { At, Declaring, Styles } from '../records.ts';
+import type { Styles } from '../../slots/index.ts';
+import type { At, Declaring } from '../records.ts';
 import { type Effects, onlyDiffer } from './effects.ts';
 import { sameParts } from './styled.ts';
 

@@ -1,8 +1,9 @@
+import type { Styles } from '../../slots/index.ts';
 import { isId } from '../../values/index.ts';
 import { isWidget } from '../../widgets/index.ts';
 import { BadField, Fields, isObject } from '../fields.ts';
 import { onKinds, styles } from '../readStyles.ts';
-import type { Id, Noted, Styles } from '../records.ts';
+import type { Id, Noted } from '../records.ts';
 import { stableText } from '../stableText.ts';
 import { NOTHING, onlyDiffer } from './effects.ts';
 import { inStyles } from './mentions.ts';

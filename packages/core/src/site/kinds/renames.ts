@@ -1,6 +1,7 @@
+import type { Styles } from '../../slots/index.ts';
 import { type Value, withColors, withTokens } from '../../values/index.ts';
 import { placeAbout, placeIsAbout } from '../place.ts';
-import type { Place, Styles } from '../records.ts';
+import type { Place } from '../records.ts';
 import type { Rename } from './recordKind.ts';
 
 /** Parts of records under other ids. */

@@ -1,6 +1,5 @@
+import { parseSlot, type Styles } from '../../slots/index.ts';
 import { parseDeclarationKey } from '../declaration.ts';
-import type { Styles } from '../records.ts';
-import { parseSlot } from '../slot.ts';
 import type { Effects } from './effects.ts';
 
 interface Styled {

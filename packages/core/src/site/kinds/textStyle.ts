@@ -1,5 +1,6 @@
+import type { Styles } from '../../slots/index.ts';
 import { onTextStyle, styles } from '../readStyles.ts';
-import type { Id, Noted, Styles } from '../records.ts';
+import type { Id, Noted } from '../records.ts';
 import { NOTHING, onlyDiffer } from './effects.ts';
 import { inStyles } from './mentions.ts';
 import { note } from './readCommon.ts';

@@ -1,7 +1,7 @@
-import { derivationNamed } from '../../tokens/derivations/index.ts';
-import { tokenPath } from '../../tokens/names.ts';
+import { derivationNamed } from '../../derivations/index.ts';
 import { readValue, TOKEN_TYPES, type TokenType, tokenTypeOf, type Value } from '../../values/index.ts';
 import { type Id, type Noted, SETTINGS } from '../records.ts';
+import { tokenPath } from '../tokenNames.ts';
 import { NOTHING, onlyDiffer } from './effects.ts';
 import type { Foundation } from './foundation.ts';
 import { inValue } from './mentions.ts';

@@ -1,5 +1,6 @@
+import type { Styles } from '../../slots/index.ts';
 import { declarations, onElement, styles } from '../readStyles.ts';
-import type { Declaring, Id, Noted, Styles } from '../records.ts';
+import type { Declaring, Id, Noted } from '../records.ts';
 import { NOTHING, onlyDiffer } from './effects.ts';
 import { inStyles } from './mentions.ts';
 import { element, note } from './readCommon.ts';

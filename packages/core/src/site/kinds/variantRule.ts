@@ -1,7 +1,8 @@
+import type { Styles } from '../../slots/index.ts';
 import { placedId } from '../place.ts';
 import { place } from '../readPlace.ts';
 import { declarations, styles } from '../readStyles.ts';
-import type { Declaring, Id, Place, Styles } from '../records.ts';
+import type { Declaring, Id, Place } from '../records.ts';
 import { checkPlacedId } from './checkPlacedId.ts';
 import { inPlace, inStyles } from './mentions.ts';
 import { placeName } from './placeName.ts';

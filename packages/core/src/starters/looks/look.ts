@@ -1,4 +1,4 @@
-import type { Styles } from '../../site/index.ts';
+import type { Styles } from '../../slots/index.ts';
 import { elementNamed } from '../../widgets/index.ts';
 import { line } from '../../widgets/kit/baseline.ts';
 import { programStyles } from '../../widgets/kit/element.ts';

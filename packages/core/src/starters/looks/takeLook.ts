@@ -1,7 +1,8 @@
 import { nearestToken } from '../../commands/nearestToken.ts';
 import { keyAtEnd } from '../../commands/order.ts';
 import { variantsOf } from '../../guide/index.ts';
-import { type Edit, newId, parseSlot, type Site, type VariantRecord } from '../../site/index.ts';
+import { type Edit, newId, type Site, type VariantRecord } from '../../site/index.ts';
+import { parseSlot } from '../../slots/index.ts';
 import { isLoose, type Value } from '../../values/index.ts';
 import type { ReadyLook } from './look.ts';
 

@@ -1,7 +1,7 @@
 import type { TokenRecord } from '../../site/records.ts';
+import { tokenPath } from '../../site/tokenNames.ts';
 import type { Length, ShadowLayer, Value } from '../../values/index.ts';
 import { literalOf, NO_REBINDS, type Tokens } from '../graph.ts';
-import { tokenPath } from '../names.ts';
 import { printTyped } from '../text.ts';
 
 /** Key under which we keep, in `$extensions`, what the format has no words for. */

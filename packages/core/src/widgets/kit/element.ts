@@ -1,8 +1,7 @@
 import { type Content, type ContentField, isRichText, type RichText } from '../../content/index.ts';
 import { accepts, type PartKind, propertyOf } from '../../properties/index.ts';
 import { must } from '../../result/index.ts';
-import type { State, Styles } from '../../site/records.ts';
-import { parseSlot } from '../../site/slot.ts';
+import { parseSlot, type State, type Styles } from '../../slots/index.ts';
 import { parseLiteral, role, type Value } from '../../values/index.ts';
 import type { MarkupContext, VElement } from './markup.ts';
 

@@ -1,5 +1,14 @@
 import type { LinkTarget, RichText } from '../../content/index.ts';
-import type { AssetRecord } from '../../site/records.ts';
+
+/** As much of a picture, or of a file that is linked to, as markup says. */
+export interface MarkupAsset {
+  readonly name: string;
+  readonly file: string;
+  readonly mime: string;
+  readonly width: number;
+  readonly height: number;
+  readonly alt: string;
+}
 
 /** A node of HTML to be. Only the printer makes markup of it, so only the printer escapes. */
 export interface VElement {
@@ -75,10 +84,10 @@ export interface MarkupContext {
   href(link: LinkTarget): string | null;
   /** True for a link to the page being made. */
   isCurrent(link: LinkTarget): boolean;
-  asset(id: string): AssetRecord | null;
+  asset(id: string): MarkupAsset | null;
   /** An icon of the set in use, or a drawing of the brand's own, ready to be drawn; null where there is none. */
   drawing(name: string): DrawnSvg | null;
-  assetUrl(asset: AssetRecord): string;
+  assetUrl(asset: MarkupAsset): string;
   /** Whether the guide, or what is set here, says anything of a part that is there only then. */
   speaks(part: string): boolean;
   siteName: string;

@@ -1,5 +1,5 @@
 import { printNumber } from '../color/index.ts';
-import type { Length } from '../values/value.ts';
+import type { Length } from './value.ts';
 
 /** The viewport widths in px between which fluid sizes grow. */
 export interface FluidRange {

@@ -1,6 +1,8 @@
-import type { Id, TokenRecord } from '../site/records.ts';
+/** Tokens by their ids. */
+export type Tokens = ReadonlyMap<Id, TokenRecord>;
+
 import type { TokenType } from '../values/index.ts';
-import type { Tokens } from './graph.ts';
+import type { Id, TokenRecord } from './records.ts';
 
 export const slug = (text: string): string =>
   text

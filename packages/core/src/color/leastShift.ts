@@ -1,4 +1,8 @@
-import { atLightness, type Color, convert, luminance, ratioOf, roundColor } from '../color/index.ts';
+import { atLightness } from './atLightness.ts';
+import type { Color } from './color.ts';
+import { luminance, ratioOf } from './contrast.ts';
+import { convert } from './convert.ts';
+import { roundColor } from './printColor.ts';
 
 const STEPS = 24;
 

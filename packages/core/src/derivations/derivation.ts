@@ -1,4 +1,4 @@
-import type { Derivation, TokenType, Value } from '../../values/index.ts';
+import type { Derivation, TokenType, Value } from '../values/index.ts';
 
 /** One way to compute a value from tokens. */
 export interface DerivationRule {

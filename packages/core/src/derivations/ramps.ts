@@ -1,4 +1,4 @@
-import { ramp as rampOf, roundColor } from '../../color/index.ts';
+import { ramp as rampOf, roundColor } from '../color/index.ts';
 import { rule } from './derivation.ts';
 
 /** One step of a ramp made of a colour, the lightest being the first. */

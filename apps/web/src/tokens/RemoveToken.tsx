@@ -10,7 +10,7 @@ import {
   usersOf,
 } from '@cove/core';
 import { useMemo } from 'react';
-import { RemoveWith } from '../../reach/RemoveWith.tsx';
+import { RemoveWith } from '../reach/RemoveWith.tsx';
 
 /** Others of its type, for a swatch those that look most like it first. */
 function replacements(site: Site, token: TokenRecord): TokenRecord[] {

@@ -1,5 +1,5 @@
-import { atLightness, type Color, mix, roundColor } from '../../color/index.ts';
-import type { Value } from '../../values/index.ts';
+import { atLightness, type Color, mix, roundColor } from '../color/index.ts';
+import type { Value } from '../values/index.ts';
 import { rule } from './derivation.ts';
 
 const WHITE: Color = { space: 'oklch', coords: [1, 0, 0], alpha: 1 };

@@ -1,5 +1,5 @@
 import { isProperty } from '../properties/index.ts';
-import { type Slot, type SlotProperty, STATES, type State, WIDTHS, type Width } from './records.ts';
+import { type Slot, type SlotProperty, STATES, type State, WIDTHS, type Width } from './states.ts';
 
 export interface SlotParts {
   part: string;

@@ -1,5 +1,5 @@
-import { scaleStep } from '../../type/index.ts';
-import type { Length, Value } from '../../values/index.ts';
+import { scaleStep } from '../type/index.ts';
+import type { Length, Value } from '../values/index.ts';
 import { rule } from './derivation.ts';
 
 const grow = (value: Value | undefined, by: (n: number) => number): Value | null => {

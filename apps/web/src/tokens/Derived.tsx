@@ -7,10 +7,10 @@ import {
   type TokenRecord,
   type Value,
 } from '@cove/core';
-import { useCommit, useSession } from '../../session/context.tsx';
-import { useLocked } from '../../session/rights.tsx';
-import { useGo } from '../../shell/go.ts';
-import { Button } from '../../ui/Button.tsx';
+import { useGo } from '../navigation/go.ts';
+import { useCommit, useSession } from '../session/context.tsx';
+import { useLocked } from '../session/rights.tsx';
+import { Button } from '../ui/Button.tsx';
 
 /** What a derived token follows, and by how much; each number has its slider. */
 export function Derived({

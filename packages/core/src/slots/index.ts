@@ -1,0 +1,2 @@
+export { parseSlot, printSlot, type SlotParts } from './slot.ts';
+export * from './states.ts';
