@@ -8,7 +8,8 @@ import pg from 'pg';
 import { DataSource } from 'typeorm';
 import { ServerDatabase } from '../apps/server/src/common/database';
 import { readConfig } from '../apps/server/src/config/config';
-import { dataSourceOptions } from '../apps/server/src/database/dataSource';
+import { dataSourceOptions } from '../apps/server/src/dataSource';
+import { JobLanes } from '../apps/server/src/jobs/lanes';
 import { AcceptService } from '../apps/server/src/sites/accept.service';
 import { acceptChange } from '../apps/server/src/sites/acceptChange';
 import { DiskStorage } from '../apps/server/src/storage/diskStorage';
@@ -48,7 +49,10 @@ const laid = await bodies.transaction(query =>
   ),
 );
 if (!laid.ok) throw new Error(laid.problem.message);
-const workshop = new Workshop(readConfig({ COVE_DATA: folder, COVE_DATABASE_URL: database.url }));
+const workshop = new Workshop(
+  readConfig({ COVE_DATA: folder, COVE_DATABASE_URL: database.url }),
+  new JobLanes(),
+);
 const service = new AcceptService(bodies, files, workshop);
 
 const value = (n: number) => ({

@@ -1,6 +1,6 @@
 import { siteOf } from '@cove/core';
 import pg from 'pg';
-import { SiteCache } from '../apps/server/src/sites/siteCache';
+import { SiteCache } from '../apps/server/src/siteCache/siteCache';
 import { startScratch } from '../scripts/lib/scratch.mjs';
 import { head, median, row } from './statistics';
 

@@ -14,7 +14,7 @@ export default defineConfig({
     'restore.process': 'src/schema/restore.process.ts',
     'sites.process': 'src/sitesHost/sites.process.ts',
     'uploads.process': 'src/uploads/uploads.process.ts',
-    'work.worker': 'src/work/work.worker.ts',
+    'work.worker': 'src/jobs/work.worker.ts',
   },
   platform: 'node',
   external: id => !isOurs(id),

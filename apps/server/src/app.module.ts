@@ -3,20 +3,21 @@ import { APP_FILTER, APP_GUARD, APP_INTERCEPTOR } from '@nestjs/core';
 import { getDataSourceToken, TypeOrmModule } from '@nestjs/typeorm';
 import { LoggerModule } from 'nestjs-pino';
 import type { DataSource } from 'typeorm';
+import { AccessGuard } from './accounts/access.guard';
 import { AccountsModule } from './accounts/accounts.module';
-import { AccessGuard } from './common/access.guard';
 import { BodyInterceptor } from './common/body.interceptor';
 import { Database, ServerDatabase } from './common/database';
 import { OriginGuard } from './common/origin.guard';
 import { ProblemFilter } from './common/problem.filter';
 import { requestId } from './common/requestGate';
 import { Config } from './config/config';
-import { dataSourceOptions } from './database/dataSource';
+import { dataSourceOptions } from './dataSource';
 import { DemoController } from './demo/demo.controller';
 import { DemoService } from './demo/demo.service';
 import { FontsModule } from './fonts/fonts.module';
 import { GuidesModule } from './guides/guides.module';
 import { HealthController } from './health/health.controller';
+import { JobLanes } from './jobs/lanes';
 import { NewSitesModule } from './newSites/newSites.module';
 import { OutboxModule } from './outbox/outbox.module';
 import { PeopleModule } from './people/people.module';
@@ -34,6 +35,7 @@ import { StoredFiles } from './storage/storedFiles';
 import { UploadsModule } from './uploads/uploads.module';
 import { ViewsModule } from './views/views.module';
 import { WatchModule } from './watch/watch.module';
+import { Lanes } from './work/job';
 import { WorkModule } from './work/work.module';
 
 /** What every feature may ask for. */
@@ -45,6 +47,7 @@ class FoundationModule {
       module: FoundationModule,
       providers: [
         { provide: Config, useValue: config },
+        { provide: Lanes, useClass: JobLanes },
         { provide: Storage, useFactory: () => new DiskStorage(config.COVE_DATA) },
         {
           provide: Database,
@@ -57,7 +60,7 @@ class FoundationModule {
           inject: [Storage],
         },
       ],
-      exports: [Config, Storage, Database, StoredFiles],
+      exports: [Config, Storage, Database, StoredFiles, Lanes],
     };
   }
 }

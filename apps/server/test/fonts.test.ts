@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import type { FontRecord } from '@cove/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { readFontFile } from '../src/fonts/readFontFile';
+import { readFontFile } from '../src/files/readFontFile';
 import { startWorld, type World } from './support/world';
 
 const require = createRequire(import.meta.url);

@@ -9,7 +9,7 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import request from 'supertest';
 import { AttemptsService } from '../src/accounts/attempts.service';
 import { Database, type Query } from '../src/common/database';
-import { unpackedBytes } from '../src/fonts/unpackedBytes';
+import { unpackedBytes } from '../src/files/unpackedBytes';
 import { HealthController } from '../src/health/health.controller';
 import { acceptChange } from '../src/sites/acceptChange';
 import { SiteFeed, type Stream, TICK } from '../src/sites/siteFeed';

@@ -1,7 +1,7 @@
 import { type AssetRecord, type GuideData, SCHEMA } from '@cove/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import sharp from 'sharp';
-import { readPicture } from '../src/pictures/readPicture';
+import { readPicture } from '../src/files/readPicture';
 import { startWorld, type World } from './support/world';
 
 let world: World;

@@ -7,8 +7,8 @@ import type { Caller, Membership } from '../common/access';
 import { notFound, ProblemException } from '../common/problem';
 import { hashOf, newSecret } from '../common/secret';
 import { Config } from '../config/config';
-import { Member } from '../sites/entities/member.entity';
 import { Account } from './entities/account.entity';
+import { Member } from './entities/member.entity';
 import { Session } from './entities/session.entity';
 import { Passwords } from './passwords';
 

@@ -1,5 +1,5 @@
 import { Module } from '@nestjs/common';
-import { FontStore } from './fontStore.service';
+import { FontStore } from '../files/fontStore.service';
 import { ShippedFontsController } from './shippedFonts.controller';
 import { SiteFontsController } from './siteFonts.controller';
 

@@ -3,7 +3,7 @@ import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { Allow } from '../common/access';
 import { notFound } from '../common/problem';
-import { readShippedFont } from './shippedFonts';
+import { readShippedFont } from '../files/shippedFonts';
 
 @ApiTags('fonts')
 @Controller('fonts')

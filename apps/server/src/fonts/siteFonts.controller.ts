@@ -6,9 +6,9 @@ import { Allow, MEMBERS } from '../common/access';
 import { type Incoming, SentFile } from '../common/body.interceptor';
 import { notFound } from '../common/problem';
 import { Takes } from '../common/takes';
+import { FontStore } from '../files/fontStore.service';
 import type { KeptFont } from '../uploads/keep';
 import { Uploads } from '../uploads/uploads.service';
-import { FontStore } from './fontStore.service';
 
 const TYPES: Record<string, string> = {
   woff2: 'font/woff2',

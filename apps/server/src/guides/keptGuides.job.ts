@@ -8,6 +8,14 @@ import { type StoredFile, storedFile } from '../storage/storedFiles';
 import type { Workbench } from '../work/workbench';
 import { COLUMNS, type KeptGuide } from './keptGuide';
 
+declare module '../work/job' {
+  interface Jobs {
+    giveGuideFiles: typeof giveGuideFiles;
+    keepGuide: typeof keepGuide;
+    readKeptGuide: typeof readKeptGuide;
+  }
+}
+
 /** Files that records name, and where a site keeps them. */
 const filesOf = (records: readonly GuideRecord[], site: string): { file: string; path: string }[] =>
   records.flatMap(record => {

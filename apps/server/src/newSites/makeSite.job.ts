@@ -6,6 +6,12 @@ import { acceptChange } from '../sites/acceptChange';
 import { type StoredFile, storedFile } from '../storage/storedFiles';
 import type { Workbench } from '../work/workbench';
 
+declare module '../work/job' {
+  interface Jobs {
+    makeSite: typeof makeSite;
+  }
+}
+
 /** What a new site begins as: a ready one by its id, or one of the demos. */
 export type Beginning = { starter: string } | { demo: 'small' | 'large' };
 

@@ -1,5 +1,5 @@
 import { Module } from '@nestjs/common';
-import { PictureStore } from './pictureStore.service';
+import { PictureStore } from '../files/pictureStore.service';
 import { SitePicturesController } from './sitePictures.controller';
 
 @Module({

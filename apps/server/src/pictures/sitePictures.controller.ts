@@ -7,10 +7,10 @@ import { type Incoming, SentFile } from '../common/body.interceptor';
 import { Database } from '../common/database';
 import { notFound } from '../common/problem';
 import { Takes } from '../common/takes';
+import { PictureStore } from '../files/pictureStore.service';
 import type { PictureFacts } from '../uploads/keep';
 import { Uploads } from '../uploads/uploads.service';
 import { FileQuery } from './dto/picture.dto';
-import { PictureStore } from './pictureStore.service';
 
 @ApiTags('pictures')
 @Controller('api/sites/:site/assets')

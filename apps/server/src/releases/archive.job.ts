@@ -10,6 +10,12 @@ import type { Workbench } from '../work/workbench';
 import { missingFiles } from './missingFiles';
 import { problemText } from './problemText';
 
+declare module '../work/job' {
+  interface Jobs {
+    archive: typeof archive;
+  }
+}
+
 /** Writes a site as it would be published into one archive, whole; whoever asked for it takes it from there. */
 export async function archive(
   bench: Workbench,

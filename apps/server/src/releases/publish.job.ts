@@ -5,6 +5,12 @@ import type { Workbench } from '../work/workbench';
 import { missingFiles } from './missingFiles';
 import { problemText } from './problemText';
 
+declare module '../work/job' {
+  interface Jobs {
+    publish: typeof publish;
+  }
+}
+
 interface ReleaseRow {
   id: string;
   site: string;

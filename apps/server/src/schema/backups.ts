@@ -1,7 +1,7 @@
 import { SCHEMA } from '@cove/core';
 import type { Query } from '../common/database';
 import { pack, unpack } from '../common/packed';
-import { CHANGES_CHANNEL } from '../sites/acceptChange';
+import { CHANGES_CHANNEL } from '../database/channels';
 import { type StoredRecord, writeRecords } from './writeRecords';
 
 /** A whole site as it was at a moment, under the schema it had, record by record as the database held it. */

@@ -1,6 +1,6 @@
 import { readRecords, SCHEMA, stableText, type Unreadable, UPGRADES, upgradeRecord } from '@cove/core';
 import type { Query } from '../common/database';
-import { CHANGES_CHANNEL } from '../sites/acceptChange';
+import { CHANGES_CHANNEL } from '../database/channels';
 import { storedRecords, takeBackup } from './backups';
 import { type StoredRecord, writeRecords } from './writeRecords';
 

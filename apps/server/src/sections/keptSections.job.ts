@@ -4,6 +4,13 @@ import { notFound, ProblemException } from '../common/problem';
 import type { Workbench } from '../work/workbench';
 import { COLUMNS, type KeptSection } from './keptSection';
 
+declare module '../work/job' {
+  interface Jobs {
+    keepSection: typeof keepSection;
+    listKeptSections: typeof listKeptSections;
+  }
+}
+
 /** All of them are drawn when one looks for one, so they have an end. */
 const MOST_SECTIONS = 100;
 

@@ -20,12 +20,11 @@ import {
   work,
 } from '@cove/core';
 import type { Query } from '../common/database';
+import { CHANGES_CHANNEL } from '../database/channels';
 import { schemaProblem } from '../schema/schemaProblem';
 import type { StoredFiles } from '../storage/storedFiles';
 import { ChangesOverRows } from './changesOverRows';
 import { RowLookup, rowsOf } from './recordTable';
-
-export const CHANGES_CHANNEL = 'site_changes';
 
 export interface Accepted {
   seq: number;

@@ -3,6 +3,12 @@ import type { Workbench } from '../work/workbench';
 import { type Accepted, acceptChange } from './acceptChange';
 import { readSentChange } from './sentChange';
 
+declare module '../work/job' {
+  interface Jobs {
+    acceptSent: typeof acceptSent;
+  }
+}
+
 /** Reads and accepts a change that is too large to be looked at where requests are answered. */
 export function acceptSent(
   { database, files }: Workbench,

@@ -4,8 +4,8 @@ import { Client } from 'pg';
 import { SESSIONS_CHANNEL } from '../accounts/accounts.service';
 import { Database } from '../common/database';
 import { Config } from '../config/config';
+import { CHANGES_CHANNEL } from '../database/channels';
 import { MEMBERS_CHANNEL } from '../people/members.service';
-import { CHANGES_CHANNEL } from './acceptChange';
 import { PRESENCE_CHANNEL, PresenceService } from './presence.service';
 import { SiteFeed, type Stream } from './siteFeed';
 

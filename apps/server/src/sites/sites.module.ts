@@ -1,7 +1,7 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Member } from '../accounts/entities/member.entity';
 import { AcceptService } from './accept.service';
-import { Member } from './entities/member.entity';
 import { SiteEntity } from './entities/site.entity';
 import { EventsService } from './events.service';
 import { PresenceService } from './presence.service';

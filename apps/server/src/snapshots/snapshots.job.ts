@@ -17,9 +17,17 @@ import type { Query } from '../common/database';
 import { isUuid } from '../common/isUuid';
 import { pack, unpack } from '../common/packed';
 import { notFound, ProblemException } from '../common/problem';
+import type { SiteAt } from '../siteCache/siteCache';
 import { acceptChange } from '../sites/acceptChange';
-import type { SiteAt } from '../sites/siteCache';
 import type { Workbench } from '../work/workbench';
+
+declare module '../work/job' {
+  interface Jobs {
+    guideOfSnapshot: typeof guideOfSnapshot;
+    keepSnapshot: typeof keepSnapshot;
+    restoreSnapshot: typeof restoreSnapshot;
+  }
+}
 
 async function keep(
   query: Query,

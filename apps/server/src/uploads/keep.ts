@@ -1,9 +1,9 @@
 import { createHash } from 'node:crypto';
 import { type AssetRecord, FILE_TYPES, type FontRecord, ok, type Result } from '@cove/core';
-import { type FontFacts, readFontFile } from '../fonts/readFontFile';
-import { PictureStore } from '../pictures/pictureStore.service';
-import { readFile } from '../pictures/readFile';
-import { readPicture } from '../pictures/readPicture';
+import { PictureStore } from '../files/pictureStore.service';
+import { readFile } from '../files/readFile';
+import { type FontFacts, readFontFile } from '../files/readFontFile';
+import { readPicture } from '../files/readPicture';
 import { fontPath, type Storage } from '../storage/storage';
 import { type StoredFile, storedFile } from '../storage/storedFiles';
 

@@ -15,6 +15,14 @@ import { notFound, ProblemException } from '../common/problem';
 import type { Workbench } from '../work/workbench';
 import type { ThreadAsked } from './dto/thread.dto';
 
+declare module '../work/job' {
+  interface Jobs {
+    findThread: typeof findThread;
+    printTokens: typeof printTokens;
+    renderPagePreview: typeof renderPagePreview;
+  }
+}
+
 function scopeAsked(site: Site, { node, page, type, variant, scheme }: ThreadAsked): Scope {
   if (type !== undefined) {
     const element = maybeElement(type);

@@ -1,7 +1,7 @@
 import type { Database } from '../common/database';
-import type { FontStore } from '../fonts/fontStore.service';
-import type { PictureStore } from '../pictures/pictureStore.service';
-import type { SiteCache } from '../sites/siteCache';
+import type { FontStore } from '../files/fontStore.service';
+import type { PictureStore } from '../files/pictureStore.service';
+import type { SiteCache } from '../siteCache/siteCache';
 import type { Storage } from '../storage/storage';
 import type { StoredFiles } from '../storage/storedFiles';
 

@@ -1,7 +1,7 @@
 import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import { Config } from '../config/config';
 import { builtPart } from '../config/parts';
-import { type JobArguments, type JobName, type JobResult, LANES, type Lane } from './lanes';
+import { type JobArguments, type JobName, type JobResult, type Lane, Lanes } from './job';
 import { WorkThread } from './workThread';
 
 /** Does what takes whole sites, or longer than a request may hold others up, in two threads beside those that answer. */
@@ -9,7 +9,10 @@ import { WorkThread } from './workThread';
 export class Workshop implements OnApplicationBootstrap, OnModuleDestroy {
   private readonly threads: Readonly<Record<Lane, WorkThread>>;
 
-  constructor(config: Config) {
+  constructor(
+    config: Config,
+    private readonly lanes: Lanes,
+  ) {
     const file = builtPart(config, 'work.worker.mjs');
     const settings = { databaseUrl: config.COVE_DATABASE_URL, dataFolder: config.COVE_DATA };
     // What takes long comes seldom and leaves much memory behind, so its thread is started anew when it is needed.
@@ -26,7 +29,7 @@ export class Workshop implements OnApplicationBootstrap, OnModuleDestroy {
   /** `args.site`, where there is one, says whose job it is. */
   run<N extends JobName>(job: N, args: JobArguments<N>): Promise<JobResult<N>> {
     const key = 'site' in args && typeof args.site === 'string' ? args.site : '';
-    return this.threads[LANES[job]].run(job, args, key);
+    return this.threads[this.lanes.of(job)].run(job, args, key);
   }
 
   async onModuleDestroy(): Promise<void> {

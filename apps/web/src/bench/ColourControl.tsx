@@ -19,10 +19,10 @@ import {
 } from '@cove/core';
 import { Popover } from 'radix-ui';
 import { lazy, Suspense, useState } from 'react';
-import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { ColourSliders } from '../ui/ColourSliders.tsx';
 import { Floating } from '../ui/Floating.tsx';
+import { useLocked } from '../ui/locked.ts';
 import { TypedField } from '../ui/TypedField.tsx';
 
 /** The colour a value ends in where it is set; null for what shows none. */

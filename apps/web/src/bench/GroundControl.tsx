@@ -17,8 +17,8 @@ import { type ReactNode, useRef } from 'react';
 import { DrawnIcon } from '../drawings/DrawnIcon.tsx';
 import { drawnCss } from '../drawings/drawn.ts';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
-import { useLocked } from '../session/rights.tsx';
 import { Floating } from '../ui/Floating.tsx';
+import { useLocked } from '../ui/locked.ts';
 import { ColourControl } from './ColourControl.tsx';
 
 type Imaged = Value & { type: 'picture' | 'pattern' };

@@ -17,7 +17,7 @@ import {
 import { Link2, Unlink2, X } from 'lucide-react';
 import { useState } from 'react';
 import { useCommit, useSession } from '../session/context.tsx';
-import { useLocked } from '../session/rights.tsx';
+import { useLocked } from '../ui/locked.ts';
 import { TypedField } from '../ui/TypedField.tsx';
 import { havingPart, useAlsoTo } from './alsoTo.ts';
 import { ColourControl } from './ColourControl.tsx';

@@ -10,8 +10,8 @@ import {
 } from '@cove/core';
 import { X } from 'lucide-react';
 import { useCommit } from '../session/context.tsx';
-import { useLocked } from '../session/rights.tsx';
 import { ActMenu } from '../ui/ActMenu.tsx';
+import { useLocked } from '../ui/locked.ts';
 import { TypedField } from '../ui/TypedField.tsx';
 
 /** Tokens that have another value on one page or in one section; whatever follows them there follows it too. */

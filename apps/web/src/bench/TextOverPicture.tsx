@@ -18,8 +18,8 @@ import { ScaledFrame } from '../canvas/ScaledFrame.tsx';
 import { textsOver } from '../canvas/textsOver.ts';
 import { samplePicture } from '../pictures/sampling.ts';
 import { useCommit, useSession } from '../session/context.tsx';
-import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
+import { useLocked } from '../ui/locked.ts';
 import { colourOf } from './ColourControl.tsx';
 
 /** What is told of one width: the text that can be read worst there. */

@@ -20,8 +20,9 @@ import {
 } from '@cove/core';
 import { useGo } from '../navigation/go.ts';
 import { useCommit } from '../session/context.tsx';
-import { useLocked, useMay } from '../session/rights.tsx';
+import { useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
+import { useLocked } from '../ui/locked.ts';
 import { useAlsoTo } from './alsoTo.ts';
 import { Chip, colourOf } from './ColourControl.tsx';
 import { Promote } from './Promote.tsx';

@@ -1,7 +1,7 @@
 import { parseDeclarations, propertyByCss, type Site, type TypedDeclarations } from '@cove/core';
 import { useEffect, useState } from 'react';
-import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
+import { useLocked } from '../ui/locked.ts';
 
 /** What is wrong with declarations that are not followed; undefined until the grammars of CSS are there. */
 function useCssProblem(declarations: TypedDeclarations['unfollowed']): string | null | undefined {

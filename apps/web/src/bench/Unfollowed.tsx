@@ -7,8 +7,8 @@ import {
   type Width,
 } from '@cove/core';
 import { useCommit } from '../session/context.tsx';
-import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
+import { useLocked } from '../ui/locked.ts';
 
 interface Declared {
   key: string;

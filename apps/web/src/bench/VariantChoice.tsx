@@ -1,9 +1,9 @@
 import { addVariant, type ElementType, type Id, type Site, variantsOf } from '@cove/core';
 import { lazy, Suspense, useState } from 'react';
 import { useCommit } from '../session/context.tsx';
-import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { useLocked } from '../ui/locked.ts';
 import { titled } from '../ui/titled.ts';
 
 const ElementLooks = lazy(async () => ({

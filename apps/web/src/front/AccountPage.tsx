@@ -3,8 +3,8 @@ import { Link, Navigate } from 'react-router';
 import { toast } from 'sonner';
 import { problemText } from '../api/problemText.ts';
 import { RequestProblem, request } from '../api/request.ts';
+import { Field, Form, NAME, NEW_PASSWORD } from '../forms/Form.tsx';
 import { Button } from '../ui/Button.tsx';
-import { Field, Form, NAME, NEW_PASSWORD } from '../ui/Form.tsx';
 import { Front } from './Front.tsx';
 
 interface SessionSummary {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { request } from '../api/request.ts';
-import { EMAIL, Field, Form } from '../ui/Form.tsx';
+import { EMAIL, Field, Form } from '../forms/Form.tsx';
 import { Front } from './Front.tsx';
 
 interface Ask {

@@ -6,7 +6,7 @@ import { useNavigate } from 'react-router';
 import { request } from '../api/request.ts';
 import { PageCanvas } from '../canvas/pageCanvas.ts';
 import { ScaledFrame } from '../canvas/ScaledFrame.tsx';
-import { Field, Form } from '../ui/Form.tsx';
+import { Field, Form } from '../forms/Form.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
 
 /** The drawings that a new site begins with, as they are before it has files. */

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { problemText } from '../api/problemText.ts';
 import { request } from '../api/request.ts';
-import { Field, Form, NAME, NEW_PASSWORD } from '../ui/Form.tsx';
+import { Field, Form, NAME, NEW_PASSWORD } from '../forms/Form.tsx';
 import { Front } from './Front.tsx';
 
 interface Own {

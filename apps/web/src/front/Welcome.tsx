@@ -4,8 +4,8 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { problemText } from '../api/problemText.ts';
 import { RequestProblem, request, type SiteSummary } from '../api/request.ts';
 import { useSites } from '../api/useSites.ts';
+import { EMAIL, Field, Form } from '../forms/Form.tsx';
 import { Button } from '../ui/Button.tsx';
-import { EMAIL, Field, Form } from '../ui/Form.tsx';
 import { Front } from './Front.tsx';
 import { SIGN_OUT } from './signOut.ts';
 

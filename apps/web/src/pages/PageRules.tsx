@@ -2,9 +2,9 @@ import { ELEMENTS, type Id, type PageRecord, type Site } from '@cove/core';
 import { useNavigate } from 'react-router';
 import { useGo } from '../navigation/go.ts';
 import { useCommit, useSession } from '../session/context.tsx';
-import { useLocked } from '../session/rights.tsx';
 import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
+import { useLocked } from '../ui/locked.ts';
 
 interface Rule {
   id: Id;

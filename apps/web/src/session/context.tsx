@@ -2,6 +2,7 @@ import type { Edit, Site } from '@cove/core';
 import { createContext, type ReactNode, use, useCallback, useMemo } from 'react';
 import { useStore } from 'zustand';
 import type { SiteSummary } from '../api/request.ts';
+import { type TypingHost, TypingHostContext } from '../ui/typingHost.ts';
 import type { SessionState, SiteSession } from './siteSession.ts';
 
 interface Opened {
@@ -12,7 +13,19 @@ const Context = createContext<Opened | null>(null);
 
 export function SessionProvider({ session, summary, children }: Opened & { children: ReactNode }) {
   const value = useMemo(() => ({ session, summary }), [session, summary]);
-  return <Context value={value}>{children}</Context>;
+  const host = useMemo(
+    (): TypingHost => ({
+      seq: () => session.store.getState().seq,
+      asSeenAt: (seq, act) => session.asSeenAt(seq, act),
+      offer: (label, words) => session.offer(label, words),
+    }),
+    [session],
+  );
+  return (
+    <Context value={value}>
+      <TypingHostContext value={host}>{children}</TypingHostContext>
+    </Context>
+  );
 }
 
 export function useOpened(): Opened {
@@ -20,9 +33,6 @@ export function useOpened(): Opened {
   if (!opened) throw new Error('used outside of an open site');
   return opened;
 }
-
-/** The open site; null where a part of the interface is used outside of one. */
-export const useMaybeSession = (): SiteSession | null => use(Context)?.session ?? null;
 
 export const useSession = (): SiteSession => useOpened().session;
 export const useSessionState = <T,>(select: (state: SessionState) => T): T =>

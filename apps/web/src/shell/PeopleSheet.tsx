@@ -5,10 +5,10 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { problemText } from '../api/problemText.ts';
 import { request, type SiteSummary } from '../api/request.ts';
+import { EMAIL, Field, Form } from '../forms/Form.tsx';
 import { useOpened, useSessionState, useSite } from '../session/context.tsx';
 import type { Presence } from '../session/streamMessages.ts';
 import { Button } from '../ui/Button.tsx';
-import { EMAIL, Field, Form } from '../ui/Form.tsx';
 import { Select } from '../ui/Select.tsx';
 import { whereabouts } from './whereabouts.ts';
 

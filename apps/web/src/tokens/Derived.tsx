@@ -9,8 +9,8 @@ import {
 } from '@cove/core';
 import { useGo } from '../navigation/go.ts';
 import { useCommit, useSession } from '../session/context.tsx';
-import { useLocked } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
+import { useLocked } from '../ui/locked.ts';
 
 /** What a derived token follows, and by how much; each number has its slider. */
 export function Derived({

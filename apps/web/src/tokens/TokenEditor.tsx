@@ -19,12 +19,12 @@ import {
 } from '@cove/core';
 import { ReachNote } from '../reach/ReachNote.tsx';
 import { useCommit, useSession } from '../session/context.tsx';
-import { useLocked } from '../session/rights.tsx';
 import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
 import { ColourPlane } from '../ui/ColourPlane.tsx';
 import { ColourSliders } from '../ui/ColourSliders.tsx';
 import { EyeDropper } from '../ui/EyeDropper.tsx';
+import { useLocked } from '../ui/locked.ts';
 import { NoteField } from '../ui/NoteField.tsx';
 import { Select } from '../ui/Select.tsx';
 import { TypedField } from '../ui/TypedField.tsx';

@@ -1,7 +1,7 @@
 import { ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useRef } from 'react';
-import { useLocked } from '../session/rights.tsx';
+import { useLocked } from './locked.ts';
 
 /**
  * Something to do with one of several things, at once: a list of values would do it with every press of an arrow key. It can

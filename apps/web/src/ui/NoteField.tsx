@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { useLocked } from '../session/rights.tsx';
+import { useLocked } from './locked.ts';
 import { TheirsNote } from './TheirsNote.tsx';
 import { useTyping } from './useTyping.ts';
 

@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { useLocked } from '../session/rights.tsx';
+import { useLocked } from './locked.ts';
 
 /** The platform's own list. */
 export function Select({

@@ -1,6 +1,6 @@
 import { parseArithmetic, type Result } from '@cove/core';
 import { useId, useState } from 'react';
-import { useLocked } from '../session/rights.tsx';
+import { useLocked } from './locked.ts';
 import { TheirsNote } from './TheirsNote.tsx';
 import { useTyping } from './useTyping.ts';
 

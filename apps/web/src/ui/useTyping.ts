@@ -1,5 +1,5 @@
 import { createContext, use, useEffect, useEffectEvent, useRef, useState } from 'react';
-import { useMaybeSession } from '../session/context.tsx';
+import { TypingHostContext } from './typingHost.ts';
 
 /** What the fields below are about: text that is being typed for one thing never goes to another. */
 export const FieldOwner = createContext('');
@@ -29,7 +29,7 @@ interface Begun {
  * before it is kept, it is offered back.
  */
 export function useTyping(label: string, text: string): Typing {
-  const session = useMaybeSession();
+  const host = use(TypingHostContext);
   const owner = use(FieldOwner);
   const [begun, setBegun] = useState<Begun | null>(null);
   /** The same for whoever asks once the field is gone. */
@@ -42,7 +42,7 @@ export function useTyping(label: string, text: string): Typing {
     const lost = latest.current;
     if (!lost) return;
     put(null);
-    session?.offer(label, lost.text);
+    host?.offer(label, lost.text);
   });
   // The field went to another thing, or away altogether.
   const isOthers = begun !== null && begun.owner !== owner;
@@ -63,13 +63,13 @@ export function useTyping(label: string, text: string): Typing {
               text: next,
               owner,
               over: mine?.over ?? text,
-              seq: mine ? mine.seq : session?.store.getState().seq,
+              seq: mine ? mine.seq : host?.seq(),
             },
       ),
     settle: () => put(null),
     keep: act => {
       const seq = latest.current?.seq;
-      if (session && seq !== undefined) session.asSeenAt(seq, act);
+      if (host && seq !== undefined) host.asSeenAt(seq, act);
       else act();
     },
   };

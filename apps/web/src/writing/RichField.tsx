@@ -3,7 +3,7 @@ import { EditorContent, useEditor } from '@tiptap/react';
 import { useEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { useSession, useSite } from '../session/context.tsx';
-import { useLocked } from '../session/rights.tsx';
+import { useLocked } from '../ui/locked.ts';
 import { extensions } from './extensions.ts';
 import { Keeping } from './keeping.ts';
 import { writingOnPage } from './onPage.ts';

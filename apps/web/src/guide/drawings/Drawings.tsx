@@ -17,8 +17,8 @@ import {
 import { useRef, useState } from 'react';
 import { DrawnIcon } from '../../drawings/DrawnIcon.tsx';
 import { useCommit } from '../../session/context.tsx';
-import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { useLocked } from '../../ui/locked.ts';
 import { NameInPlace } from '../../ui/NameInPlace.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Chapter, Group } from '../tray/Group.tsx';

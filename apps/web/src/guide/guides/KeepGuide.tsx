@@ -1,6 +1,6 @@
 import { useState } from 'react';
+import { Field, Form } from '../../forms/Form.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { Field, Form } from '../../ui/Form.tsx';
 import { useKeepGuide } from './useKept.ts';
 
 /** Keeps the site's guide for the next site, under a name; the same name again is a newer version. */

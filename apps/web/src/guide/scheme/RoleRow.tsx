@@ -14,8 +14,8 @@ import {
 } from '@cove/core';
 import { Chip } from '../../bench/ColourControl.tsx';
 import { useCommit } from '../../session/context.tsx';
-import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { useLocked } from '../../ui/locked.ts';
 
 /** One role of a scheme: its swatch, its contrast in the very colours, and a cure where it cannot be read. */
 export function RoleRow({ site, scheme, role }: { site: Site; scheme: SchemeRecord; role: Role }) {

@@ -3,8 +3,8 @@ import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { ImpactNote } from '../../reach/ImpactNote.tsx';
 import { useCommit } from '../../session/context.tsx';
-import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { useLocked } from '../../ui/locked.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { swatchColor } from './Swatches.tsx';
 

@@ -1,8 +1,8 @@
 import { byOrder, keyBetween, type NoteRecord, newId, type Site } from '@cove/core';
 import { useState } from 'react';
 import { useCommit } from '../../session/context.tsx';
-import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { useLocked } from '../../ui/locked.ts';
 import { NameInPlace } from '../../ui/NameInPlace.tsx';
 import { NoteField } from '../../ui/NoteField.tsx';
 import { Chapter } from './Group.tsx';

@@ -2,7 +2,7 @@ import { byOrder, keyBetween, type NoteRecord, type Site } from '@cove/core';
 import { X } from 'lucide-react';
 import { PictureChoice } from '../../pictures/PictureChoice.tsx';
 import { useCommit, useSession } from '../../session/context.tsx';
-import { useLocked } from '../../session/rights.tsx';
+import { useLocked } from '../../ui/locked.ts';
 
 /** Pictures that show what a note means, in the order in which they were pinned. */
 export function PinnedPictures({ site, note }: { site: Site; note: NoteRecord }) {

@@ -17,8 +17,8 @@ import {
 import { useMemo, useState } from 'react';
 import { useReachOfAll } from '../../reach/useReach.ts';
 import { useCommit } from '../../session/context.tsx';
-import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { useLocked } from '../../ui/locked.ts';
 
 /** What a preset is filed under: the facets it sets, in the order of the bench. */
 export function facetsOf(site: Site, id: Id): Facet[] {

@@ -10,8 +10,8 @@ import {
 import { type KeyboardEvent, useState } from 'react';
 import { useReachOfAll } from '../../reach/useReach.ts';
 import { useCommit } from '../../session/context.tsx';
-import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { useLocked } from '../../ui/locked.ts';
 import { MakeScheme } from '../scheme/MakeScheme.tsx';
 
 const SHOWN = ['surface', 'raised', 'heading', 'text', 'link', 'mainFill'] as const;

@@ -1,5 +1,5 @@
 import { drawnCss } from '../../drawings/drawn.ts';
-import { useLocked } from '../../session/rights.tsx';
+import { useLocked } from '../../ui/locked.ts';
 import { EditedToken } from './EditedToken.tsx';
 import { Group } from './Group.tsx';
 import { type TokenList, useAddToken } from './tokenList.ts';

@@ -1,6 +1,6 @@
 import { printTyped, type TokenRecord, type Value } from '@cove/core';
 import { drawnSize } from '../../drawings/drawn.ts';
-import { useLocked } from '../../session/rights.tsx';
+import { useLocked } from '../../ui/locked.ts';
 import { EditedToken } from './EditedToken.tsx';
 import { Group } from './Group.tsx';
 import { type TokenList, useAddToken } from './tokenList.ts';

@@ -30,8 +30,8 @@ import { rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sort
 import { CSS } from '@dnd-kit/utilities';
 import { type KeyboardEvent, useDeferredValue, useMemo, useState } from 'react';
 import { useCommit } from '../../session/context.tsx';
-import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { useLocked } from '../../ui/locked.ts';
 import { NameInPlace } from '../../ui/NameInPlace.tsx';
 import { EditedToken } from './EditedToken.tsx';
 import { Chapter, Group } from './Group.tsx';

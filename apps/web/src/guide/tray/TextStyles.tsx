@@ -12,8 +12,8 @@ import type { KeyboardEvent } from 'react';
 import { familyCss } from '../../drawings/drawn.ts';
 import { useReachOfAll } from '../../reach/useReach.ts';
 import { useCommit } from '../../session/context.tsx';
-import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { useLocked } from '../../ui/locked.ts';
 import { isOffScale } from './offScale.ts';
 
 /** Every text style, set in its own letters. */

@@ -3,8 +3,8 @@ import { useRef, useState } from 'react';
 import { problemText } from '../../api/problemText.ts';
 import { sendFile } from '../../api/request.ts';
 import { useCommit, useSession } from '../../session/context.tsx';
-import { useLocked } from '../../session/rights.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { useLocked } from '../../ui/locked.ts';
 
 type Facts = Omit<FontRecord, 'id' | 'kind' | 'category'>;
 

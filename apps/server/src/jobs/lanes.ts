@@ -1,13 +1,8 @@
-import type { JOBS } from './jobs';
-
-export type JobName = keyof typeof JOBS;
-export type JobArguments<N extends JobName> = Parameters<(typeof JOBS)[N]>[1];
-export type JobResult<N extends JobName> = Awaited<ReturnType<(typeof JOBS)[N]>>;
-
-export type Lane = 'quick' | 'long';
+import { type JobName, type Lane, Lanes } from '../work/job';
+import type { JOBS } from './index';
 
 /** Which of the two threads does a job: what somebody waits for must not stand behind what takes long. */
-export const LANES: Readonly<Record<JobName, Lane>> = {
+const LANES: Readonly<Record<keyof typeof JOBS & JobName, Lane>> = {
   acceptSent: 'long',
   archive: 'long',
   findThread: 'quick',
@@ -26,3 +21,9 @@ export const LANES: Readonly<Record<JobName, Lane>> = {
   renderPagePreview: 'quick',
   restoreSnapshot: 'long',
 };
+
+export class JobLanes extends Lanes {
+  of(job: JobName): Lane {
+    return LANES[job];
+  }
+}

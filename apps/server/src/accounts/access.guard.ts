@@ -1,8 +1,8 @@
 import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
-import { AccountsService } from '../accounts/accounts.service';
-import { ACCESS, type Access, type CallerRequest } from './access';
-import { notFound, ProblemException } from './problem';
+import { ACCESS, type Access, type CallerRequest } from '../common/access';
+import { notFound, ProblemException } from '../common/problem';
+import { AccountsService } from './accounts.service';
 
 /** Holds every route to what it says of who may call it. A site one is no member of does not exist for one. */
 @Injectable()

@@ -9,7 +9,7 @@ import {
   useFormContext,
 } from 'react-hook-form';
 import { problemText } from '../api/problemText.ts';
-import { Button } from './Button.tsx';
+import { Button } from '../ui/Button.tsx';
 
 /** A form that sends what was written, says what was wrong, and keeps what was typed. */
 export function Form<T extends FieldValues>({

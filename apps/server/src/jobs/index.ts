@@ -8,6 +8,7 @@ import { readChanges } from '../sites/readChanges.job';
 import { readSite } from '../sites/readSite.job';
 import { guideOfSnapshot, keepSnapshot, restoreSnapshot } from '../snapshots/snapshots.job';
 import { findThread, printTokens, renderPagePreview } from '../views/views.job';
+import type { Jobs } from '../work/job';
 
 /** Work on whole sites, and on what is too large to be looked at where requests are answered. */
 export const JOBS = {
@@ -28,4 +29,4 @@ export const JOBS = {
   readSite,
   renderPagePreview,
   restoreSnapshot,
-} as const;
+} as const satisfies Jobs;

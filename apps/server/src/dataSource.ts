@@ -1,0 +1,31 @@
+import type { DataSourceOptions } from 'typeorm';
+import { Account } from './accounts/entities/account.entity';
+import { Member } from './accounts/entities/member.entity';
+import { Session } from './accounts/entities/session.entity';
+import { Foundation1700000000000 } from './database/migrations/1700000000000-Foundation';
+import { People1700000001000 } from './database/migrations/1700000001000-People';
+import { Keeping1700000002000 } from './database/migrations/1700000002000-Keeping';
+import { KeptSections1700000003000 } from './database/migrations/1700000003000-KeptSections';
+import { Budgets1700000004000 } from './database/migrations/1700000004000-Budgets';
+import { Schemas1700000005000 } from './database/migrations/1700000005000-Schemas';
+import { PatientClient } from './database/patientClient';
+import { Release } from './releases/entities/release.entity';
+import { SiteEntity } from './sites/entities/site.entity';
+
+export const dataSourceOptions = (url: string): DataSourceOptions => ({
+  type: 'postgres',
+  url,
+  entities: [Account, Session, SiteEntity, Member, Release],
+  migrations: [
+    Foundation1700000000000,
+    People1700000001000,
+    Keeping1700000002000,
+    KeptSections1700000003000,
+    Budgets1700000004000,
+    Schemas1700000005000,
+  ],
+  migrationsRun: true,
+  synchronize: false,
+  poolSize: 12,
+  extra: { Client: PatientClient },
+});
