@@ -12,6 +12,7 @@ import {
   SEVERITIES,
   type Site,
   schemeContrasts,
+  usersOf,
 } from '../src/index.ts';
 import { demoSite } from './support/demo.ts';
 
@@ -40,6 +41,9 @@ const put = (name: string, coords: readonly number[]): Edit => ({
   },
 });
 const [picture = ''] = demo.kinds.asset.keys();
+/** A picture that some widget shows. */
+const shown =
+  [...demo.kinds.asset.keys()].find(id => usersOf(demo, id).some(it => demo.kinds.widget.has(it))) ?? '';
 
 /** For each check a site in which it has something to say, and the record that it says it of. */
 const PLANTED: Record<CheckName, { site: Site; record: string; measured?: { node: string; ratio: number } }> =
@@ -49,6 +53,15 @@ const PLANTED: Record<CheckName, { site: Site; record: string; measured?: { node
       record: 'daymark',
     },
     textOverPictures: { site: demo, record: 'welcome-title', measured: { node: 'welcome-title', ratio: 2 } },
+    altTexts: {
+      site: after(
+        set(shown, ['alt'], ''),
+        ...usersOf(demo, shown)
+          .filter(id => demo.kinds.widget.has(id))
+          .map(id => set(id, ['content', 'alt'], '')),
+      ),
+      record: shown,
+    },
     missingCuts: {
       site: after(set('style-h1', ['styles', '/fontWeight'], { type: 'number', value: 950 })),
       record: 'style-h1',

@@ -1,3 +1,4 @@
+import { altTexts } from './altTexts.ts';
 import type { AnyCheck } from './check.ts';
 import { contrast } from './contrast.ts';
 import { families } from './families.ts';
@@ -15,6 +16,7 @@ export { CheckRunner } from './checkRunner.ts';
 export const CHECKS = {
   contrast,
   textOverPictures,
+  altTexts,
   missingCuts,
   families,
   rasterIcons,
