@@ -17,6 +17,7 @@ import {
 import { Link2, Unlink2, X } from 'lucide-react';
 import { useState } from 'react';
 import { useCommit, useSession } from '../session/context.tsx';
+import { useKeptChoice } from '../ui/KeptChoices.tsx';
 import { useLocked } from '../ui/locked.ts';
 import { TypedField } from '../ui/TypedField.tsx';
 import { havingPart, useAlsoTo } from './alsoTo.ts';
@@ -57,9 +58,6 @@ function short(site: Site, value: Value | null, text: string): string {
 
 const NOWHERE: readonly Width[] = [];
 
-/** Families of sides that are linked, by their first: a row that comes to stand elsewhere on the bench keeps it. */
-const LINKED = new Set<string>();
-
 /** One property: its name, a control made for its type, its value, and its thread. */
 export function PropertyRow({
   site,
@@ -82,13 +80,7 @@ export function PropertyRow({
   const slot = printSlot({ ...asked, property: row.name });
   const sides = sidesOf(row.name);
   /** What is set here goes to all sides, or all corners, at once. */
-  const [linked, setLinked] = useState(() => LINKED.has(sides[0] ?? ''));
-  const link = () => {
-    const [family = ''] = sides;
-    if (linked) LINKED.delete(family);
-    else LINKED.add(family);
-    setLinked(!linked);
-  };
+  const [linked, setLinked] = useKeptChoice(`linked ${sides[0] ?? ''}`);
   const also = useAlsoTo();
   const slots = linked ? sides.map(property => printSlot({ ...asked, property })) : [slot];
   const edits = (next: Value): Edit[] => {
@@ -104,7 +96,7 @@ export function PropertyRow({
   const show = (next: Value | null) => session.show(next && edits(next));
   const focus = (asset: AssetRecord, way: 'ground' | 'picture') =>
     scope && <PictureFocus site={site} scope={scope} asset={asset} way={way} asked={asked} target={target} />;
-  const shown = scope && row.accepts.includes('position') && !locked ? pictureIn(site, scope) : null;
+  const shown = scope && row.control === 'focus' && !locked ? pictureIn(site, scope) : null;
   const text = value ? printTyped(value, site.kinds.token) : '';
   const loose = knot && value !== null && isLoose(value);
   return (
@@ -115,10 +107,10 @@ export function PropertyRow({
         </span>
         <div className="flex min-w-0 items-center gap-0.5">
           <span className="flex items-center">
-            {row.accepts.includes('color') && (
+            {row.control === 'colour' && (
               <ColourControl site={site} scope={scope} row={row} value={value} onShow={show} onCommit={set} />
             )}
-            {row.accepts.includes('pattern') && (
+            {(row.control === 'ground' || row.control === 'mask') && (
               <GroundControl
                 site={site}
                 scope={scope}
@@ -126,12 +118,12 @@ export function PropertyRow({
                 value={value}
                 onShow={show}
                 onCommit={set}
-                {...(row.name === 'backgroundImage' && { focus: asset => focus(asset, 'ground') })}
+                {...(row.control === 'ground' && { focus: asset => focus(asset, 'ground') })}
               />
             )}
             {shown && <FocusControl label={label}>{focus(shown, 'picture')}</FocusControl>}
           </span>
-          {row.accepts.length === 0 && row.keywords ? (
+          {row.control === 'choice' ? (
             <select
               aria-label={label}
               value={text}
@@ -140,7 +132,7 @@ export function PropertyRow({
               className="h-6 min-w-0 flex-1 rounded-sm border border-transparent bg-transparent font-mono text-[12px] hover:border-hair"
             >
               {text === '' && <option value="">not set</option>}
-              {row.keywords.map(word => (
+              {row.keywords?.map(word => (
                 <option key={word} value={word}>
                   {row.keywordLabels?.[word] ?? word}
                 </option>
@@ -189,7 +181,7 @@ export function PropertyRow({
               aria-pressed={linked}
               aria-label={`Link ${row.label.toLowerCase()} with the other ${/^Corner/.test(row.label) ? 'corners' : 'sides'}`}
               title={linked ? 'All of them are set together' : 'Set all of them together'}
-              onClick={link}
+              onClick={() => setLinked(!linked)}
               className="flex size-5 items-center justify-center rounded-sm text-muted hover:text-teal aria-pressed:text-teal"
             >
               {linked ? <Link2 size={13} aria-hidden /> : <Unlink2 size={13} aria-hidden />}

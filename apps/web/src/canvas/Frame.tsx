@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { useLatest } from '../ui/useLatest.ts';
 import { forwardKeys } from './forwardKeys.ts';
 
 const EMPTY =
@@ -18,8 +19,7 @@ interface Props {
 /** A document of its own in which nothing can run. */
 export function Frame({ title, width, height, scale, onReady }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
-  const ready = useRef(onReady);
-  ready.current = onReady;
+  const ready = useLatest(onReady);
 
   useEffect(() => {
     const element = frame.current;

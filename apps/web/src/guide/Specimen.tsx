@@ -15,6 +15,7 @@ import type { ScrollTogether } from '../canvas/scrollTogether.ts';
 import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
 import { titled } from '../ui/titled.ts';
+import { useLatest } from '../ui/useLatest.ts';
 import { type Hit, type Layout, SpecimenDocument } from './specimenDocument.ts';
 import { usesOfRow } from './uses.ts';
 import type { View } from './ViewMenu.tsx';
@@ -73,8 +74,7 @@ export function Specimen({
   const session = useSession();
   const [box, size] = useRoom<HTMLDivElement>({ width: 700, height: 600 });
   const sheet = useRef<SpecimenDocument | null>(null);
-  const hit = useRef(onHit);
-  hit.current = onHit;
+  const hit = useLatest(onHit);
 
   // Cells depend on all kinds but tokens, so that nothing is laid out anew while a colour is dragged.
   const {
@@ -89,8 +89,7 @@ export function Specimen({
     variantRule,
     drawing,
   } = site.kinds;
-  const latest = useRef(site);
-  latest.current = site;
+  const latest = useLatest(site);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the kinds named stand for the site
   const layout = useMemo((): Layout => {
     const now = latest.current;

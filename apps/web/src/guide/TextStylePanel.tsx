@@ -115,7 +115,7 @@ export function TextStylePanel({
               <span className={`truncate ${value ? '' : 'text-muted'}`} title={row.css}>
                 {row.label}
               </span>
-              {row.accepts.length === 0 ? (
+              {row.control === 'choice' ? (
                 <select
                   aria-label={row.label}
                   value={value?.type === 'keyword' ? value.value : ''}

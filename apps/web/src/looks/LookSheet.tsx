@@ -5,6 +5,7 @@ import { ScaledFrame } from '../canvas/ScaledFrame.tsx';
 import { StyleEngine } from '../canvas/styleEngine.ts';
 import { useSession } from '../session/context.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
+import { useLatest } from '../ui/useLatest.ts';
 import type { LookOption, Looks } from './option.ts';
 
 const OURS =
@@ -30,10 +31,8 @@ export function LookSheet<Option extends LookOption>({
   const session = useSession();
   const { site, groups } = looks;
   const frame = useRef<{ document: Document; engine: StyleEngine } | null>(null);
-  const take = useRef(onTake);
-  take.current = onTake;
-  const now = useRef(groups);
-  now.current = groups;
+  const take = useLatest(onTake);
+  const now = useLatest(groups);
 
   const draw = () => {
     if (!frame.current) return;

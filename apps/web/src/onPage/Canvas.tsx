@@ -17,6 +17,7 @@ import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { CropMarks } from '../ui/CropMarks.tsx';
+import { useLatest } from '../ui/useLatest.ts';
 import { ColumnBorders } from './ColumnBorders.tsx';
 import type { Box, PageDrop } from './dropOnPage.ts';
 import { boxOf, letDrag } from './letDrag.ts';
@@ -95,8 +96,7 @@ export function Canvas({
   const [drop, setDrop] = useState<PageDrop | null>(null);
   const [seam, setSeam] = useState<{ y: number; index: number } | null>(null);
   const hovered = useRef<Picked | null>(null);
-  const now = useRef({ picked, others, state, onPick, onMove });
-  now.current = { picked, others, state, onPick, onMove };
+  const now = useLatest({ picked, others, state, onPick, onMove });
 
   const scale = Math.min(1, (room.width - ROOM * 2) / width);
   const height = Math.max(200, (room.height - ROOM) / scale);

@@ -13,6 +13,7 @@ import {
 import { type RefObject, useCallback, useEffect, useRef } from 'react';
 import type { PageCanvas } from '../canvas/pageCanvas.ts';
 import { useCommit, useSession } from '../session/context.tsx';
+import { useLatest } from '../ui/useLatest.ts';
 import { writingOnPage } from '../writing/onPage.ts';
 import type { Picked } from './useSelection.ts';
 
@@ -45,8 +46,7 @@ export function useWriting({
 }): (hit: Picked, element: HTMLElement, at: Point) => void {
   const session = useSession();
   const commit = useCommit();
-  const now = useRef({ mayWrite, onRich, picked });
-  now.current = { mayWrite, onRich, picked };
+  const now = useLatest({ mayWrite, onRich, picked });
   /** What ends the writing of a rich text. */
   const open = useRef<{ node: Id; end(): void } | null>(null);
   // Whatever else is picked, and wherever one goes, the words are kept.

@@ -24,6 +24,7 @@ import { type KeptSection, useForgetSection, useKeptSections } from '../sections
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
+import { useLatest } from '../ui/useLatest.ts';
 
 const NAMES: Record<Purpose | 'own', string> = {
   opening: 'Opening',
@@ -147,8 +148,7 @@ export function SectionLibrary({
   );
   const shown = useRef<Document | null>(null);
   // Asked as it is taken: the picture is listened to once.
-  const chosen = useRef(how);
-  chosen.current = how;
+  const chosen = useLatest(how);
   const take = (offer: Offered) =>
     onTake(now => (page, index) => offer.lay(now, page, index, chosen.current));
   const bring = (id: Id) =>

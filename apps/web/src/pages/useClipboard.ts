@@ -1,7 +1,8 @@
 import { copyThings, type Edit, type Id, nameOf, pasteThings, readClip } from '@cove/core';
-import { useEffect, useRef } from 'react';
+import { useEffect } from 'react';
 import { toast } from 'sonner';
 import { useCommit, useSession } from '../session/context.tsx';
+import { useLatest } from '../ui/useLatest.ts';
 
 /** All values in some edits, to tell two ways of pasting apart. */
 const looksOf = (edits: readonly Edit[]): string =>
@@ -25,8 +26,7 @@ interface Wish {
 export function useClipboard(wish: Wish): void {
   const session = useSession();
   const commit = useCommit();
-  const now = useRef(wish);
-  now.current = wish;
+  const now = useLatest(wish);
   useEffect(() => {
     const write = (event: ClipboardEvent): boolean => {
       const { picked } = now.current;

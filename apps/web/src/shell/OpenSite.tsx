@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { RequestProblem, request, type SiteSummary } from '../api/request.ts';
@@ -10,6 +10,7 @@ import { browserStore } from '../session/pendingStore.ts';
 import { SiteSession } from '../session/siteSession.ts';
 import { nameOfTab } from '../session/tab.ts';
 import { Button } from '../ui/Button.tsx';
+import { useLatest } from '../ui/useLatest.ts';
 import { Shell } from './Shell.tsx';
 
 const signedIn = async (): Promise<string> => (await request<{ email: string }>('GET', '/api/session')).email;
@@ -41,8 +42,7 @@ export function OpenSite() {
   const [failure, setFailure] = useState<string | null>(null);
   const [attempt, setAttempt] = useState(0);
   const summary = sites.data?.find(it => it.id === site);
-  const newest = useRef(summary);
-  newest.current = summary;
+  const newest = useLatest(summary);
   const known = summary !== undefined;
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: `attempt` opens it again

@@ -4,6 +4,7 @@ import { NavLink, Outlet, useParams } from 'react-router';
 import { useOpened, useSessionState } from '../session/context.tsx';
 import { STATIONS } from '../stations/index.ts';
 import { Button } from '../ui/Button.tsx';
+import { KeptChoices } from '../ui/KeptChoices.tsx';
 import { Losses } from './Losses.tsx';
 import { People } from './PeopleSheet.tsx';
 import { focusPane, rememberPanes } from './panes.ts';
@@ -131,7 +132,9 @@ export function Shell() {
         </div>
       </header>
       <main className="min-h-0">
-        <Outlet />
+        <KeptChoices>
+          <Outlet />
+        </KeptChoices>
       </main>
       <Losses />
       {finding && (

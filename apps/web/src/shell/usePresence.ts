@@ -1,9 +1,10 @@
-import { useEffect, useRef } from 'react';
+import { useEffect } from 'react';
 import { useLocation, useParams, useSearchParams } from 'react-router';
 import { OUR_SCHEMA } from '../api/request.ts';
 import { useSession } from '../session/context.tsx';
 import type { Whereabouts } from '../session/streamMessages.ts';
 import { stationAt } from '../stations/index.ts';
+import { useLatest } from '../ui/useLatest.ts';
 
 /** How often, in ms, one says again that one is here, and at most says that one is elsewhere. */
 const AGAIN = 25_000;
@@ -17,10 +18,9 @@ export function usePresence(): void {
   const [params] = useSearchParams();
   const node = params.get('node');
   const station = stationAt(pathname)?.name;
-  const place = useRef<Whereabouts | null>(null);
-  place.current = station
-    ? { station, ...(page !== undefined && { page }), ...(node !== null && { node }) }
-    : null;
+  const place = useLatest<Whereabouts | null>(
+    station ? { station, ...(page !== undefined && { page }), ...(node !== null && { node }) } : null,
+  );
 
   const address = `/api/sites/${session.id}/presence`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: told again when the place is another one

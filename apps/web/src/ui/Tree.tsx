@@ -11,6 +11,7 @@ import {
 } from '@dnd-kit/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, type ReactNode, useCallback, useLayoutEffect, useRef, useState } from 'react';
+import { useLatest } from './useLatest.ts';
 
 export type Where = 'before' | 'inside' | 'after';
 export interface Drop {
@@ -116,8 +117,7 @@ export function Tree<Row extends TreeRow>({
     rowAt(row.id)?.focus();
   };
   // The rows that stay as they were are not drawn again because what they would call is made anew.
-  const now = useRef({ rows, onPick, onKey, focusRow });
-  now.current = { rows, onPick, onKey, focusRow };
+  const now = useLatest({ rows, onPick, onKey, focusRow });
   const pickRow = useCallback((id: Id, more: boolean) => now.current.onPick(id, several && more), [several]);
   const pressed = useCallback(
     (id: Id, event: React.KeyboardEvent) => {

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { useSession, useSite } from '../session/context.tsx';
 import { useLocked } from '../ui/locked.ts';
+import { useLatest } from '../ui/useLatest.ts';
 import { extensions } from './extensions.ts';
 import { Keeping } from './keeping.ts';
 import { writingOnPage } from './onPage.ts';
@@ -34,8 +35,7 @@ export function RichField({
   const session = useSession();
   const locked = useLocked();
   const asked = useRef(0);
-  const change = useRef(onChange);
-  change.current = onChange;
+  const change = useLatest(onChange);
   const [keeping] = useState(() => new Keeping(session, value, (text, since) => change.current(text, since)));
   const editor = useEditor({
     extensions: [...extensions(), keeping.keys()],

@@ -22,6 +22,7 @@ export const COLOUR = rows('colour', [
     css: 'background-image',
     label: 'Ground',
     accepts: ['gradient', 'picture', 'pattern'],
+    control: 'ground',
     keywords: ['none'],
     words: 'background gradient fill fade blend two colours picture image pattern drawing mark overlay tint',
   },

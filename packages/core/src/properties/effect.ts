@@ -15,6 +15,7 @@ export const EFFECT = rows('effect', [
     css: 'mask-image',
     label: 'Cut to a shape',
     accepts: ['gradient', 'picture', 'pattern'],
+    control: 'mask',
     keywords: ['none'],
     words: 'mask frame crop mark drawing fade out',
   },

@@ -25,7 +25,7 @@ export {
   movementsIn,
   printKeyframes,
 } from './movements.ts';
-export { type Facet, isPresetKind, PART_KINDS, type PartKind } from './property.ts';
+export { type ControlName, type Facet, isPresetKind, PART_KINDS, type PartKind } from './property.ts';
 
 const TABLE = [...TYPE, ...COLOUR, ...SPACE, ...LINE, ...LAYOUT, ...EFFECT, ...MOTION] as const;
 export type PropertyName = (typeof TABLE)[number]['name'];

@@ -242,6 +242,7 @@ export const LAYOUT = rows('layout', [
     css: 'object-position',
     label: 'Focus',
     accepts: ['position'],
+    control: 'focus',
     keywords: ['center', 'top', 'right', 'bottom', 'left'],
     kinds: ['picture'],
     words: 'crop picture image position place middle face',

@@ -8,6 +8,12 @@ export type PartKind = (typeof PART_KINDS)[number] | 'ground' | 'edge';
 export const isPresetKind = (kind: string): kind is (typeof PART_KINDS)[number] =>
   PART_KINDS.some(it => it === kind);
 
+/**
+ * What a property is set with: a typed field; a list of its keywords; or, beside a typed field, a chooser of colours, of
+ * grounds with a focus, of the same as a mask, or the focus of a picture on the picture itself.
+ */
+export type ControlName = 'text' | 'choice' | 'colour' | 'ground' | 'mask' | 'focus';
+
 /** One longhand: the row from which parser, printer, control, CSS, inheritance and search are made. */
 export interface Property<Name extends string = string> {
   name: Name;
@@ -36,11 +42,20 @@ export interface Property<Name extends string = string> {
   placed?: true;
   /** CSS text of what a value prints as, where the two differ. */
   print?(text: string): string;
+  control: ControlName;
   /** The box it moves, drawn on the page while its row has the focus. */
   box?: 'padding' | 'margin' | 'gap' | 'size';
 }
 
+/** A row as it is written down: its control is told by what it accepts unless it says otherwise. */
+type Written<Name extends string> = Omit<Property<Name>, 'facet' | 'control'> & { control?: ControlName };
+
+function usualControl({ accepts, keywords }: Pick<Property, 'accepts' | 'keywords'>): ControlName {
+  if (accepts.length === 0 && keywords) return 'choice';
+  return accepts.includes('color') ? 'colour' : 'text';
+}
+
 export const rows = <const Name extends string>(
   facet: Facet,
-  list: readonly Omit<Property<Name>, 'facet'>[],
-): readonly Property<Name>[] => list.map(row => ({ facet, ...row }));
+  list: readonly Written<Name>[],
+): readonly Property<Name>[] => list.map(row => ({ facet, control: usualControl(row), ...row }));
