@@ -1,5 +1,6 @@
 import {
   byOrder,
+  editOf,
   elementOfNode,
   hiddenFrom,
   hideFrom,
@@ -48,12 +49,9 @@ export function NodeChoices({ site, node, page }: { site: Site; node: NodeRecord
           ]}
           onChange={value =>
             commit(
-              [node.id, ...also.filter(id => site.kinds.section.has(id))].map(id => ({
-                op: 'set',
-                id,
-                path: ['scheme'],
-                value: value === '' ? null : value,
-              })),
+              [node.id, ...also.filter(id => site.kinds.section.has(id))].map(id =>
+                editOf({ kind: 'section', id }).set('scheme', value === '' ? null : value),
+              ),
               'Choose a scheme',
             )
           }
@@ -70,11 +68,10 @@ export function NodeChoices({ site, node, page }: { site: Site; node: NodeRecord
           ]}
           onChange={value =>
             commit(
-              [node.id, ...ofElement(site, also, element.name)].map(id =>
-                value === ''
-                  ? { op: 'unset', id, path: ['variants', axis] }
-                  : { op: 'set', id, path: ['variants', axis], value },
-              ),
+              [node.id, ...ofElement(site, also, element.name)].map(id => {
+                const edit = editOf({ kind: node.kind, id });
+                return value === '' ? edit.unsetIn('variants', axis) : edit.setIn('variants', axis, value);
+              }),
               `Choose ${axis}`,
             )
           }

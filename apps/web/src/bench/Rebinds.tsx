@@ -1,5 +1,6 @@
 import {
   byOrder,
+  editOf,
   nameOf,
   type PageRecord,
   parseTokenValue,
@@ -19,7 +20,7 @@ export function Rebinds({ site, record }: { site: Site; record: PageRecord | Sec
   const commit = useCommit();
   const locked = useLocked();
   const { token: tokens } = site.kinds;
-  const { id, rebind } = record;
+  const { rebind } = record;
   const here = record.kind === 'page' ? 'on this page' : 'in this section';
   const bound = Object.entries(rebind);
   const free = [...tokens.values()].filter(it => !Object.hasOwn(rebind, it.id)).sort(byOrder);
@@ -41,10 +42,7 @@ export function Rebinds({ site, record }: { site: Site; record: PageRecord | Sec
                 text={printTyped(value, tokens)}
                 parse={text => parseTokenValue(text, of.type, tokens)}
                 onCommit={next =>
-                  commit(
-                    [{ op: 'set', id, path: ['rebind', token], value: next }],
-                    `Rebind ${of.name} ${here}`,
-                  )
+                  commit([editOf(record).setIn('rebind', token, next)], `Rebind ${of.name} ${here}`)
                 }
               />
               {!locked && (
@@ -53,7 +51,7 @@ export function Rebinds({ site, record }: { site: Site; record: PageRecord | Sec
                   aria-label={`Let ${path} be as everywhere`}
                   className="flex size-6 items-center justify-center rounded-sm hover:text-teal"
                   onClick={() =>
-                    commit([{ op: 'unset', id, path: ['rebind', token] }], `Let ${of.name} be as everywhere`)
+                    commit([editOf(record).unsetIn('rebind', token)], `Let ${of.name} be as everywhere`)
                   }
                 >
                   <X size={13} />
@@ -71,11 +69,7 @@ export function Rebinds({ site, record }: { site: Site; record: PageRecord | Sec
           options={free.map(it => ({ value: it.id, label: tokenPath(tokens, it.id) }))}
           onChoose={token => {
             const of = tokens.get(token);
-            if (of)
-              commit(
-                [{ op: 'set', id, path: ['rebind', token], value: of.value }],
-                `Rebind ${of.name} ${here}`,
-              );
+            if (of) commit([editOf(record).setIn('rebind', token, of.value)], `Rebind ${of.name} ${here}`);
           }}
         />
       )}

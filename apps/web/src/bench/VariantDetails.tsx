@@ -1,6 +1,7 @@
 import {
   beginWithVariant,
   duplicateVariant,
+  editOf,
   type Id,
   moveVariant,
   removeVariant,
@@ -51,11 +52,11 @@ export function VariantDetails({
         <NameField
           label={`Name of this ${axis}`}
           name={name}
-          onRename={value => commit([{ op: 'set', id, path: ['name'], value }], `Rename ${name}`)}
+          onRename={value => commit([editOf({ kind: 'variant', id }).set('name', value)], `Rename ${name}`)}
         />
         <NoteField
           text={variant.note ?? ''}
-          onCommit={note => commit(noteEdit(id, note), `Note on ${name}`)}
+          onCommit={note => commit(noteEdit({ kind: 'variant', id }, note), `Note on ${name}`)}
         />
         <Tick
           checked={variant.begins ?? false}

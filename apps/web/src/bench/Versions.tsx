@@ -1,4 +1,5 @@
 import {
+  editOf,
   type Id,
   keepShown,
   removeNodes,
@@ -48,12 +49,7 @@ export function Versions({ site, section, page }: { site: Site; section: Section
               <NameInPlace
                 label={`Version ${version.name}`}
                 name={version.name}
-                onRename={name =>
-                  commit(
-                    [{ op: 'set', id: version.id, path: ['name'], value: name }],
-                    `Rename ${version.name}`,
-                  )
-                }
+                onRename={name => commit([editOf(version).set('name', name)], `Rename ${version.name}`)}
               />
             </span>
             <Button

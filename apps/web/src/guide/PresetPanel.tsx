@@ -1,6 +1,7 @@
 import {
   byOrder,
   duplicatePreset,
+  editOf,
   excludePreset,
   type Farewell,
   includedIn,
@@ -81,7 +82,7 @@ function Opened({
       <NameField
         label="Preset"
         name={name}
-        onRename={value => commit([{ op: 'set', id, path: ['name'], value }], `Rename ${name}`)}
+        onRename={value => commit([editOf(record).set('name', value)], `Rename ${name}`)}
       />
       <ReachNote id={id} />
       <p className="text-muted">
@@ -89,19 +90,17 @@ function Opened({
           ? 'Sets nothing yet: choose a kind of part and a property below.'
           : `Sets ${filed.join(', ')}.`}
       </p>
-      <NoteField text={record.note ?? ''} onCommit={note => commit(noteEdit(id, note), `Note on ${name}`)} />
+      <NoteField
+        text={record.note ?? ''}
+        onCommit={note => commit(noteEdit(record, note), `Note on ${name}`)}
+      />
       <TypedField
         label="Set (presets of one set exclude each other)"
         mono={false}
         text={record.set ?? ''}
         className="[&_input]:border-hair"
         parse={text => ({ ok: true, value: text.trim().slice(0, 40) })}
-        onCommit={value =>
-          commit(
-            [value === '' ? { op: 'unset', id, path: ['set'] } : { op: 'set', id, path: ['set'], value }],
-            `Change ${name}`,
-          )
-        }
+        onCommit={value => commit([editOf(record).put('set', value === '' ? null : value)], `Change ${name}`)}
       />
       <div>
         <p className="label-line">Presets within it</p>
@@ -150,7 +149,7 @@ function Opened({
                 type="button"
                 className="text-teal hover:line-through"
                 title="Take away"
-                onClick={() => commit([{ op: 'unset', id, path: ['begins', widget] }], `Change ${name}`)}
+                onClick={() => commit([editOf(record).unsetIn('begins', widget)], `Change ${name}`)}
               >
                 {WIDGETS.find(it => it.name === widget)?.label ?? widget}
               </button>
@@ -163,9 +162,7 @@ function Opened({
               value: it.name,
               label: it.label,
             }))}
-            onChoose={widget =>
-              commit([{ op: 'set', id, path: ['begins', widget], value: true }], `Change ${name}`)
-            }
+            onChoose={widget => commit([editOf(record).setIn('begins', widget, true)], `Change ${name}`)}
           />
         </div>
       )}

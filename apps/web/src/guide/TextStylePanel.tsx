@@ -1,6 +1,7 @@
 import {
   byOrder,
   duplicateTextStyle,
+  editOf,
   inTextStyle,
   moveTextStyle,
   ok,
@@ -61,15 +62,13 @@ export function TextStylePanel({
       <NameField
         label="Text style"
         name={style.name}
-        onRename={name =>
-          commit([{ op: 'set', id: style.id, path: ['name'], value: name }], `Rename ${style.name}`)
-        }
+        onRename={name => commit([editOf(style).set('name', name)], `Rename ${style.name}`)}
       />
       <div className="grid gap-2 py-2">
         <ReachNote id={style.id} />
         <NoteField
           text={style.note ?? ''}
-          onCommit={note => commit(noteEdit(style.id, note), `Note on ${style.name}`)}
+          onCommit={note => commit(noteEdit(style, note), `Note on ${style.name}`)}
         />
         {off && (
           <p className="text-muted">

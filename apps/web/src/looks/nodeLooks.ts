@@ -1,6 +1,7 @@
 import {
   applyChange,
   type Edit,
+  editOf,
   elementOfNode,
   fittingPresets,
   getRecord,
@@ -56,9 +57,7 @@ export function nodeLooks(
   const shownAxes = element.axes.filter(axis => longForm || !ofLongForm(axis));
   const axes = shownAxes.map((axis): LookGroup<NodeLook> => {
     const choose = (id: Id | null): Edit =>
-      id === null
-        ? { op: 'unset', id: node.id, path: ['variants', axis] }
-        : { op: 'set', id: node.id, path: ['variants', axis], value: id };
+      id === null ? editOf(node).unsetIn('variants', axis) : editOf(node).setIn('variants', axis, id);
     const { [axis]: now, ...others } = node.variants;
     const variants = variantsOf(shown, element.name, axis).map((variant): NodeLook => {
       const look = looks.find(it => it.id === variant.id && !it.known)?.look;

@@ -1,5 +1,6 @@
 import {
   classesOf,
+  editOf,
   elementNamed,
   elementOfNode,
   getRecord,
@@ -71,7 +72,7 @@ export function useWriting({
         const text = element.textContent.replace(/\s+/g, ' ').trim();
         held?.release(record.id);
         if (keep && text !== before)
-          commit([{ op: 'set', id: record.id, path: ['content', field], value: text }], 'Edit text', since);
+          commit([editOf(record).setIn('content', field, text)], 'Edit text', since);
         measure();
       };
       element.addEventListener('blur', () => end(true), { once: true });
@@ -114,7 +115,7 @@ export function useWriting({
         return isRichText(text) ? text : [];
       };
       const keeping = new Keeping(session, value(), (text, since) =>
-        commit([{ op: 'set', id: record.id, path: ['content', name], value: text }], 'Edit text', since),
+        commit([editOf(record).setIn('content', name, text)], 'Edit text', since),
       );
       const classes = (part: string) => classesOf(session.site, scope, part).join(' ');
       held.hold();

@@ -1,4 +1,4 @@
-import { ELEMENTS, type Id, type PageRecord, type Site } from '@cove/core';
+import { ELEMENTS, type Id, type PageRecord, removeRecord, type Site } from '@cove/core';
 import { useNavigate } from 'react-router';
 import { useGo } from '../navigation/go.ts';
 import { useCommit, useSession } from '../session/context.tsx';
@@ -64,7 +64,7 @@ export function PageRules({ site, page }: { site: Site; page: PageRecord }) {
                 kind="link"
                 className="ml-auto h-5! text-small"
                 aria-label={`Reset ${label} on this page`}
-                onClick={() => commit([{ op: 'remove', id }], `Reset ${label} on ${page.title}`)}
+                onClick={() => commit([removeRecord(id)], `Reset ${label} on ${page.title}`)}
               >
                 Reset
               </Button>

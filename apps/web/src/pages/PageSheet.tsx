@@ -1,6 +1,7 @@
 import {
   duplicatePage,
   type Edit,
+  editOf,
   fail,
   type Id,
   ok,
@@ -63,8 +64,7 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
   const { id, title } = page;
   const settings = settingsOf(site);
   const isHome = settings.home === id;
-  const set = (field: keyof PageRecord, value: unknown, label: string) =>
-    commit([{ op: 'set', id, path: [field], value }], label);
+  const edit = editOf(page);
   const open = (other: Id) => void navigate(`/sites/${session.id}/pages/${other}`);
   const run = (result: Result<Edit[]>, label: string) => {
     if (result.ok) commit(result.value, label);
@@ -120,7 +120,7 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
             parse={text =>
               text.trim() === '' ? fail({ code: 'empty', message: 'A page needs a title.' }) : ok(text.trim())
             }
-            onCommit={it => set('title', it, `Rename ${title}`)}
+            onCommit={it => commit([edit.set('title', it)], `Rename ${title}`)}
           />
           {!isHome && (
             <TypedField
@@ -134,21 +134,14 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
             label="Description"
             text={page.description}
             placeholder="What search engines and shared links say of it, in a sentence or two"
-            onCommit={text => set('description', text, `Describe ${title}`)}
+            onCommit={text => commit([edit.set('description', text)], `Describe ${title}`)}
           />
           <PictureChoice
             site={site}
             label="Picture where it is shared"
             chosen={page.sharePicture ?? null}
             onChoose={picture =>
-              commit(
-                [
-                  picture === null
-                    ? { op: 'unset', id, path: ['sharePicture'] }
-                    : { op: 'set', id, path: ['sharePicture'], value: picture },
-                ],
-                'Choose the picture for sharing',
-              )
+              commit([edit.put('sharePicture', picture)], 'Choose the picture for sharing')
             }
           />
         </div>
@@ -162,7 +155,9 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
               { value: '', label: 'As the site' },
               ...schemesInOrder(site).map(it => ({ value: it.id, label: it.name })),
             ]}
-            onChange={scheme => set('scheme', scheme === '' ? null : scheme, 'Choose a scheme')}
+            onChange={scheme =>
+              commit([edit.set('scheme', scheme === '' ? null : scheme)], 'Choose a scheme')
+            }
           />
           <fieldset className="flex flex-wrap gap-x-4 gap-y-1">
             <legend className="label-line mb-0.5">It shows the site’s</legend>

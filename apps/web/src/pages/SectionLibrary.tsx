@@ -3,7 +3,7 @@ import {
   addPage,
   applyChange,
   type Clip,
-  type Edit,
+  editOf,
   type Id,
   type LaidInArea,
   layInArea,
@@ -93,7 +93,7 @@ function pictured(
 ): { site: Site; page: Id; sections: ReadonlyMap<Id, Offered> } {
   const made = addPage(site, title);
   // Navigation in the pictures lists the pages of the site, not this one.
-  const unlisted: Edit = { op: 'set', id: made.id, path: ['unlisted'], value: true };
+  const unlisted = editOf({ kind: 'page', id: made.id }).set('unlisted', true);
   let now = must(applyChange(site, { edits: [...made.edits, unlisted] })).site;
   const there = area === null ? [] : sectionsIn(now, made.id, area).map(it => it.id);
   now = must(applyChange(now, { edits: removeNodes(now, there) })).site;

@@ -1,4 +1,4 @@
-import { fail, ok, SETTINGS, type Site, settingsOf } from '@cove/core';
+import { editOf, fail, ok, type Site, settingsOf } from '@cove/core';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
 import { useCommit } from '../session/context.tsx';
 import { Tick } from '../ui/Tick.tsx';
@@ -15,28 +15,12 @@ export function SiteFields({ site }: { site: Site }) {
         label="Picture in the tab, for the whole site"
         chosen={settings.tabIcon ?? null}
         onChoose={picture =>
-          commit(
-            [
-              picture === null
-                ? { op: 'unset', id: SETTINGS, path: ['tabIcon'] }
-                : { op: 'set', id: SETTINGS, path: ['tabIcon'], value: picture },
-            ],
-            'Choose the picture in the tab',
-          )
+          commit([editOf(settings).put('tabIcon', picture)], 'Choose the picture in the tab')
         }
       />
       <Tick
         checked={settings.awayInNewTab === true}
-        onChange={on =>
-          commit(
-            [
-              on
-                ? { op: 'set', id: SETTINGS, path: ['awayInNewTab'], value: true }
-                : { op: 'unset', id: SETTINGS, path: ['awayInNewTab'] },
-            ],
-            'Say how links lead away',
-          )
-        }
+        onChange={on => commit([editOf(settings).put('awayInNewTab', on || null)], 'Say how links lead away')}
       >
         Links that lead away open a new window
       </Tick>
@@ -52,11 +36,7 @@ export function SiteFields({ site }: { site: Site }) {
         }}
         onCommit={address =>
           commit(
-            [
-              address === ''
-                ? { op: 'unset', id: SETTINGS, path: ['address'] }
-                : { op: 'set', id: SETTINGS, path: ['address'], value: address },
-            ],
+            [editOf(settings).put('address', address === '' ? null : address)],
             'Say where the site is found',
           )
         }

@@ -1,4 +1,4 @@
-import { copyThings, type Edit, type Id, nameOf, pasteThings, readClip } from '@cove/core';
+import { copyThings, type Edit, type Id, nameOf, pasteThings, readClip, removeRecord } from '@cove/core';
 import { useEffect } from 'react';
 import { toast } from 'sonner';
 import { useCommit, useSession } from '../session/context.tsx';
@@ -78,7 +78,7 @@ export function useClipboard(wish: Wish): void {
             // What was tied goes, and comes again with the values it had.
             const kept = pasteThings(session.site, clip, place.parent, place.index, 'keep');
             if (!kept.ok) return;
-            const gone = ids.map((id): Edit => ({ op: 'remove', id }));
+            const gone = ids.map(removeRecord);
             if (commit([...gone, ...kept.value.edits], 'Keep pasted values as they were'))
               now.current.onPasted(kept.value.ids);
           },

@@ -1,4 +1,4 @@
-import { type AssetRecord, LIMITS, newId } from '@cove/core';
+import { type AssetRecord, LIMITS, newId, putRecord } from '@cove/core';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { problemText } from '../api/problemText.ts';
@@ -21,9 +21,7 @@ export function useFileUpload(): { upload(file: File): Promise<string | null>; b
       if (twin) return twin.id;
       const id = newId('i');
       const name = file.name.slice(0, 120);
-      return commit([{ op: 'put', record: { id, kind: 'asset', name, alt: '', ...facts } }], `Add ${name}`)
-        ? id
-        : null;
+      return commit([putRecord({ id, kind: 'asset', name, alt: '', ...facts })], `Add ${name}`) ? id : null;
     } catch (error) {
       toast.error(`${file.name}: ${problemText(error)}`);
       return null;

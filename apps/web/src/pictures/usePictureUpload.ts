@@ -1,4 +1,4 @@
-import { type AssetRecord, LIMITS, newId } from '@cove/core';
+import { type AssetRecord, LIMITS, newId, putRecord } from '@cove/core';
 import { useState } from 'react';
 import { problemText } from '../api/problemText.ts';
 import { sendFile } from '../api/request.ts';
@@ -32,10 +32,7 @@ export function usePictureUpload() {
         const twin = [...session.site.kinds.asset.values()].find(it => it.file === facts.file);
         const name = nameOfFile(file.name) || 'Picture';
         const id = twin?.id ?? newId('i');
-        if (
-          twin ||
-          commit([{ op: 'put', record: { id, kind: 'asset', name, alt: '', ...facts } }], `Add ${name}`)
-        )
+        if (twin || commit([putRecord({ id, kind: 'asset', name, alt: '', ...facts })], `Add ${name}`))
           ids.push(id);
       } catch (error) {
         found.push(`${file.name}: ${problemText(error)}`);

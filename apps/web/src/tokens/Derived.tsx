@@ -1,6 +1,7 @@
 import {
   type Derivation,
   derivationNamed,
+  editOf,
   literalOf,
   NO_REBINDS,
   type Site,
@@ -28,7 +29,7 @@ export function Derived({
   const locked = useLocked();
   const rule = derivationNamed(derivation.op);
   if (!rule) return null;
-  const edit = (value: Value) => [{ op: 'set' as const, id: token.id, path: ['value'] as const, value }];
+  const edit = (value: Value) => [editOf(token).set('value', value)];
   const set = (value: Value) => commit(edit(value), `Change ${token.name}`);
   const end = literalOf(site.kinds.token, NO_REBINDS, token.value);
   return (

@@ -5,6 +5,7 @@ import {
   deriveToken,
   duplicateToken,
   type Edit,
+  editOf,
   fail,
   type Id,
   literalOf,
@@ -50,7 +51,7 @@ export function TokenEditor({
   const locked = useLocked();
   const { token: tokens } = site.kinds;
   const end = literalOf(tokens, NO_REBINDS, token.value);
-  const edit = (value: Value): Edit[] => [{ op: 'set', id: token.id, path: ['value'], value }];
+  const edit = (value: Value): Edit[] => [editOf(token).set('value', value)];
   const set = (value: Value) => commit(edit(value), `Change ${token.name}`);
   const setColor = (value: Color) => set({ type: 'color', value });
   const showColor = (value: Color) => session.show(edit({ type: 'color', value }));
@@ -83,9 +84,7 @@ export function TokenEditor({
           parse={text =>
             text.trim() === '' ? fail({ code: 'empty', message: 'A token needs a name.' }) : ok(text.trim())
           }
-          onCommit={name =>
-            commit([{ op: 'set', id: token.id, path: ['name'], value: name }], `Rename ${token.name}`)
-          }
+          onCommit={name => commit([editOf(token).set('name', name)], `Rename ${token.name}`)}
         />
         <Select
           label="Group"
@@ -119,14 +118,7 @@ export function TokenEditor({
       <NoteField
         text={token.note ?? ''}
         onCommit={note =>
-          commit(
-            [
-              note === ''
-                ? { op: 'unset', id: token.id, path: ['note'] }
-                : { op: 'set', id: token.id, path: ['note'], value: note },
-            ],
-            `Note on ${token.name}`,
-          )
+          commit([editOf(token).put('note', note === '' ? null : note)], `Note on ${token.name}`)
         }
       />
       <ReachNote id={token.id} />

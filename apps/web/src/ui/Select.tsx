@@ -2,7 +2,7 @@ import { useId } from 'react';
 import { useLocked } from './locked.ts';
 
 /** The platform's own list. */
-export function Select({
+export function Select<T extends string>({
   label,
   value,
   options,
@@ -11,9 +11,9 @@ export function Select({
   className = '',
 }: {
   label: string;
-  value: string;
-  options: readonly { value: string; label: string }[];
-  onChange(value: string): void;
+  value: T;
+  options: readonly { value: T; label: string }[];
+  onChange(value: T): void;
   hideLabel?: boolean;
   className?: string;
 }) {
@@ -28,7 +28,10 @@ export function Select({
         id={id}
         value={value}
         disabled={locked}
-        onChange={event => onChange(event.target.value)}
+        onChange={event => {
+          const chosen = options.find(it => it.value === event.target.value);
+          if (chosen) onChange(chosen.value);
+        }}
         className="h-6 w-full min-w-0 rounded-sm border border-hair bg-paper px-1 text-base text-ink"
       >
         {options.map(option => (

@@ -1,6 +1,7 @@
-import type { Edit, Id } from '@cove/core';
+import { type Edit, editOf, type Id } from '@cove/core';
 
-/** Sets a note, or takes it away where it is empty. */
-export const noteEdit = (id: Id, note: string): Edit[] => [
-  note === '' ? { op: 'unset', id, path: ['note'] } : { op: 'set', id, path: ['note'], value: note },
-];
+/** Sets the note of something of the guide, or takes it away where it is empty. */
+export const noteEdit = (
+  record: { readonly kind: 'preset' | 'textStyle' | 'scheme' | 'variant'; readonly id: Id },
+  note: string,
+): Edit[] => [editOf(record).put('note', note === '' ? null : note)];

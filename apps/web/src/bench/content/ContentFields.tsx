@@ -1,6 +1,7 @@
 import {
   type ContentFieldOf,
   type ContentTypeName,
+  editOf,
   elementNamed,
   type Site,
   type WidgetRecord,
@@ -57,11 +58,7 @@ export function ContentFields({
           value={widget.content[name] ?? null}
           askedForWords={askedForWords}
           onChange={(value, since) =>
-            commit(
-              [{ op: 'set', id: widget.id, path: ['content', name], value }],
-              `Edit ${label.toLowerCase()}`,
-              since,
-            )
+            commit([editOf(widget).setIn('content', name, value)], `Edit ${label.toLowerCase()}`, since)
           }
         />
       ))}

@@ -2,13 +2,15 @@ import {
   byOrder,
   type DrawingRecord,
   type Edit,
+  editOf,
   ICON_NAMES,
   ICON_SETS,
   keyBetween,
   LIMITS,
   namesTaken,
   newId,
-  SETTINGS,
+  putRecord,
+  removeRecord,
   type Site,
   settingsOf,
   uniqueName,
@@ -53,10 +55,7 @@ export function Drawings({ site }: { site: Site }) {
       last = keyBetween(last, null);
       const plain = file.name.replace(/\.svg$/i, '').replace(/[-_]+/g, ' ');
       const name = uniqueName(plain.charAt(0).toUpperCase() + plain.slice(1, 80), names);
-      edits.push({
-        op: 'put',
-        record: { id: newId('g'), kind: 'drawing', name, order: last, use, ...read.value },
-      });
+      edits.push(putRecord({ id: newId('g'), kind: 'drawing', name, order: last, use, ...read.value }));
     }
     if (edits.length > 0)
       commit(edits, `Add ${edits.length === 1 ? 'a drawing' : `${edits.length} drawings`}`);
@@ -86,9 +85,7 @@ export function Drawings({ site }: { site: Site }) {
                 <NameInPlace
                   label={`Drawing ${it.name}`}
                   name={it.name}
-                  onRename={name =>
-                    commit([{ op: 'set', id: it.id, path: ['name'], value: name }], `Rename ${it.name}`)
-                  }
+                  onRename={name => commit([editOf(it).set('name', name)], `Rename ${it.name}`)}
                 />
                 <span className="ml-auto font-mono text-[11px] text-muted">{used}</span>
                 {!locked && used === 0 && (
@@ -96,7 +93,7 @@ export function Drawings({ site }: { site: Site }) {
                     kind="link"
                     className="h-5! text-small"
                     aria-label={`Delete drawing ${it.name}`}
-                    onClick={() => commit([{ op: 'remove', id: it.id }], `Delete ${it.name}`)}
+                    onClick={() => commit([removeRecord(it.id)], `Delete ${it.name}`)}
                   >
                     Delete
                   </Button>
@@ -116,9 +113,7 @@ export function Drawings({ site }: { site: Site }) {
           label="Icon set"
           value={set.name}
           options={ICON_SETS.map(it => ({ value: it.name, label: it.label }))}
-          onChange={name =>
-            commit([{ op: 'set', id: SETTINGS, path: ['iconSet'], value: name }], 'Change the icon set')
-          }
+          onChange={name => commit([editOf(settingsOf(site)).set('iconSet', name)], 'Change the icon set')}
         />
         <p className="mt-1.5 flex flex-wrap gap-1.5">
           {ICON_NAMES.map(name => (

@@ -1,5 +1,6 @@
 import {
   duplicateScheme,
+  editOf,
   isFailure,
   moveScheme,
   type Role,
@@ -81,9 +82,7 @@ export function SchemePanel({
       <NameField
         label="Scheme"
         name={scheme.name}
-        onRename={name =>
-          commit([{ op: 'set', id: scheme.id, path: ['name'], value: name }], `Rename ${scheme.name}`)
-        }
+        onRename={name => commit([editOf(scheme).set('name', name)], `Rename ${scheme.name}`)}
       />
       <div className="my-2 grid gap-2">
         <Choice<'light' | 'dark'>
@@ -94,9 +93,7 @@ export function SchemePanel({
             { value: 'dark', label: 'Dark' },
           ]}
           disabled={locked}
-          onChange={face =>
-            commit([{ op: 'set', id: scheme.id, path: ['face'], value: face }], `Change ${scheme.name}`)
-          }
+          onChange={face => commit([editOf(scheme).set('face', face)], `Change ${scheme.name}`)}
         />
         <ReachNote id={scheme.id} />
         {rules > 0 && (
@@ -111,7 +108,7 @@ export function SchemePanel({
         </p>
         <NoteField
           text={scheme.note ?? ''}
-          onCommit={note => commit(noteEdit(scheme.id, note), `Note on ${scheme.name}`)}
+          onCommit={note => commit(noteEdit(scheme, note), `Note on ${scheme.name}`)}
         />
       </div>
       {!locked && (

@@ -1,4 +1,13 @@
-import { byOrder, keyBetween, type NoteRecord, newId, type Site } from '@cove/core';
+import {
+  byOrder,
+  editOf,
+  keyBetween,
+  type NoteRecord,
+  newId,
+  putRecord,
+  removeRecord,
+  type Site,
+} from '@cove/core';
 import { useState } from 'react';
 import { useCommit } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -22,7 +31,7 @@ export function Notes({ site }: { site: Site }) {
       order: keyBetween(all.at(-1)?.order ?? null, null),
       text: '',
     };
-    if (commit([{ op: 'put', record }], 'Add a note')) setOpen(record.id);
+    if (commit([putRecord(record)], 'Add a note')) setOpen(record.id);
   };
   return (
     <Chapter title="Notes" note={String(all.length)}>
@@ -35,7 +44,9 @@ export function Notes({ site }: { site: Site }) {
                 <NameInPlace
                   label={`Note ${name}`}
                   name={name}
-                  onRename={value => commit([{ op: 'set', id, path: ['name'], value }], `Rename ${name}`)}
+                  onRename={value =>
+                    commit([editOf({ kind: 'note', id }).set('name', value)], `Rename ${name}`)
+                  }
                 />
                 <Button
                   kind="link"
@@ -53,14 +64,16 @@ export function Notes({ site }: { site: Site }) {
                     label="Words"
                     text={text}
                     placeholder="What the brand should feel like, what it never does"
-                    onCommit={value => commit([{ op: 'set', id, path: ['text'], value }], `Write ${name}`)}
+                    onCommit={value =>
+                      commit([editOf({ kind: 'note', id }).set('text', value)], `Write ${name}`)
+                    }
                   />
                   <PinnedPictures site={site} note={note} />
                   {!locked && (
                     <Button
                       kind="link"
                       className="h-5! text-small"
-                      onClick={() => commit([{ op: 'remove', id }], `Delete ${name}`)}
+                      onClick={() => commit([removeRecord(id)], `Delete ${name}`)}
                     >
                       Delete
                     </Button>

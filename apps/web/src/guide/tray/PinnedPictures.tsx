@@ -1,4 +1,4 @@
-import { byOrder, keyBetween, type NoteRecord, type Site } from '@cove/core';
+import { byOrder, editOf, keyBetween, type NoteRecord, type Site } from '@cove/core';
 import { X } from 'lucide-react';
 import { PictureChoice } from '../../pictures/PictureChoice.tsx';
 import { useCommit, useSession } from '../../session/context.tsx';
@@ -15,10 +15,7 @@ export function PinnedPictures({ site, note }: { site: Site; note: NoteRecord })
   const pin = (id: string | null) => {
     if (id === null || note.pictures?.[id] !== undefined) return;
     const order = keyBetween(pinned.at(-1)?.order ?? null, null);
-    commit(
-      [{ op: 'set', id: note.id, path: ['pictures', id], value: order }],
-      `Pin a picture to ${note.name}`,
-    );
+    commit([editOf(note).setIn('pictures', id, order)], `Pin a picture to ${note.name}`);
   };
   return (
     <>
@@ -41,11 +38,9 @@ export function PinnedPictures({ site, note }: { site: Site; note: NoteRecord })
                     onClick={() =>
                       commit(
                         [
-                          {
-                            op: 'unset',
-                            id: note.id,
-                            path: pinned.length > 1 ? ['pictures', id] : ['pictures'],
-                          },
+                          pinned.length > 1
+                            ? editOf(note).unsetIn('pictures', id)
+                            : editOf(note).unset('pictures'),
                         ],
                         `Take a picture off ${note.name}`,
                       )

@@ -1,4 +1,12 @@
-import { parseTokenValue, printTyped, type Site, settingsOf, type TokenRecord, type Value } from '@cove/core';
+import {
+  editOf,
+  parseTokenValue,
+  printTyped,
+  type Site,
+  settingsOf,
+  type TokenRecord,
+  type Value,
+} from '@cove/core';
 import { drawnSize } from '../../drawings/drawn.ts';
 import { useCommit } from '../../session/context.tsx';
 import { TypedField } from '../../ui/TypedField.tsx';
@@ -32,7 +40,7 @@ export function Scale({
   const ratio = tokens.get(settings.textRatio);
   if (!base || !ratio) return null;
   const set = (token: TokenRecord, value: Value) =>
-    commit([{ op: 'set', id: token.id, path: ['value'], value }], `Change ${token.name}`);
+    commit([editOf(token).set('value', value)], `Change ${token.name}`);
   const steps = [...tokens.values()]
     .filter(it => it.type === 'dimension' && it.group === base.group)
     .sort((a, b) => drawnSize(site, b.value) - drawnSize(site, a.value));

@@ -1,4 +1,14 @@
-import { FAMILY_KINDS, type FontRecord, LIMITS, newId, type Site, usersOf } from '@cove/core';
+import {
+  editOf,
+  FAMILY_KINDS,
+  type FontRecord,
+  LIMITS,
+  newId,
+  putRecord,
+  removeRecord,
+  type Site,
+  usersOf,
+} from '@cove/core';
 import { useRef, useState } from 'react';
 import { problemText } from '../../api/problemText.ts';
 import { sendFile } from '../../api/request.ts';
@@ -29,7 +39,7 @@ export function OwnFonts({ site }: { site: Site }) {
         if (twin) found.push(`${file.name} is there already.`);
         else
           commit(
-            [{ op: 'put', record: { id: newId('f'), kind: 'font', category: 'sans', ...facts } }],
+            [putRecord({ id: newId('f'), kind: 'font', category: 'sans', ...facts })],
             `Upload ${facts.family}`,
           );
       } catch (error) {
@@ -87,12 +97,10 @@ export function OwnFonts({ site }: { site: Site }) {
               aria-label={`Kind of ${font.family}`}
               value={font.category}
               disabled={locked}
-              onChange={event =>
-                commit(
-                  [{ op: 'set', id: font.id, path: ['category'], value: event.target.value }],
-                  `Change ${font.family}`,
-                )
-              }
+              onChange={event => {
+                const category = FAMILY_KINDS.find(it => it === event.target.value);
+                if (category) commit([editOf(font).set('category', category)], `Change ${font.family}`);
+              }}
               className="ml-auto h-6 rounded-sm border border-hair bg-paper"
             >
               {FAMILY_KINDS.map(it => (
@@ -104,7 +112,7 @@ export function OwnFonts({ site }: { site: Site }) {
                 kind="link"
                 disabled={used(font.family)}
                 title={used(font.family) ? 'A voice in use speaks with it' : undefined}
-                onClick={() => commit([{ op: 'remove', id: font.id }], `Remove ${font.family}`)}
+                onClick={() => commit([removeRecord(font.id)], `Remove ${font.family}`)}
               >
                 Remove
               </Button>

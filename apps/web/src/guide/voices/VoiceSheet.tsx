@@ -1,6 +1,7 @@
 import {
   addToken,
   type Edit,
+  editOf,
   FAMILY_KINDS,
   type Family,
   type FamilyKind,
@@ -93,12 +94,7 @@ export function VoiceSheet({ site, onClose }: { site: Site; onClose(): void }) {
   const chosen = voices.find(it => it.id === voice);
   const current = chosen?.value.type === 'fontFamily' ? chosen.value.value[0] : null;
 
-  const edit = (token: TokenRecord, family: Family): Edit => ({
-    op: 'set',
-    id: token.id,
-    path: ['value'],
-    value: familyValue(family),
-  });
+  const edit = (token: TokenRecord, family: Family): Edit => editOf(token).set('value', familyValue(family));
   const take = (family: Family) =>
     chosen && commit([edit(chosen, family)], `${chosen.name} speaks with ${family.name}`);
   const preview = (family: Family | null) => session.show(family && chosen ? [edit(chosen, family)] : null);
