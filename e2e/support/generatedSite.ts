@@ -125,6 +125,7 @@ export function generatedSite(seed: number): Site {
     '/fontWeight': 650,
     '@narrow/fontSize': '0.7rem',
     '@medium/letterSpacing': '0.02em',
+    '@narrow/textIndent': '1.5em',
   });
 
   b.asset({

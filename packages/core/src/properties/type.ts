@@ -111,6 +111,14 @@ export const TYPE = rows('type', [
     words: 'left right centre middle',
   },
   {
+    name: 'textIndent',
+    css: 'text-indent',
+    label: 'First line goes in',
+    accepts: ['dimension'],
+    inherited: true,
+    words: 'indent paragraph first line',
+  },
+  {
     name: 'textWrap',
     css: 'text-wrap-style',
     label: 'Line breaks',
