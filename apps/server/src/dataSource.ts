@@ -8,6 +8,7 @@ import { Keeping1700000002000 } from './database/migrations/1700000002000-Keepin
 import { KeptSections1700000003000 } from './database/migrations/1700000003000-KeptSections';
 import { Budgets1700000004000 } from './database/migrations/1700000004000-Budgets';
 import { Schemas1700000005000 } from './database/migrations/1700000005000-Schemas';
+import { ReleaseNotices1700000006000 } from './database/migrations/1700000006000-ReleaseNotices';
 import { PatientClient } from './database/patientClient';
 import { Release } from './releases/entities/release.entity';
 import { SiteEntity } from './sites/entities/site.entity';
@@ -23,6 +24,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
     KeptSections1700000003000,
     Budgets1700000004000,
     Schemas1700000005000,
+    ReleaseNotices1700000006000,
   ],
   migrationsRun: true,
   synchronize: false,

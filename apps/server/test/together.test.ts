@@ -7,7 +7,7 @@ let one: World;
 let two: World;
 beforeAll(async () => {
   one = await startWorld('together');
-  two = await startProcess('together', one.url);
+  two = await startProcess('together', one.url, { COVE_DATA: one.config.COVE_DATA });
 });
 afterAll(async () => {
   await one.close();
@@ -31,6 +31,26 @@ describe('a stream of events', () => {
     expect(id).toBe(String(seq));
     expect(data).toMatchObject({ seq, by: 'Demo designer', base: 0, edits: rename('Keel') });
     await stream.close();
+  });
+
+  it('tells how far a release has come, also one that another process writes', async () => {
+    const streams = [await events(one), await events(two)];
+    await one.send('post', '/api/sites/tolvane/releases', { note: 'Told' }).expect(202);
+    for (const stream of streams) await stream.next('releases');
+    const state = async () => (await two.get('/api/sites/tolvane/releases')).body.releases[0].state;
+    for (let heard = 1; (await state()) !== 'done'; heard++)
+      for (const stream of streams)
+        await stream.until(
+          () => stream.heard.filter(it => it.event === 'releases').length > heard || undefined,
+        );
+    const [release] = (await two.get('/api/sites/tolvane/releases')).body.releases;
+    const before = streams.map(it => it.heard.filter(event => event.event === 'releases').length);
+    await one.send('put', '/api/sites/tolvane/live', { release: release.id }).expect(204);
+    for (const [i, stream] of streams.entries())
+      await stream.until(
+        () => stream.heard.filter(it => it.event === 'releases').length > (before[i] ?? 0) || undefined,
+      );
+    for (const stream of streams) await stream.close();
   });
 
   it('begins with what was missed, from the number a browser has, in order and once', async () => {

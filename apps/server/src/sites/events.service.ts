@@ -4,7 +4,7 @@ import { Client } from 'pg';
 import { SESSIONS_CHANNEL } from '../accounts/accounts.service';
 import { Database } from '../common/database';
 import { Config } from '../config/config';
-import { CHANGES_CHANNEL } from '../database/channels';
+import { CHANGES_CHANNEL, RELEASES_CHANNEL } from '../database/channels';
 import { MEMBERS_CHANNEL } from '../people/members.service';
 import { PRESENCE_CHANNEL, PresenceService } from './presence.service';
 import { SiteFeed, type Stream } from './siteFeed';
@@ -31,6 +31,7 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
       this.guarded(this.letGo());
       this.feeds.get(site)?.tell('members', {});
     },
+    [RELEASES_CHANNEL]: site => this.feeds.get(site)?.tell('releases', {}),
     [SESSIONS_CHANNEL]: () => this.guarded(this.letGo()),
     [PRESENCE_CHANNEL]: payload => {
       const { site, told } = JSON.parse(payload);

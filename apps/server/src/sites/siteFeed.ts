@@ -68,7 +68,9 @@ export class SiteFeed {
 
   /** Tells something to all who listen. */
   tell(event: string, data: unknown): void {
-    this.notices.push(Buffer.from(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`));
+    const notice = Buffer.from(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+    // The same word twice in one breath says no more than once.
+    if (!this.notices.some(it => it.equals(notice))) this.notices.push(notice);
     this.schedule();
   }
 

@@ -45,7 +45,7 @@ export async function listen(url: string, headers: Record<string, string>) {
   };
   const reading = read();
   const until = async <T>(ask: () => T | undefined, what: string): Promise<T> => {
-    const late = Date.now() + 5000;
+    const late = Date.now() + 30_000;
     for (;;) {
       const found = ask();
       if (found !== undefined) return found;
@@ -74,6 +74,8 @@ export async function listen(url: string, headers: Record<string, string>) {
           ),
         `an event ${event}`,
       ),
+    /** Waits until something is so of what was heard. */
+    until: (holds: () => true | undefined) => until(holds, 'what was waited for'),
     end: () => until(() => (ended ? true : undefined), 'the end of the stream'),
     close: async () => {
       abort.abort();

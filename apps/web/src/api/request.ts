@@ -1,4 +1,4 @@
-import { type Problem, SCHEMA, type Unrenderable } from '@cove/core';
+import { type Problem, SCHEMA } from '@cove/core';
 
 /** A failure the server explained. */
 export class RequestProblem extends Error {
@@ -76,23 +76,4 @@ export interface SiteSummary {
   keeperMay: 'content' | 'choice' | 'style';
   /** Where the published site is. */
   address: string;
-}
-
-export interface ReleaseSummary {
-  id: string;
-  number: number;
-  seq: number;
-  note: string;
-  state: 'waiting' | 'making' | 'done' | 'failed';
-  done: number;
-  total: number;
-  problem: string | null;
-  /** What could not be rendered: which item, on which page, and why. */
-  problems: readonly Unrenderable[];
-  createdAt: string;
-  live: boolean;
-}
-export interface Releases {
-  unpublished: number;
-  releases: readonly ReleaseSummary[];
 }

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, Navigate } from 'react-router';
 import { toast } from 'sonner';
 import { problemText } from '../api/problemText.ts';
+import { queryKeys } from '../api/queryKeys.ts';
 import { RequestProblem, request } from '../api/request.ts';
 import { Field, Form, NAME, NEW_PASSWORD } from '../forms/Form.tsx';
 import { Button } from '../ui/Button.tsx';
@@ -32,12 +33,12 @@ function browserOf(agent: string): string {
 export function AccountPage() {
   const queries = useQueryClient();
   const who = useQuery({
-    queryKey: ['who'],
+    queryKey: queryKeys.who,
     queryFn: () => request<{ email: string; name: string }>('GET', '/api/session'),
     retry: false,
   });
   const sessions = useQuery({
-    queryKey: ['sessions'],
+    queryKey: queryKeys.sessions,
     queryFn: () => request<SessionSummary[]>('GET', '/api/account/sessions'),
     retry: false,
   });
@@ -49,7 +50,7 @@ export function AccountPage() {
     } catch (error) {
       toast.error(problemText(error));
     }
-    await queries.invalidateQueries({ queryKey: ['sessions'] });
+    await queries.invalidateQueries({ queryKey: queryKeys.sessions });
   };
   const others = sessions.data?.filter(it => !it.current) ?? [];
   return (
@@ -62,7 +63,7 @@ export function AccountPage() {
             start={{ name: who.data.name }}
             send={async values => {
               await request('PUT', '/api/account/name', values);
-              await queries.invalidateQueries({ queryKey: ['who'] });
+              await queries.invalidateQueries({ queryKey: queryKeys.who });
             }}
           >
             <Field<{ name: string }>
@@ -77,7 +78,7 @@ export function AccountPage() {
             start={{ current: '', password: '' }}
             send={async values => {
               await request('PUT', '/api/account/password', values);
-              await queries.invalidateQueries({ queryKey: ['sessions'] });
+              await queries.invalidateQueries({ queryKey: queryKeys.sessions });
               toast('The password is changed. Everywhere else you are signed out.');
             }}
           >

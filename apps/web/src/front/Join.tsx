@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { problemText } from '../api/problemText.ts';
+import { queryKeys } from '../api/queryKeys.ts';
 import { request } from '../api/request.ts';
 import { useSites } from '../api/useSites.ts';
 import { Button } from '../ui/Button.tsx';
@@ -13,7 +14,7 @@ export function Join() {
   const queries = useQueryClient();
   const sites = useSites();
   const { data, error } = useQuery({
-    queryKey: ['invitation', secret],
+    queryKey: queryKeys.invitation(secret),
     queryFn: () =>
       request<{ site: string; name: string; role: string; email: string }>('POST', '/api/invitations/look', {
         secret,
@@ -24,7 +25,7 @@ export function Join() {
   const join = useMutation({
     mutationFn: () => request<{ site: string }>('POST', '/api/invitations/accept', { secret }),
     onSuccess: async ({ site }) => {
-      await queries.resetQueries({ queryKey: ['sites'] });
+      await queries.resetQueries({ queryKey: queryKeys.sites });
       void navigate(`/sites/${site}`, { replace: true });
     },
   });

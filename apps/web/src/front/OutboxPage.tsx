@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Fragment } from 'react';
 import { Link } from 'react-router';
 import { problemText } from '../api/problemText.ts';
+import { queryKeys } from '../api/queryKeys.ts';
 import { RequestProblem, request } from '../api/request.ts';
 
 interface Letter {
@@ -45,7 +46,7 @@ const withLinks = (text: string) =>
 
 /** What would have been sent by mail. */
 export function OutboxPage() {
-  const { data, error } = useQuery({ queryKey: ['outbox'], queryFn: readLetters, retry: false });
+  const { data, error } = useQuery({ queryKey: queryKeys.outbox, queryFn: readLetters, retry: false });
   return (
     <main className="mx-auto max-w-[680px] p-6">
       <p className="mb-4">

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { problemText } from '../api/problemText.ts';
+import { queryKeys } from '../api/queryKeys.ts';
 import { request } from '../api/request.ts';
 import { Field, Form, NAME, NEW_PASSWORD } from '../forms/Form.tsx';
 import { Front } from './Front.tsx';
@@ -16,7 +17,7 @@ export function UseLink() {
   const navigate = useNavigate();
   const queries = useQueryClient();
   const { data, error } = useQuery({
-    queryKey: ['link', secret],
+    queryKey: queryKeys.link(secret),
     queryFn: () =>
       request<{ email: string; known: boolean; name: string }>('POST', '/api/account/link/look', { secret }),
     retry: false,
@@ -48,7 +49,7 @@ export function UseLink() {
         start={{ name: data.name, password: '' }}
         send={async values => {
           await request('POST', '/api/account', { secret, ...values });
-          await queries.resetQueries({ queryKey: ['sites'] });
+          await queries.resetQueries({ queryKey: queryKeys.sites });
           void navigate(invitation ? `/join#${invitation}` : '/', { replace: true });
         }}
       >

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { problemText } from '../api/problemText.ts';
+import { queryKeys } from '../api/queryKeys.ts';
 import { RequestProblem, request, type SiteSummary } from '../api/request.ts';
 import { useSites } from '../api/useSites.ts';
 import { EMAIL, Field, Form } from '../forms/Form.tsx';
@@ -99,13 +100,13 @@ function Door() {
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const demo = useQuery({
-    queryKey: ['demo'],
+    queryKey: queryKeys.demo,
     queryFn: () => request<{ offered: boolean }>('GET', '/api/demo'),
   });
   const to = params.get('to');
   const enter = async (path: string, body: object, then: string) => {
     await request('POST', path, body);
-    await queries.resetQueries({ queryKey: ['sites'] });
+    await queries.resetQueries({ queryKey: queryKeys.sites });
     // Only ever back into the program itself.
     void navigate(to?.startsWith('/') && !to.startsWith('//') ? to : then);
   };

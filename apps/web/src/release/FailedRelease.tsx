@@ -1,6 +1,6 @@
 import type { Unrenderable } from '@cove/core';
 import { Link } from 'react-router';
-import type { ReleaseSummary } from '../api/request.ts';
+import type { ReleaseSummary } from '../api/useReleases.ts';
 import { Button } from '../ui/Button.tsx';
 
 const SHOWN = 8;

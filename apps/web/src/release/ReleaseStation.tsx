@@ -1,7 +1,9 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { type ReleaseSummary, type Releases, RequestProblem, request } from '../api/request.ts';
+import { queryKeys } from '../api/queryKeys.ts';
+import { RequestProblem, request } from '../api/request.ts';
+import { type ReleaseSummary, useReleases } from '../api/useReleases.ts';
 import { useOpened, useSessionState } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { FailedRelease } from './FailedRelease.tsx';
@@ -17,17 +19,12 @@ const told = (error: unknown) =>
 export function ReleaseStation() {
   const { session, summary } = useOpened();
   const queries = useQueryClient();
-  const key = ['releases', session.id];
+  const key = queryKeys.releases(session.id);
   const waiting = useSessionState(state => state.waiting);
   const seq = useSessionState(state => state.seq);
   const [note, setNote] = useState('');
   const mayPublish = summary.role === 'designer';
-  const { data, error, isPending } = useQuery({
-    queryKey: [...key, seq],
-    queryFn: () => request<Releases>('GET', `/api/sites/${session.id}/releases`),
-    placeholderData: before => before,
-    refetchInterval: query => (query.state.data?.releases.some(working) ? 250 : false),
-  });
+  const { data, error, isPending } = useReleases(session.id, seq);
   const publish = useMutation({
     mutationFn: (wish: { note: string; leaveOut?: boolean }) =>
       request('POST', `/api/sites/${session.id}/releases`, wish),

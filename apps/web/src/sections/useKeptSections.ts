@@ -1,5 +1,6 @@
 import type { Clip } from '@cove/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { queryKeys } from '../api/queryKeys.ts';
 import { request } from '../api/request.ts';
 
 export interface KeptSection {
@@ -10,18 +11,16 @@ export interface KeptSection {
   clip: Clip | null;
 }
 
-const KEY = ['sections'];
-
 /** Sections of one's own, from whichever site. */
 export const useKeptSections = () =>
-  useQuery({ queryKey: KEY, queryFn: () => request<KeptSection[]>('GET', '/api/sections') });
+  useQuery({ queryKey: queryKeys.sections, queryFn: () => request<KeptSection[]>('GET', '/api/sections') });
 
 export function useKeepSection() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (body: { site: string; section: string; name: string }) =>
       request<KeptSection>('POST', '/api/sections', body),
-    onSuccess: () => queries.invalidateQueries({ queryKey: KEY }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.sections }),
   });
 }
 
@@ -29,6 +28,6 @@ export function useForgetSection() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (id: string) => request<void>('DELETE', `/api/sections/${id}`),
-    onSuccess: () => queries.invalidateQueries({ queryKey: KEY }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.sections }),
   });
 }

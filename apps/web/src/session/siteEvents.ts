@@ -33,6 +33,7 @@ export class SiteEvents {
       this.tell({ type: 'presence', people });
     });
     events.addEventListener('members', () => this.tell({ type: 'members' }));
+    events.addEventListener('releases', () => this.tell({ type: 'releases' }));
     events.addEventListener('gone', () => {
       this.close();
       this.tell({ type: 'gone' });

@@ -72,6 +72,8 @@ export interface Around {
   rights?: Rights;
   /** Told when who may do what has changed. */
   onMembers?(): void;
+  /** Told when a release has come further, and when that may have been missed. */
+  onReleases?(): void;
 }
 
 const ALL: Rights = { role: 'designer', keeperMay: 'content' };
@@ -144,7 +146,8 @@ export class SiteSession {
 
   /** Opens a site as the server has it, with what this browser has not been able to send yet on top. */
   static async open(id: string, notice: Notice, around: Around = {}): Promise<SiteSession> {
-    const { tab = newId(''), pending = NO_STORE, history = NO_HISTORY, onMembers = () => {} } = around;
+    const { tab = newId(''), pending = NO_STORE, history = NO_HISTORY } = around;
+    const { onMembers = () => {}, onReleases = () => {} } = around;
     const [{ seq, records }, left, kept] = await Promise.all([
       request<{ seq: number; records: SiteRecord[] }>('GET', `/api/sites/${id}`),
       pending.load(),
@@ -155,7 +158,7 @@ export class SiteSession {
       siteOf(records),
       seq,
       notice,
-      { tab, pending, history, onMembers },
+      { tab, pending, history, onMembers, onReleases },
       around.rights ?? ALL,
     );
     if (kept && kept.seq <= seq) {
@@ -665,7 +668,11 @@ export class SiteSession {
       case 'renewed':
         this.store.setState({ away: 'renewed' });
         break;
+      case 'releases':
+        this.around.onReleases();
+        break;
       case 'open':
+        this.around.onReleases();
         if (this.failures > 0) void this.send();
     }
   }

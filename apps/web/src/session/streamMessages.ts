@@ -39,6 +39,8 @@ export type FromStream =
   | { type: 'presence'; people: readonly Presence[] }
   /** Who may do what has changed. */
   | { type: 'members' }
+  /** A release has come further, or another one is seen by visitors. */
+  | { type: 'releases' }
   /** One may no longer listen: the session has ended, or one is no longer a member. */
   | { type: 'gone' }
   | { type: 'reset' }

@@ -2,12 +2,13 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
+import { queryKeys } from '../api/queryKeys.ts';
 import { RequestProblem, request, type SiteSummary } from '../api/request.ts';
 import { useSites } from '../api/useSites.ts';
 import { SessionProvider } from '../session/context.tsx';
 import { browserHistory } from '../session/historyStore.ts';
 import { browserStore } from '../session/pendingStore.ts';
-import { SiteSession } from '../session/siteSession.ts';
+import { type Around, SiteSession } from '../session/siteSession.ts';
 import { nameOfTab } from '../session/tab.ts';
 import { Button } from '../ui/Button.tsx';
 import { useLatest } from '../ui/useLatest.ts';
@@ -18,14 +19,17 @@ const signedIn = async (): Promise<string> => (await request<{ email: string }>(
 const notice = (message: string, kind: 'info' | 'problem') =>
   kind === 'problem' ? toast.error(message) : toast(message);
 
-async function openSite(summary: SiteSummary, onMembers: () => void): Promise<SiteSession> {
+async function openSite(
+  summary: SiteSummary,
+  told: Pick<Around, 'onMembers' | 'onReleases'>,
+): Promise<SiteSession> {
   const [account, tab] = await Promise.all([signedIn(), nameOfTab()]);
   return SiteSession.open(summary.id, notice, {
     tab,
     pending: browserStore(summary.id, account),
     history: browserHistory(summary.id, account, tab),
     rights: summary,
-    onMembers,
+    ...told,
   });
 }
 
@@ -53,10 +57,11 @@ export function OpenSite() {
     let opened: SiteSession | null = null;
     setFailure(null);
     const onMembers = () => {
-      void queries.invalidateQueries({ queryKey: ['sites'] });
-      void queries.invalidateQueries({ queryKey: ['people', site] });
+      void queries.invalidateQueries({ queryKey: queryKeys.sites });
+      void queries.invalidateQueries({ queryKey: queryKeys.people(site) });
     };
-    openSite(current, onMembers).then(
+    const onReleases = () => void queries.invalidateQueries({ queryKey: queryKeys.releases(site) });
+    openSite(current, { onMembers, onReleases }).then(
       it => {
         opened = it;
         if (gone) it.close();

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { problemText } from '../api/problemText.ts';
+import { queryKeys } from '../api/queryKeys.ts';
 import { request, type SiteSummary } from '../api/request.ts';
 import { EMAIL, Field, Form } from '../forms/Form.tsx';
 import { useOpened, useSessionState, useSite } from '../session/context.tsx';
@@ -132,7 +133,7 @@ function Members() {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const path = `/api/sites/${summary.id}`;
-  const key = ['people', summary.id, 'members'];
+  const key = queryKeys.members(summary.id);
   const { data, error } = useQuery({
     queryKey: key,
     queryFn: () => request<MemberRow[]>('GET', `${path}/members`),
@@ -143,7 +144,7 @@ function Members() {
   const leave = async () => {
     try {
       await request('DELETE', `${path}/members/me`);
-      await queries.invalidateQueries({ queryKey: ['sites'] });
+      await queries.invalidateQueries({ queryKey: queryKeys.sites });
       void navigate('/');
     } catch (problem) {
       toast.error(problemText(problem));
@@ -210,7 +211,7 @@ function Members() {
             onChange={keeperMay =>
               act.mutate(async () => {
                 await request('PUT', `${path}/keeper`, { keeperMay });
-                await queries.invalidateQueries({ queryKey: ['sites'] });
+                await queries.invalidateQueries({ queryKey: queryKeys.sites });
               })
             }
           />
@@ -227,7 +228,7 @@ interface Invite {
 function Invitations() {
   const { summary } = useOpened();
   const path = `/api/sites/${summary.id}/invitations`;
-  const key = ['people', summary.id, 'invitations'];
+  const key = queryKeys.invitations(summary.id);
   const queries = useQueryClient();
   const [role, setRole] = useState<string>('keeper');
   const [made, setMade] = useState<{ email: string; link: string } | null>(null);

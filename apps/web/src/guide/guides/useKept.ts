@@ -1,5 +1,6 @@
 import type { GuideData } from '@cove/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { queryKeys } from '../../api/queryKeys.ts';
 import { request } from '../../api/request.ts';
 import { useMay } from '../../session/rights.tsx';
 
@@ -19,7 +20,7 @@ export interface Snapshot {
 }
 
 export const useKeptGuides = () =>
-  useQuery({ queryKey: ['guides'], queryFn: () => request<KeptGuide[]>('GET', '/api/guides') });
+  useQuery({ queryKey: queryKeys.guides, queryFn: () => request<KeptGuide[]>('GET', '/api/guides') });
 
 /**
  * A kept guide with all its records, asked for when one looks at it; its fonts and pictures are laid where the site looks for
@@ -28,7 +29,7 @@ export const useKeptGuides = () =>
 export function useKeptGuide(id: string | null, site: string) {
   const may = useMay('guide');
   return useQuery({
-    queryKey: ['guides', id, site, may],
+    queryKey: [...queryKeys.guides, id, site, may],
     queryFn: async () => {
       if (may) await request<void>('POST', `/api/guides/${id}/files`, { site });
       return request<GuideData>('GET', `/api/guides/${id}`);
@@ -42,7 +43,7 @@ export function useKeepGuide() {
   return useMutation({
     mutationFn: (body: { site: string; name: string; about: string }) =>
       request<KeptGuide>('POST', '/api/guides', body),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['guides'] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.guides }),
   });
 }
 
@@ -50,20 +51,20 @@ export function useForgetGuide() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (id: string) => request<void>('DELETE', `/api/guides/${id}`),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['guides'] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.guides }),
   });
 }
 
 export const useSnapshots = (site: string) =>
   useQuery({
-    queryKey: ['snapshots', site],
+    queryKey: queryKeys.snapshots(site),
     queryFn: () => request<Snapshot[]>('GET', `/api/sites/${site}/snapshots`),
   });
 
 /** The guide of a snapshot with all its records; asked for when it is looked at in parts. */
 export const useSnapshotGuide = (site: string, id: string | null) =>
   useQuery({
-    queryKey: ['snapshots', site, id],
+    queryKey: [...queryKeys.snapshots(site), id],
     queryFn: () => request<GuideData>('GET', `/api/sites/${site}/snapshots/${id}/guide`),
     enabled: id !== null,
   });
@@ -72,7 +73,7 @@ export function useKeepSnapshot(site: string) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (note: string) => request<{ id: string }>('POST', `/api/sites/${site}/snapshots`, { note }),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['snapshots', site] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.snapshots(site) }),
   });
 }
 
@@ -85,6 +86,6 @@ export function useRestore(site: string) {
         `/api/sites/${site}/snapshots/${id}/restore`,
         { part },
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['snapshots', site] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.snapshots(site) }),
   });
 }
