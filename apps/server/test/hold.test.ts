@@ -424,6 +424,7 @@ describe('an upload', () => {
       );
     } finally {
       uploads.onModuleDestroy();
+      rmSync(folder, { recursive: true, force: true });
     }
   };
 

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Edit, type RoleName, SCHEMA, type SiteRecord } from '@cove/core';
@@ -34,10 +34,11 @@ export async function startProcess(name: string, url: string, more: Record<strin
   const [port, sitesPort]: [number, number] = [await freePort(), await freePort()];
   const origin = `http://127.0.0.1:${port}`;
   ORIGIN ||= origin;
+  const folder = mkdtempSync(join(tmpdir(), 'cove-data-'));
   const config = readConfig({
     COVE_PORT: String(port),
     COVE_SITES_PORT: String(sitesPort),
-    COVE_DATA: mkdtempSync(join(tmpdir(), 'cove-data-')),
+    COVE_DATA: folder,
     COVE_DATABASE_URL: url,
     COVE_ORIGIN: origin,
     COVE_SITES_ORIGIN: `http://127.0.0.1:${sitesPort}`,
@@ -131,7 +132,10 @@ export async function startProcess(name: string, url: string, more: Record<strin
       return signIn(email, 'a-long-password');
     },
     sitesAddress: () => `http://127.0.0.1:${app.get(SitesHost).port}`,
-    close: () => app.close(),
+    close: async () => {
+      await app.close();
+      rmSync(folder, { recursive: true, force: true });
+    },
   };
 }
 export type World = Awaited<ReturnType<typeof startWorld>>;
