@@ -31,7 +31,7 @@ export const table = element({
   axes: ['look'],
   holds: null,
   // A browser’s own sheet lets a row take the colour of its table’s border.
-  base: { table: 'border-collapse:collapse', row: 'border-color:currentcolor' },
+  base: { table: 'border-collapse:collapse;text-indent:inherit', row: 'border-color:currentcolor' },
   program: programStyles({
     'box/display': 'block',
     'box/overflowX': 'auto',
