@@ -126,9 +126,9 @@ describe('what was kept under an earlier schema', () => {
     const { body } = await world.get('/api/sites/tolvane/snapshots').expect(200);
     return new Map<string, string>(body.map((it: { note: string; id: string }) => [it.note, it.id]));
   };
-  const restore = async (note: string) =>
+  const restore = async (note: string, body: object = {}) =>
     world
-      .send('post', `/api/sites/tolvane/snapshots/${(await snapshots()).get(note)}/restore`, {})
+      .send('post', `/api/sites/tolvane/snapshots/${(await snapshots()).get(note)}/restore`, body)
       .expect(200);
 
   it('a snapshot is gone back to whole', async () => {
@@ -149,6 +149,15 @@ describe('what was kept under an earlier schema', () => {
     expect(await world.record('before-title')).toEqual(title);
     expect(await world.record('lamp')).toMatchObject({ name: 'Lamp' });
     expect([...(await snapshots()).keys()]).toContain('With a riddle');
+  });
+
+  it('nor is it taken away where the guide alone is gone back to', async () => {
+    const role = await world.record('ownRole');
+    await world.change([{ op: 'set', id: 'lamp', path: ['name'], value: 'Lantern' }]).expect(200);
+    const { body } = await restore('With a riddle in the guide', { part: 'guide' });
+    expect(body.unread).toEqual([expect.stringMatching(/^role ownRole: ./)]);
+    expect(await world.record('ownRole')).toEqual(role);
+    expect(await world.record('lamp')).toMatchObject({ name: 'Lamp' });
   });
 
   it('a guide is read whole', async () => {

@@ -107,10 +107,11 @@ export async function restoreSnapshot(
 ): Promise<Restored> {
   const wanted = await read(database.query, site, snapshot);
   const now = await sites.at(site);
-  const edits =
+  const all =
     part === 'all'
-      ? differenceTo(now.site, wanted.site).filter(it => !takesUnread(it, wanted.unreadable))
+      ? differenceTo(now.site, wanted.site)
       : takeGuide(now.site, planGuide(now.site, guideOf(wanted.site, wanted.note)));
+  const edits = all.filter(it => !takesUnread(it, wanted.unreadable));
   const unread = wanted.unreadable.map(it => `${it.kind} ${it.id}: ${it.why}`);
   if (edits.length === 0) return { seq: now.seq, unread };
   await keep(database.query, site, account, `Before going back to “${wanted.note}”`.slice(0, 200), now);

@@ -100,6 +100,7 @@ export async function layDatabaseOfSchema1(name: string): Promise<string> {
   for (const [note, body] of [
     ['As it was', records],
     ['With a riddle', withRiddle],
+    ['With a riddle in the guide', records.map(it => (it.id === 'ownRole' ? { ...it, name: 3 } : it))],
   ] as const)
     await source.query(
       "insert into snapshots (site_id, seq, note, account_id, body) values ('tolvane', 2, $1, $2, $3)",
