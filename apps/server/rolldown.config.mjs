@@ -10,6 +10,7 @@ const isOurs = id =>
 
 export default defineConfig({
   input: {
+    'describe.process': 'src/describe.process.ts',
     main: 'src/main.ts',
     'restore.process': 'src/schema/restore.process.ts',
     'sites.process': 'src/sitesHost/sites.process.ts',

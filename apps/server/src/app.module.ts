@@ -11,6 +11,7 @@ import { OriginGuard } from './common/origin.guard';
 import { ProblemFilter } from './common/problem.filter';
 import { requestId } from './common/requestGate';
 import { Config } from './config/config';
+import { SiteEntity } from './database/entities';
 import { dataSourceOptions } from './dataSource';
 import { DemoController } from './demo/demo.controller';
 import { DemoService } from './demo/demo.service';
@@ -72,6 +73,7 @@ export class AppModule {
       module: AppModule,
       imports: [
         FoundationModule.with(config),
+        TypeOrmModule.forFeature([SiteEntity]),
         TypeOrmModule.forRoot(dataSourceOptions(config.COVE_DATABASE_URL)),
         LoggerModule.forRoot({
           pinoHttp: {

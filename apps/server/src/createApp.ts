@@ -4,10 +4,11 @@ import { join } from 'node:path';
 import { ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import { SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
 import type { NextFunction, Request, Response } from 'express';
 import { Logger } from 'nestjs-pino';
+import { describeApi } from './api/description';
 import { AppModule } from './app.module';
 import { answerBadRequests } from './common/badRequests';
 import { requestGate } from './common/requestGate';
@@ -36,11 +37,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.use(compression({ filter: isCompressed, level: COMPRESSION }));
   app.useGlobalPipes(new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true }));
   app.enableShutdownHooks();
-  const document = SwaggerModule.createDocument(
-    app,
-    new DocumentBuilder().setTitle('Cove Thread').setVersion('1').build(),
-  );
-  SwaggerModule.setup('api/openapi', app, document, {
+  SwaggerModule.setup('api/openapi', app, describeApi(app), {
     ui: false,
     raw: ['json'],
     jsonDocumentUrl: 'api/openapi.json',

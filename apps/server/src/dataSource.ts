@@ -1,7 +1,18 @@
 import type { DataSourceOptions } from 'typeorm';
-import { Account } from './accounts/entities/account.entity';
-import { Member } from './accounts/entities/member.entity';
-import { Session } from './accounts/entities/session.entity';
+import {
+  Account,
+  AccountLink,
+  Invitation,
+  KeptGuide,
+  KeptSection,
+  Letter,
+  Member,
+  Presence,
+  Release,
+  Session,
+  SiteEntity,
+  Snapshot,
+} from './database/entities';
 import { Foundation1700000000000 } from './database/migrations/1700000000000-Foundation';
 import { People1700000001000 } from './database/migrations/1700000001000-People';
 import { Keeping1700000002000 } from './database/migrations/1700000002000-Keeping';
@@ -10,13 +21,24 @@ import { Budgets1700000004000 } from './database/migrations/1700000004000-Budget
 import { Schemas1700000005000 } from './database/migrations/1700000005000-Schemas';
 import { ReleaseNotices1700000006000 } from './database/migrations/1700000006000-ReleaseNotices';
 import { PatientClient } from './database/patientClient';
-import { Release } from './releases/entities/release.entity';
-import { SiteEntity } from './sites/entities/site.entity';
 
 export const dataSourceOptions = (url: string): DataSourceOptions => ({
   type: 'postgres',
   url,
-  entities: [Account, Session, SiteEntity, Member, Release],
+  entities: [
+    Account,
+    AccountLink,
+    Invitation,
+    KeptGuide,
+    KeptSection,
+    Letter,
+    Member,
+    Presence,
+    Release,
+    Session,
+    SiteEntity,
+    Snapshot,
+  ],
   migrations: [
     Foundation1700000000000,
     People1700000001000,

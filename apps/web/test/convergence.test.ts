@@ -95,8 +95,9 @@ class Line {
     return this.log.slice(after, after + Number(searchParams.get('limit')));
   }
 
-  readonly fetch = (path: string, init: { method: string; body?: string }): Promise<Response> =>
-    new Promise((resolve, reject) => {
+  readonly fetch = async (request: Request): Promise<Response> => {
+    const sent = await request.text();
+    return new Promise((resolve, reject) => {
       const cut = () => reject(new TypeError('the line is cut'));
       const answer = ({ status, body }: { status: number; body: unknown }) =>
         this.later(() =>
@@ -111,10 +112,11 @@ class Line {
         );
       this.later(() => {
         if (!this.calm && this.random.int(6) === 0) cut();
-        else if (init.method === 'GET') answer({ status: 200, body: this.read(path) });
-        else answer(this.accept(JSON.parse(init.body ?? '')));
+        else if (request.method === 'GET') answer({ status: 200, body: this.read(request.url) });
+        else answer(this.accept(JSON.parse(sent)));
       });
     });
+  };
 }
 
 let line: Line;

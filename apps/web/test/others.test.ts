@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { RequestProblem } from '../src/api/request.ts';
+import { RequestProblem } from '../src/api/requestProblem.ts';
 import { awayReason } from '../src/session/away.ts';
 import { Others } from '../src/session/others.ts';
 import type { Presence } from '../src/session/streamMessages.ts';

@@ -23,8 +23,10 @@ class FakeServer {
   readonly attempts: Change[] = [];
   private events: FakeEvents | null = null;
 
-  readonly fetch = async (path: string, init: { method: string; body?: string }): Promise<Response> => {
-    if (this.away && init.body) this.attempts.push(JSON.parse(init.body));
+  readonly fetch = async (request: Request): Promise<Response> => {
+    const { method } = request;
+    const body = await request.text();
+    if (this.away && body) this.attempts.push(JSON.parse(body));
     if (this.away) throw new TypeError('Failed to fetch');
     const answer = (status: number, body: unknown) =>
       ({
@@ -33,13 +35,13 @@ class FakeServer {
         headers: new Headers({ 'x-request-id': 'r1' }),
         text: async () => JSON.stringify(body),
       }) as Response;
-    const { pathname, searchParams } = new URL(path, 'http://server');
-    if (init.method === 'GET' && pathname.endsWith('/tolvane'))
+    const { pathname, searchParams } = new URL(request.url);
+    if (method === 'GET' && pathname.endsWith('/tolvane'))
       return answer(200, { seq: this.seq, records: [...allRecords(this.site)] });
-    if (init.method === 'GET') return answer(200, this.log.slice(Number(searchParams.get('after')) - 1));
+    if (method === 'GET') return answer(200, this.log.slice(Number(searchParams.get('after')) - 1));
     this.sent++;
     if (this.failing) return answer(this.failing.status, this.failing.body);
-    const change: MadeChange = JSON.parse(init.body ?? '');
+    const change: MadeChange = JSON.parse(body);
     if (this.refuse) {
       const message = this.refuse;
       if (this.refuseOnce) this.refuse = null;

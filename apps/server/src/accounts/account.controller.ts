@@ -1,24 +1,17 @@
-import {
-  Body,
-  Controller,
-  Delete,
-  Get,
-  HttpCode,
-  Param,
-  ParseUUIDPipe,
-  Post,
-  Put,
-  Req,
-  Res,
-} from '@nestjs/common';
+import { Body, Controller, Delete, Get, Param, ParseUUIDPipe, Post, Put, Req, Res } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
+import { Answers, AnswersList, AnswersNothing } from '../api/answers';
 import { Allow, type Caller, CurrentCaller } from '../common/access';
 import { notFound, ProblemException } from '../common/problem';
 import { AccountsService } from './accounts.service';
 import { AttemptsService } from './attempts.service';
 import { NameDto, PasswordDto } from './dto/account.dto';
 import { LinkDto, SecretDto, UseLinkDto } from './dto/link.dto';
+import { LinkOwnerDto } from './dto/linkOwner.dto';
+import { LinkSentDto } from './dto/linkSent.dto';
+import { PersonDto } from './dto/person.dto';
+import { SessionDto } from './dto/session.dto';
 import { LinksService } from './links.service';
 
 @ApiTags('account')
@@ -32,7 +25,7 @@ export class AccountController {
 
   @Post('link')
   @Allow('anyone')
-  @HttpCode(202)
+  @Answers(LinkSentDto, { status: 202 })
   @ApiOperation({
     summary: 'Send a link to make an account or choose a new password; says nothing of either',
   })
@@ -44,13 +37,14 @@ export class AccountController {
 
   @Post('link/look')
   @Allow('anyone')
-  @HttpCode(200)
+  @Answers(LinkOwnerDto)
   @ApiOperation({ summary: 'Whose link it is' })
   look(@Body() { secret }: SecretDto) {
     return this.links.look(secret);
   }
 
   @Post()
+  @Answers(PersonDto, { status: 201 })
   @Allow('anyone')
   @ApiOperation({ summary: 'Make an account, or choose a new password, with a link; signs in' })
   async use(
@@ -63,7 +57,7 @@ export class AccountController {
 
   @Put('name')
   @Allow('signed-in')
-  @HttpCode(204)
+  @AnswersNothing()
   @ApiOperation({ summary: 'Change the name others see' })
   rename(@CurrentCaller() caller: Caller, @Body() { name }: NameDto): Promise<void> {
     return this.accounts.rename(caller.account, name);
@@ -71,7 +65,7 @@ export class AccountController {
 
   @Put('password')
   @Allow('signed-in')
-  @HttpCode(204)
+  @AnswersNothing()
   @ApiOperation({ summary: 'Change the password; every other session ends' })
   async setPassword(
     @CurrentCaller() { account, email, session }: Caller,
@@ -84,21 +78,17 @@ export class AccountController {
   }
 
   @Get('sessions')
+  @AnswersList(SessionDto)
   @Allow('signed-in')
   @ApiOperation({ summary: 'Where one is signed in' })
   async sessions(@CurrentCaller() { account, session }: Caller) {
-    return (await this.accounts.sessionsOf(account)).map(({ id, agent, createdAt, seenAt }) => ({
-      id,
-      agent,
-      createdAt,
-      seenAt,
-      current: id === session,
-    }));
+    const found = await this.accounts.sessionsOf(account);
+    return found.map(it => ({ ...it, current: it.id === session }));
   }
 
   @Delete('sessions')
   @Allow('signed-in')
-  @HttpCode(204)
+  @AnswersNothing()
   @ApiOperation({ summary: 'End every other session' })
   endOthers(@CurrentCaller() { account, session }: Caller): Promise<void> {
     return this.accounts.endOthers(account, session);
@@ -106,7 +96,7 @@ export class AccountController {
 
   @Delete('sessions/:session')
   @Allow('signed-in')
-  @HttpCode(204)
+  @AnswersNothing()
   @ApiOperation({ summary: 'End one session' })
   async end(@CurrentCaller() { account }: Caller, @Param('session', ParseUUIDPipe) session: string) {
     if (!(await this.accounts.endSession(account, session))) throw notFound('session');

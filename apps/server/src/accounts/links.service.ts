@@ -1,20 +1,24 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource } from 'typeorm';
+import { InjectRepository } from '@nestjs/typeorm';
+import { LessThan, MoreThan, Repository } from 'typeorm';
 import { ProblemException } from '../common/problem';
 import { hashOf, newSecret } from '../common/secret';
 import { Config } from '../config/config';
+import { type Account, AccountLink } from '../database/entities';
 import { OutboxService } from '../outbox/outbox.service';
 import { AccountsService } from './accounts.service';
-import type { Account } from './entities/account.entity';
+import type { LinkOwnerDto } from './dto/linkOwner.dto';
 
 const HOURS = 2;
+const HOUR = 60 * 60 * 1000;
+
+const living = (secret: string) => ({ tokenHash: hashOf(secret), expiresAt: MoreThan(new Date()) });
 
 /** Links sent by mail with which the owner of an address makes an account or chooses a new password. */
 @Injectable()
 export class LinksService {
   constructor(
-    @InjectDataSource() private readonly database: DataSource,
+    @InjectRepository(AccountLink) private readonly links: Repository<AccountLink>,
     private readonly accounts: AccountsService,
     private readonly outbox: OutboxService,
     private readonly config: Config,
@@ -25,11 +29,12 @@ export class LinksService {
     const recipient = email.toLowerCase();
     const secret = newSecret();
     const known = await this.accounts.byEmail(recipient);
-    await this.database.query('delete from account_links where expires_at < now()');
-    await this.database.query(
-      'insert into account_links (token_hash, email, expires_at) values ($1, $2, now() + make_interval(hours => $3))',
-      [hashOf(secret), recipient, HOURS],
-    );
+    await this.links.delete({ expiresAt: LessThan(new Date()) });
+    await this.links.insert({
+      tokenHash: hashOf(secret),
+      email: recipient,
+      expiresAt: new Date(Date.now() + HOURS * HOUR),
+    });
     const way = `${this.config.COVE_ORIGIN}/account/link#${secret}${invitation ? `&${invitation}` : ''}`;
     await this.outbox.send({
       recipient,
@@ -41,30 +46,35 @@ export class LinksService {
   }
 
   /** Whose link it is, and whether there is an account already. */
-  async look(secret: string): Promise<{ email: string; known: boolean; name: string }> {
-    const rows: { email: string }[] = await this.database.query(
-      'select email from account_links where token_hash = $1 and expires_at > now()',
-      [hashOf(secret)],
-    );
-    const email = rows[0]?.email;
-    if (!email) throw spent();
+  async look(secret: string): Promise<LinkOwnerDto> {
+    const link = await this.links.findOneBy(living(secret));
+    if (!link) throw spent();
+    const { email } = link;
     const account = await this.accounts.byEmail(email);
     return { email, known: account !== null, name: account?.name ?? '' };
   }
 
   /** Uses a link up: makes the account, or gives the one there is its new password and ends its sessions. */
   async use(secret: string, name: string, password: string): Promise<Account> {
-    const [rows]: [{ email: string }[], number] = await this.database.query(
-      'delete from account_links where token_hash = $1 and expires_at > now() returning email',
-      [hashOf(secret)],
-    );
-    const email = rows[0]?.email;
-    if (!email) throw spent();
+    const email = await this.spend(secret);
     const known = await this.accounts.byEmail(email);
     if (!known) return this.accounts.create(email, name, password);
     await this.accounts.setPassword(known.id, password, undefined);
     await this.accounts.rename(known.id, name);
     return { ...known, name };
+  }
+
+  /** Uses a link up, whoever else tries the same in this moment; answers the address it was sent to. */
+  private spend(secret: string): Promise<string> {
+    return this.links.manager.transaction(async manager => {
+      const link = await manager.findOne(AccountLink, {
+        where: living(secret),
+        lock: { mode: 'pessimistic_write' },
+      });
+      if (!link) throw spent();
+      await manager.remove(link);
+      return link.email;
+    });
   }
 }
 

@@ -1,10 +1,12 @@
-import { Body, Controller, Delete, Get, HttpCode, Post, Req, Res } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Post, Req, Res } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
+import { Answers, AnswersNothing } from '../api/answers';
 import { Allow, type Caller, CurrentCaller } from '../common/access';
 import { ProblemException } from '../common/problem';
 import { AccountsService } from './accounts.service';
 import { AttemptsService } from './attempts.service';
+import { PersonDto } from './dto/person.dto';
 import { SignInDto } from './dto/signIn.dto';
 
 @ApiTags('session')
@@ -17,7 +19,7 @@ export class SessionController {
 
   @Post()
   @Allow('anyone')
-  @HttpCode(200)
+  @Answers(PersonDto)
   @ApiOperation({ summary: 'Sign in; answers with a session cookie' })
   async signIn(
     @Body() { email, password }: SignInDto,
@@ -33,6 +35,7 @@ export class SessionController {
   }
 
   @Get()
+  @Answers(PersonDto)
   @Allow('signed-in')
   @ApiOperation({ summary: 'Who is signed in' })
   who(@CurrentCaller() { email, name }: Caller) {
@@ -41,7 +44,7 @@ export class SessionController {
 
   @Delete()
   @Allow('signed-in')
-  @HttpCode(204)
+  @AnswersNothing()
   @ApiOperation({ summary: 'Sign out' })
   async signOut(
     @CurrentCaller() { account, session }: Caller,

@@ -1,4 +1,5 @@
-import { SetMetadata } from '@nestjs/common';
+import { applyDecorators, SetMetadata } from '@nestjs/common';
+import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 
 /** What the body of a request to a route is, and how many bytes of it are taken at most. */
 export type Taken =
@@ -13,3 +14,11 @@ export const TAKES = 'takes';
 
 /** For routes that take other or more than a little JSON, which every route does. */
 export const Takes = (taken: Taken) => SetMetadata(TAKES, taken);
+
+/** For routes that take a file as it is. */
+export const TakesFile = (bytes: number) =>
+  applyDecorators(
+    Takes({ as: 'file', bytes }),
+    ApiConsumes('application/octet-stream'),
+    ApiBody({ schema: { type: 'string', format: 'binary' } }),
+  );

@@ -1,10 +1,13 @@
-import { Controller, Get, HttpCode, Post, Req, Res } from '@nestjs/common';
+import { Controller, Get, Post, Req, Res } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { AccountsService } from '../accounts/accounts.service';
+import { PersonDto } from '../accounts/dto/person.dto';
+import { Answers } from '../api/answers';
 import { Allow } from '../common/access';
 import { notFound } from '../common/problem';
 import { DEMO } from './demo.service';
+import { DemoDto } from './dto/demo.dto';
 
 /** The way in for those who want to look around: only where the demo was laid. */
 @ApiTags('demo')
@@ -13,6 +16,7 @@ export class DemoController {
   constructor(private readonly accounts: AccountsService) {}
 
   @Get()
+  @Answers(DemoDto)
   @Allow('anyone')
   @ApiOperation({ summary: 'Whether there is a demo to enter' })
   async offered() {
@@ -21,7 +25,7 @@ export class DemoController {
 
   @Post('session')
   @Allow('anyone')
-  @HttpCode(200)
+  @Answers(PersonDto)
   @ApiOperation({ summary: 'Enter the demo; answers with a session cookie' })
   async enter(@Req() request: Request, @Res({ passthrough: true }) response: Response) {
     const account = await this.accounts.byEmail(DEMO.email);

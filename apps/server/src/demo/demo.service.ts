@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource } from 'typeorm';
+import { InjectRepository } from '@nestjs/typeorm';
+import { Repository } from 'typeorm';
 import { AccountsService } from '../accounts/accounts.service';
+import { SiteEntity } from '../database/entities';
 import { NewSites } from '../newSites/newSites.service';
 
 export const DEMO = {
@@ -18,7 +19,7 @@ export class DemoService {
   constructor(
     private readonly accounts: AccountsService,
     private readonly sites: NewSites,
-    @InjectDataSource() private readonly database: DataSource,
+    @InjectRepository(SiteEntity) private readonly existing: Repository<SiteEntity>,
   ) {}
 
   async layIfMissing(): Promise<void> {
@@ -31,8 +32,7 @@ export class DemoService {
   }
 
   private async layOne(id: string, name: string, demo: 'small' | 'large'): Promise<void> {
-    const rows: unknown[] = await this.database.query('select 1 from sites where id = $1', [id]);
-    if (rows.length > 0) return;
+    if (await this.existing.existsBy({ id })) return;
     const account =
       (await this.accounts.byEmail(DEMO.email)) ??
       (await this.accounts.create(DEMO.email, DEMO.name, DEMO.password));

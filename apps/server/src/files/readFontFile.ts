@@ -1,11 +1,11 @@
 import { fromBuffer } from '@capsizecss/unpack';
-import { type Cut, type FontRecord, fail, LIMITS, ok, type Result } from '@cove/core';
+import { type Cut, type FontFacts, fail, LIMITS, ok, type Result } from '@cove/core';
 import { create, type Font, type FontCollection } from 'fontkit';
 import { FONT_SIGNATURES } from '../storage/typeOfBytes';
 import { unpackedBytes } from './unpackedBytes';
 
-/** What a file says of itself: a font record without id, stored file and category. */
-export type FontFacts = Omit<FontRecord, 'id' | 'kind' | 'file' | 'category'>;
+/** What a file says of itself before it is kept. */
+export type ReadFont = Omit<FontFacts, 'file'>;
 
 const isFont = (it: Font | FontCollection): it is Font => it.type !== 'TTC' && it.type !== 'DFont';
 
@@ -41,7 +41,7 @@ function familyOf(font: Font): string {
 }
 
 /** Parses an uploaded font whole, so that only what is a font is ever served; refused with the reason otherwise. */
-export async function readFontFile(data: Buffer): Promise<Result<FontFacts>> {
+export async function readFontFile(data: Buffer): Promise<Result<ReadFont>> {
   if (data.length > LIMITS.upload.fontBytes)
     return refuse(
       `The file has ${(data.length / 1024 / 1024).toFixed(1)} MB. Fonts of up to 4 MB are taken.`,

@@ -1,6 +1,7 @@
 import { Controller, Get, Param, Res } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
+import { AnswersFile } from '../api/answers';
 import { Allow } from '../common/access';
 import { notFound } from '../common/problem';
 import { readShippedFont } from '../files/shippedFonts';
@@ -10,6 +11,7 @@ import { readShippedFont } from '../files/shippedFonts';
 export class ShippedFontsController {
   @Get(':file')
   @Allow('anyone')
+  @AnswersFile('font/woff2')
   @ApiOperation({ summary: 'A font shipped with the program' })
   async font(@Param('file') file: string, @Res() response: Response): Promise<void> {
     const data = await readShippedFont(file);

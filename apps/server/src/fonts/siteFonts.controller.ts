@@ -1,13 +1,13 @@
-import { LIMITS } from '@cove/core';
-import { Controller, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
-import { ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { type FontFacts, LIMITS } from '@cove/core';
+import { Controller, Get, Param, Post, Res } from '@nestjs/common';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
+import { AnswersCore, AnswersFile } from '../api/answers';
 import { Allow, MEMBERS } from '../common/access';
 import { type Incoming, SentFile } from '../common/body.interceptor';
 import { notFound } from '../common/problem';
-import { Takes } from '../common/takes';
+import { TakesFile } from '../common/takes';
 import { FontStore } from '../files/fontStore.service';
-import type { KeptFont } from '../uploads/keep';
 import { Uploads } from '../uploads/uploads.service';
 
 const TYPES: Record<string, string> = {
@@ -27,16 +27,16 @@ export class SiteFontsController {
 
   @Post()
   @Allow(['designer'])
-  @HttpCode(200)
-  @Takes({ as: 'file', bytes: LIMITS.upload.fontBytes })
-  @ApiConsumes('application/octet-stream')
+  @TakesFile(LIMITS.upload.fontBytes)
+  @AnswersCore('FontFacts')
   @ApiOperation({ summary: 'Read and keep a font; answers what it says of itself, to be put as a record' })
-  upload(@Param('site') site: string, @SentFile() file: Incoming): Promise<KeptFont> {
+  upload(@Param('site') site: string, @SentFile() file: Incoming): Promise<FontFacts> {
     return this.uploads.keep('font', site, file);
   }
 
   @Get(':file')
   @Allow(MEMBERS)
+  @AnswersFile('font/*')
   @ApiOperation({ summary: 'A font of the site’s own' })
   async font(
     @Param('site') site: string,

@@ -1,4 +1,5 @@
 import { type GuideData, type GuideRecord, guideOf, readGuideData, SCHEMA } from '@cove/core';
+import { type JsonOf, toJson } from '../api/json';
 import type { Query } from '../common/database';
 import { isUuid } from '../common/isUuid';
 import { pack, unpack } from '../common/packed';
@@ -6,7 +7,7 @@ import { notFound, ProblemException } from '../common/problem';
 import { assetPath, fontPath, keptPath } from '../storage/storage';
 import { type StoredFile, storedFile } from '../storage/storedFiles';
 import type { Workbench } from '../work/workbench';
-import { COLUMNS, type KeptGuide } from './keptGuide';
+import type { KeptGuideDto } from './dto/keptGuideSummary.dto';
 
 declare module '../work/job' {
   interface Jobs {
@@ -41,22 +42,22 @@ async function read(query: Query, account: string, guide: string): Promise<Guide
 export async function readKeptGuide(
   { database }: Workbench,
   { account, guide }: { account: string; guide: string },
-): Promise<string> {
-  return JSON.stringify(await read(database.query, account, guide));
+): Promise<JsonOf<GuideData>> {
+  return toJson(await read(database.query, account, guide));
 }
 
 /** Keeps the guide of a site for the next one, with its fonts and pictures. */
 export async function keepGuide(
   { database, sites, storage }: Workbench,
   { account, site, name, about }: { account: string; site: string; name: string; about: string },
-): Promise<KeptGuide> {
+): Promise<KeptGuideDto> {
   const guide = guideOf((await sites.at(site)).site, name, about);
-  const [row] = await database.query<KeptGuide>(
+  const [row] = await database.query<KeptGuideDto>(
     `insert into kept_guides (account_id, name, about, from_site, schema, body) values ($1, $2, $3, $4, $5, $6)
      on conflict (account_id, name) do update
        set about = excluded.about, from_site = excluded.from_site, schema = excluded.schema, body = excluded.body,
            version = kept_guides.version + 1, created_at = now()
-     returning ${COLUMNS}`,
+     returning id, name, about, version, from_site as "fromSite", created_at as "createdAt"`,
     [account, name, about, site, SCHEMA, await pack(guide)],
   );
   if (!row) throw new Error('a guide was not kept');

@@ -1,34 +1,35 @@
+import type { GuideData } from '@cove/core';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource } from 'typeorm';
+import { InjectRepository } from '@nestjs/typeorm';
+import { Repository } from 'typeorm';
 import { AccountsService } from '../accounts/accounts.service';
+import type { JsonOf } from '../api/json';
 import { isUuid } from '../common/isUuid';
+import { KeptGuide } from '../database/entities';
 import { keptPath, Storage } from '../storage/storage';
 import { Workshop } from '../work/workshop.service';
-import { COLUMNS, type KeptGuide } from './keptGuide';
+import type { KeptGuideDto } from './dto/keptGuideSummary.dto';
 
 /** Guides that somebody keeps from a site for the next one; they are theirs and nobody else's. */
 @Injectable()
 export class KeptGuides {
   constructor(
-    @InjectDataSource() private readonly database: DataSource,
+    @InjectRepository(KeptGuide) private readonly guides: Repository<KeptGuide>,
     private readonly accounts: AccountsService,
     private readonly storage: Storage,
     private readonly workshop: Workshop,
   ) {}
 
-  list(account: string): Promise<KeptGuide[]> {
-    return this.database.query(`select ${COLUMNS} from kept_guides where account_id = $1 order by name`, [
-      account,
-    ]);
+  list(account: string): Promise<KeptGuideDto[]> {
+    return this.guides.find({ where: { accountId: account }, order: { name: 'ASC' } });
   }
 
   /** A guide with all its records as it was kept, as JSON. */
-  read(account: string, guide: string): Promise<string> {
+  read(account: string, guide: string): Promise<JsonOf<GuideData>> {
     return this.workshop.run('readKeptGuide', { account, guide });
   }
 
-  async keep(account: string, site: string, name: string, about: string): Promise<KeptGuide> {
+  async keep(account: string, site: string, name: string, about: string): Promise<KeptGuideDto> {
     await this.accounts.mustDesign(account, site);
     return this.workshop.run('keepGuide', { account, site, name, about });
   }
@@ -41,10 +42,7 @@ export class KeptGuides {
 
   async forget(account: string, id: string): Promise<void> {
     if (!isUuid(id)) return;
-    const [, gone]: [unknown, number] = await this.database.query(
-      'delete from kept_guides where account_id = $1 and id = $2',
-      [account, id],
-    );
-    if (gone > 0) await this.storage.removeFolder(keptPath(id, ''));
+    const { affected } = await this.guides.delete({ accountId: account, id });
+    if (affected) await this.storage.removeFolder(keptPath(id, ''));
   }
 }

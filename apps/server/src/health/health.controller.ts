@@ -1,10 +1,12 @@
 import { Controller, Get, type OnModuleDestroy } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { Pool } from 'pg';
+import { Answers } from '../api/answers';
 import { Allow } from '../common/access';
 import { ProblemException } from '../common/problem';
 import { Config } from '../config/config';
 import { PatientClient } from '../database/patientClient';
+import { HealthDto } from './dto/health.dto';
 
 @ApiTags('health')
 @Controller('api/health')
@@ -19,6 +21,7 @@ export class HealthController implements OnModuleDestroy {
 
   @Get()
   @Allow('anyone')
+  @Answers(HealthDto)
   @ApiOperation({ summary: 'Whether the server and its database answer' })
   async health() {
     try {

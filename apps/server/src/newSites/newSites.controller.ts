@@ -1,6 +1,8 @@
-import { Body, Controller, HttpCode, Post } from '@nestjs/common';
+import { Body, Controller, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { Answers } from '../api/answers';
 import { Allow, type Caller, CurrentCaller } from '../common/access';
+import { MadeSiteDto } from './dto/madeSite.dto';
 import { NewSiteDto } from './dto/newSite.dto';
 import { NewSites } from './newSites.service';
 
@@ -11,12 +13,9 @@ export class NewSitesController {
   constructor(private readonly sites: NewSites) {}
 
   @Post()
-  @HttpCode(200)
+  @Answers(MadeSiteDto)
   @ApiOperation({ summary: 'Begin a site of a ready one, as its designer: {name, starter} → {id}' })
-  create(
-    @CurrentCaller() { account }: Caller,
-    @Body() { name, starter }: NewSiteDto,
-  ): Promise<{ id: string }> {
+  create(@CurrentCaller() { account }: Caller, @Body() { name, starter }: NewSiteDto): Promise<MadeSiteDto> {
     return this.sites.create(account, name.trim(), starter);
   }
 }

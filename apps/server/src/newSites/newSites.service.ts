@@ -1,9 +1,11 @@
 import { addressOf } from '@cove/core';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource } from 'typeorm';
+import { InjectRepository } from '@nestjs/typeorm';
+import { Like, Repository } from 'typeorm';
 import { ProblemException } from '../common/problem';
+import { Member, SiteEntity } from '../database/entities';
 import { Workshop } from '../work/workshop.service';
+import type { MadeSiteDto } from './dto/madeSite.dto';
 import type { Beginning } from './makeSite.job';
 
 /** How many sites one person may have made: more are somebody's mistake. */
@@ -20,16 +22,13 @@ const slugOf = (name: string): string => addressOf(name.slice(0, 40)) || 'site';
 export class NewSites {
   constructor(
     private readonly workshop: Workshop,
-    @InjectDataSource() private readonly database: DataSource,
+    @InjectRepository(Member) private readonly members: Repository<Member>,
+    @InjectRepository(SiteEntity) private readonly sites: Repository<SiteEntity>,
   ) {}
 
   /** A site of a ready one, which whoever asked for it designs. */
-  async create(account: string, name: string, starter: string): Promise<{ id: string }> {
-    const [{ count = 0 } = {}]: { count?: number }[] = await this.database.query(
-      "select count(*)::int as count from members where account_id = $1 and role = 'designer'",
-      [account],
-    );
-    if (count >= MOST_SITES)
+  async create(account: string, name: string, starter: string): Promise<MadeSiteDto> {
+    if ((await this.members.countBy({ accountId: account, role: 'designer' })) >= MOST_SITES)
       throw new ProblemException({
         code: 'too-many',
         message: `One person designs at most ${MOST_SITES} sites here.`,
@@ -45,11 +44,12 @@ export class NewSites {
   }
 
   private async freeId(slug: string): Promise<string> {
-    const taken: { id: string }[] = await this.database.query(
-      "select id from sites where id = $1 or id like $1 || '-%' union select slug from sites where slug = $1 or slug like $1 || '-%'",
-      [slug],
-    );
-    const ids = new Set(taken.map(it => it.id));
+    const alike = Like(`${slug}-%`);
+    const taken = await this.sites.find({
+      select: { id: true, slug: true },
+      where: [{ id: slug }, { id: alike }, { slug }, { slug: alike }],
+    });
+    const ids = new Set(taken.flatMap(it => [it.id, it.slug]));
     let id = slug;
     for (let n = 2; ids.has(id); n++) id = `${slug}-${n}`;
     return id;

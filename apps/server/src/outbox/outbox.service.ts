@@ -1,9 +1,12 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource } from 'typeorm';
+import { InjectRepository } from '@nestjs/typeorm';
+import { In, LessThan, Repository } from 'typeorm';
+import { Letter, Member } from '../database/entities';
+import type { LetterDto } from './dto/letter.dto';
 
-export interface Letter {
-  /** Address, in lower case. */
+/** A letter to be sent. */
+export interface NewLetter {
+  /** Address. */
   recipient: string;
   subject: string;
   body: string;
@@ -11,43 +14,39 @@ export interface Letter {
   site?: string;
 }
 
-export interface SentLetter {
-  id: number;
-  recipient: string;
-  subject: string;
-  body: string;
-  sentAt: Date;
-}
-
-const COLUMNS = 'o.id, o.recipient, o.subject, o.body, o.created_at as "sentAt"';
 const KEPT_DAYS = 30;
+const DAY = 24 * 60 * 60 * 1000;
+
+/** The letters that are shown: the newest of them. */
+const SHOWN = {
+  select: { id: true, recipient: true, subject: true, body: true, sentAt: true },
+  order: { id: 'DESC' },
+  take: 200,
+} as const;
 
 /** Stands in for outgoing mail: letters are kept and can be read here, and never leave the machine. */
 @Injectable()
 export class OutboxService {
-  constructor(@InjectDataSource() private readonly database: DataSource) {}
+  constructor(
+    @InjectRepository(Letter) private readonly letters: Repository<Letter>,
+    @InjectRepository(Member) private readonly members: Repository<Member>,
+  ) {}
 
-  async send({ recipient, subject, body, site }: Letter): Promise<void> {
-    await this.database.query('delete from outbox where created_at < now() - make_interval(days => $1)', [
-      KEPT_DAYS,
-    ]);
-    await this.database.query(
-      'insert into outbox (recipient, subject, body, site_id) values ($1, $2, $3, $4)',
-      [recipient.toLowerCase(), subject, body, site ?? null],
-    );
+  async send({ recipient, subject, body, site }: NewLetter): Promise<void> {
+    await this.letters.delete({ sentAt: LessThan(new Date(Date.now() - KEPT_DAYS * DAY)) });
+    await this.letters.insert({ recipient: recipient.toLowerCase(), subject, body, siteId: site ?? null });
   }
 
   /** Letters to an address, and those sent for sites where this account is a designer. */
-  readableBy(account: string, email: string): Promise<SentLetter[]> {
-    return this.database.query(
-      `select ${COLUMNS} from outbox o where o.recipient = $2
-         or o.site_id in (select site_id from members where account_id = $1 and role = 'designer')
-       order by o.id desc limit 200`,
-      [account, email],
-    );
+  async readableBy(account: string, email: string): Promise<LetterDto[]> {
+    const designed = await this.members.findBy({ accountId: account, role: 'designer' });
+    return this.letters.find({
+      ...SHOWN,
+      where: [{ recipient: email }, { siteId: In(designed.map(it => it.siteId)) }],
+    });
   }
 
-  all(): Promise<SentLetter[]> {
-    return this.database.query(`select ${COLUMNS} from outbox o order by o.id desc limit 200`);
+  all(): Promise<LetterDto[]> {
+    return this.letters.find(SHOWN);
   }
 }

@@ -1,7 +1,9 @@
-import { Body, Controller, HttpCode, Post } from '@nestjs/common';
+import { Body, Controller, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { SecretDto } from '../accounts/dto/link.dto';
+import { Answers } from '../api/answers';
 import { Allow, type Caller, CurrentCaller } from '../common/access';
+import { InvitedToDto, JoinedDto } from './dto/invitation.dto';
 import { InvitationsService } from './invitations.service';
 
 @ApiTags('people')
@@ -11,7 +13,7 @@ export class InvitationController {
 
   @Post('look')
   @Allow('anyone')
-  @HttpCode(200)
+  @Answers(InvitedToDto)
   @ApiOperation({ summary: 'What a link invites to' })
   look(@Body() { secret }: SecretDto) {
     return this.invitations.look(secret);
@@ -19,7 +21,7 @@ export class InvitationController {
 
   @Post('accept')
   @Allow('signed-in')
-  @HttpCode(200)
+  @Answers(JoinedDto)
   @ApiOperation({ summary: 'Join the site a link invites to' })
   accept(@CurrentCaller() { account }: Caller, @Body() { secret }: SecretDto) {
     return this.invitations.accept(secret, account);

@@ -1,91 +1,90 @@
 import type { RoleName } from '@cove/core';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource } from 'typeorm';
+import { InjectRepository } from '@nestjs/typeorm';
+import { MoreThan, Repository } from 'typeorm';
 import type { Caller } from '../common/access';
 import { notFound, ProblemException } from '../common/problem';
 import { hashOf, newSecret } from '../common/secret';
 import { Config } from '../config/config';
+import { Invitation, SiteEntity } from '../database/entities';
 import { OutboxService } from '../outbox/outbox.service';
+import type { InvitationDto, InvitedDto, InvitedToDto, JoinedDto } from './dto/invitation.dto';
 import { MembersService } from './members.service';
 
 const DAYS = 7;
-const LIVING = 'expires_at > now()';
+const DAY = 24 * 60 * 60 * 1000;
 
-export interface Invitation {
-  id: string;
-  email: string;
-  role: RoleName;
-  expiresAt: Date;
-}
+const living = () => ({ expiresAt: MoreThan(new Date()) });
 
 /** Links that make whoever opens them a member of a site, once. */
 @Injectable()
 export class InvitationsService {
   constructor(
-    @InjectDataSource() private readonly database: DataSource,
+    @InjectRepository(Invitation) private readonly invitations: Repository<Invitation>,
+    @InjectRepository(SiteEntity) private readonly sites: Repository<SiteEntity>,
     private readonly members: MembersService,
     private readonly outbox: OutboxService,
     private readonly config: Config,
   ) {}
 
-  list(site: string): Promise<Invitation[]> {
-    return this.database.query(
-      `select id, email, role, expires_at as "expiresAt" from invitations where site_id = $1 and ${LIVING} order by created_at, id`,
-      [site],
-    );
+  list(site: string): Promise<InvitationDto[]> {
+    return this.invitations.find({
+      select: { id: true, email: true, role: true, expiresAt: true },
+      where: { siteId: site, ...living() },
+      order: { createdAt: 'ASC', id: 'ASC' },
+    });
   }
 
   /** Makes a link and sends it; it is told here once, and kept as a hash alone. */
-  async invite(site: string, by: Caller, email: string, role: RoleName): Promise<{ link: string }> {
+  async invite(site: string, by: Caller, email: string, role: RoleName): Promise<InvitedDto> {
     const secret = newSecret();
-    const [made]: { name: string }[] = await this.database.query(
-      `with made as (
-         insert into invitations (token_hash, site_id, role, email, created_by, expires_at)
-         values ($1, $2, $3, $4, $5, now() + make_interval(days => $6)) returning site_id)
-       select s.name from sites s join made on made.site_id = s.id`,
-      [hashOf(secret), site, role, email.toLowerCase(), by.account, DAYS],
-    );
+    const { name } = await this.sites.findOneByOrFail({ id: site });
+    await this.invitations.insert({
+      tokenHash: hashOf(secret),
+      siteId: site,
+      role,
+      email: email.toLowerCase(),
+      createdBy: by.account,
+      expiresAt: new Date(Date.now() + DAYS * DAY),
+    });
     const link = `${this.config.COVE_ORIGIN}/join#${secret}`;
     await this.outbox.send({
       recipient: email,
-      subject: `${by.name} invites you to ${made?.name}`,
-      body: `Hello,\n\n${by.name} would like you to be a ${role} of ${made?.name}. With this link you join:\n${link}\n\nIt works once, for ${DAYS} days.`,
+      subject: `${by.name} invites you to ${name}`,
+      body: `Hello,\n\n${by.name} would like you to be a ${role} of ${name}. With this link you join:\n${link}\n\nIt works once, for ${DAYS} days.`,
       site,
     });
     return { link };
   }
 
   async takeBack(site: string, invitation: string): Promise<void> {
-    const [, gone]: [unknown, number] = await this.database.query(
-      'delete from invitations where site_id = $1 and id = $2',
-      [site, invitation],
-    );
-    if (gone === 0) throw notFound('invitation');
+    const { affected } = await this.invitations.delete({ siteId: site, id: invitation });
+    if (!affected) throw notFound('invitation');
   }
 
   /** What a link invites to. */
-  async look(secret: string): Promise<{ site: string; name: string; role: RoleName; email: string }> {
-    const rows: { site: string; name: string; role: RoleName; email: string }[] = await this.database.query(
-      `select s.id as site, s.name, i.role, i.email from invitations i join sites s on s.id = i.site_id
-       where i.token_hash = $1 and ${LIVING}`,
-      [hashOf(secret)],
-    );
-    const [found] = rows;
+  async look(secret: string): Promise<InvitedToDto> {
+    const found = await this.invitations.findOne({
+      where: { tokenHash: hashOf(secret), ...living() },
+      relations: { site: true },
+    });
     if (!found) throw spent();
-    return found;
+    return { site: found.siteId, name: found.site.name, role: found.role, email: found.email };
   }
 
-  /** Uses a link up. */
-  async accept(secret: string, account: string): Promise<{ site: string }> {
-    const [rows]: [{ site: string; role: RoleName }[], number] = await this.database.query(
-      `delete from invitations where token_hash = $1 and ${LIVING} returning site_id as site, role`,
-      [hashOf(secret)],
-    );
-    const [found] = rows;
-    if (!found) throw spent();
-    await this.members.add(found.site, account, found.role);
-    return { site: found.site };
+  /** Uses a link up, and makes whoever it is a member; both, or neither. */
+  accept(secret: string, account: string): Promise<JoinedDto> {
+    return this.invitations.manager.transaction(async manager => {
+      const found = await manager.findOne(Invitation, {
+        where: { tokenHash: hashOf(secret), ...living() },
+        lock: { mode: 'pessimistic_write' },
+      });
+      if (!found) throw spent();
+      const { siteId: site, role } = found;
+      await manager.remove(found);
+      await this.members.add(manager, site, account, role);
+      return { site };
+    });
   }
 }
 

@@ -1,9 +1,10 @@
 import { Module } from '@nestjs/common';
 import { PictureStore } from '../files/pictureStore.service';
 import { SitePicturesController } from './sitePictures.controller';
+import { SitePictures } from './sitePictures.service';
 
 @Module({
-  providers: [PictureStore],
+  providers: [PictureStore, SitePictures],
   controllers: [SitePicturesController],
   exports: [PictureStore],
 })

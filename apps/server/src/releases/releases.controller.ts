@@ -1,8 +1,10 @@
-import { Body, Controller, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
+import { Body, Controller, Get, Param, Post, Put } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { Answers, AnswersNothing } from '../api/answers';
 import { Allow, type Caller, CurrentCaller, MEMBERS } from '../common/access';
 import { LiveDto } from './dto/live.dto';
 import { PublishDto } from './dto/publish.dto';
+import { OrderedReleaseDto, ReleasesDto } from './dto/release.dto';
 import { ReleasesService } from './releases.service';
 
 @ApiTags('releases')
@@ -11,6 +13,7 @@ export class ReleasesController {
   constructor(private readonly releases: ReleasesService) {}
 
   @Get('releases')
+  @Answers(ReleasesDto)
   @Allow(MEMBERS)
   @ApiOperation({ summary: 'Releases, newest first, with their progress' })
   list(@Param('site') site: string) {
@@ -19,7 +22,7 @@ export class ReleasesController {
 
   @Post('releases')
   @Allow(['designer'])
-  @HttpCode(202)
+  @Answers(OrderedReleaseDto, { status: 202 })
   @ApiOperation({ summary: 'Publish the draft in the background' })
   publish(@Param('site') site: string, @CurrentCaller() caller: Caller, @Body() body: PublishDto) {
     return this.releases.publish(site, caller.account, body.note ?? '', body.leaveOut ?? false);
@@ -27,7 +30,7 @@ export class ReleasesController {
 
   @Put('live')
   @Allow(['designer'])
-  @HttpCode(204)
+  @AnswersNothing()
   @ApiOperation({ summary: 'Show visitors another release' })
   live(@Param('site') site: string, @Body() body: LiveDto): Promise<void> {
     return this.releases.goLive(site, body.release);

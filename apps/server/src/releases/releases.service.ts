@@ -1,12 +1,12 @@
 import { Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
-import { InjectDataSource, InjectRepository } from '@nestjs/typeorm';
+import { InjectRepository } from '@nestjs/typeorm';
 import PgBoss, { type JobWithMetadata } from 'pg-boss';
-import { DataSource, Repository } from 'typeorm';
-import { inTransaction } from '../common/inTransaction';
+import { type EntityManager, Repository } from 'typeorm';
 import { notFound, ProblemException } from '../common/problem';
 import { Config } from '../config/config';
+import { Release, SiteEntity } from '../database/entities';
 import { Workshop } from '../work/workshop.service';
-import { Release } from './entities/release.entity';
+import type { OrderedReleaseDto, ReleasesDto } from './dto/release.dto';
 
 const QUEUE = 'publish';
 /** How often a release that could not be written is tried again. */
@@ -24,7 +24,7 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
 
   constructor(
     @InjectRepository(Release) private readonly releases: Repository<Release>,
-    @InjectDataSource() private readonly database: DataSource,
+    @InjectRepository(SiteEntity) private readonly sites: Repository<SiteEntity>,
     private readonly workshop: Workshop,
     config: Config,
   ) {
@@ -44,20 +44,19 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
     await this.queue.stop({ graceful: true, wait: true, timeout: 10_000 });
   }
 
-  async list(site: string) {
-    const [releases, live] = await Promise.all([
+  async list(site: string): Promise<ReleasesDto> {
+    const [releases, current] = await Promise.all([
       this.releases.find({ where: { siteId: site }, order: { number: 'DESC' }, take: 200 }),
-      this.liveOf(site),
+      this.sites.findOneBy({ id: site }),
     ]);
-    const seq = await this.seqOf(site);
+    if (!current) throw notFound('site');
     return {
-      /** Changes made since the newest finished release. */
-      unpublished: seq - (releases.find(it => it.state === 'done')?.seq ?? 0),
+      unpublished: current.seq - (releases.find(it => it.state === 'done')?.seq ?? 0),
       releases: releases.map(
-        ({ id, number, seq: at, note, state, done, total, problem, problems, createdAt }) => ({
+        ({ id, number, seq, note, state, done, total, problem, problems, createdAt }) => ({
           id,
           number,
-          seq: at,
+          seq,
           note,
           state,
           done,
@@ -65,49 +64,20 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
           problem,
           problems,
           createdAt,
-          live: id === live,
+          live: id === current.liveRelease,
         }),
       ),
     };
   }
 
-  private async seqOf(site: string): Promise<number> {
-    const rows: { seq: number }[] = await this.database.query('select seq from sites where id = $1', [site]);
-    const [row] = rows;
-    if (!row) throw notFound('site');
-    return row.seq;
-  }
-
-  private async liveOf(site: string): Promise<string | null> {
-    const rows: { live: string | null }[] = await this.database.query(
-      'select live_release as live from sites where id = $1',
-      [site],
-    );
-    return rows[0]?.live ?? null;
-  }
-
   /** Orders a release of the site as it is now. */
-  async publish(
-    site: string,
-    account: string,
-    note: string,
-    leaveOut: boolean,
-  ): Promise<{ id: string; number: number }> {
-    const made = await inTransaction(this.database, async runner => {
-      // Numbers are given one after the other, also to those who ask in the same moment.
-      const [locked]: { seq: number }[] = await runner.query(
-        'select seq from sites where id = $1 for update',
-        [site],
-      );
-      if (!locked) throw notFound('site');
-      const [row]: { id: string; number: number }[] = await runner.query(
-        `insert into releases (site_id, number, seq, note, created_by, leave_out)
-         select $1, 1 + coalesce(max(number), 0), $2, $3, $4, $5 from releases where site_id = $1
-         returning id, number`,
-        [site, locked.seq, note, account, leaveOut],
-      );
-      if (!row) throw new Error('a release was not noted');
-      return row;
+  async publish(site: string, account: string, note: string, leaveOut: boolean): Promise<OrderedReleaseDto> {
+    const made = await this.releases.manager.transaction(async manager => {
+      const locked = await lock(manager, site);
+      const number = 1 + ((await manager.maximum(Release, 'number', { siteId: site })) ?? 0);
+      const order = { siteId: site, number, seq: locked.seq, note, createdBy: account, leaveOut };
+      const { id } = await manager.save(Release, order);
+      return { id, number };
     });
     await this.queue.send(QUEUE, { release: made.id }, { retryLimit: RETRIES, retryDelay: 1 });
     return made;
@@ -144,11 +114,23 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
         found: found.state,
         expected: 'done',
       });
-    // Releases that were asked for before this was chosen no longer come to be seen when they are ready.
-    await this.database.query(
-      `update sites set live_release = $2,
-         live_after = greatest(live_after, (select max(number) from releases where site_id = $1)) where id = $1`,
-      [site, release],
-    );
+    await this.sites.manager.transaction(async manager => {
+      const { liveAfter } = await lock(manager, site);
+      const newest = (await manager.maximum(Release, 'number', { siteId: site })) ?? 0;
+      await manager.update(SiteEntity, site, {
+        liveRelease: release,
+        liveAfter: Math.max(liveAfter, newest),
+      });
+    });
   }
+}
+
+/** A site whose row is held: numbers of releases are given one after the other, also to those who ask in the same moment. */
+async function lock(manager: EntityManager, site: string): Promise<SiteEntity> {
+  const locked = await manager.findOne(SiteEntity, {
+    where: { id: site },
+    lock: { mode: 'pessimistic_write' },
+  });
+  if (!locked) throw notFound('site');
+  return locked;
 }

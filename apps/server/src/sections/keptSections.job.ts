@@ -1,8 +1,9 @@
-import { type Clip, copyThings, readClip, SCHEMA } from '@cove/core';
+import { copyThings, readClip, SCHEMA } from '@cove/core';
+import { type JsonOf, toJson } from '../api/json';
 import { pack, unpack } from '../common/packed';
 import { notFound, ProblemException } from '../common/problem';
 import type { Workbench } from '../work/workbench';
-import { COLUMNS, type KeptSection } from './keptSection';
+import type { KeptSectionDto, WholeKeptSectionDto } from './dto/keptSectionSummary.dto';
 
 declare module '../work/job' {
   interface Jobs {
@@ -14,26 +15,29 @@ declare module '../work/job' {
 /** All of them are drawn when one looks for one, so they have an end. */
 const MOST_SECTIONS = 100;
 
+/** How a kept section is told without what it holds. */
+const COLUMNS = 'id, name, created_at as "createdAt"';
+
 /** The sections that one account has kept, each as it left its site, as JSON; without a clip where it cannot be read. */
 export async function listKeptSections(
   { database }: Workbench,
   { account }: { account: string },
-): Promise<string> {
-  const rows = await database.query<KeptSection & { body: Buffer }>(
+): Promise<JsonOf<readonly WholeKeptSectionDto[]>> {
+  const rows = await database.query<KeptSectionDto & { body: Buffer }>(
     `select ${COLUMNS}, body from kept_sections where account_id = $1 order by name`,
     [account],
   );
-  const read: (KeptSection & { clip: Clip | null })[] = [];
+  const read: WholeKeptSectionDto[] = [];
   for (const { body, ...row } of rows)
     read.push({ ...row, clip: readClip(JSON.stringify(await unpack(body))) });
-  return JSON.stringify(read);
+  return toJson(read);
 }
 
 /** Keeps a section of a site with all it holds. */
 export async function keepSection(
   { database, sites }: Workbench,
   { account, site, section, name }: { account: string; site: string; section: string; name: string },
-): Promise<KeptSection> {
+): Promise<KeptSectionDto> {
   const { site: whole } = await sites.at(site);
   if (!whole.kinds.section.has(section)) throw notFound('section');
   const [{ count = 0 } = {}] = await database.query<{ count?: number }>(
@@ -45,7 +49,7 @@ export async function keepSection(
       code: 'too-many',
       message: `One keeps at most ${MOST_SECTIONS} sections. Forget one first.`,
     });
-  const [row] = await database.query<KeptSection>(
+  const [row] = await database.query<KeptSectionDto>(
     `insert into kept_sections (account_id, name, schema, body) values ($1, $2, $3, $4)
      on conflict (account_id, name) do update set schema = excluded.schema, body = excluded.body, created_at = now()
      returning ${COLUMNS}`,

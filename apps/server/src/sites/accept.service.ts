@@ -3,8 +3,9 @@ import { Injectable } from '@nestjs/common';
 import { Database } from '../common/database';
 import { StoredFiles } from '../storage/storedFiles';
 import { Workshop } from '../work/workshop.service';
-import { type Accepted, acceptChanges, type Incoming } from './acceptChange';
+import { acceptChanges, type Incoming } from './acceptChange';
 import { Batches } from './batches';
+import type { ReceiptDto } from './dto/acceptedChange.dto';
 import { readSentChange } from './sentChange';
 
 /** How many changes share a transaction, at most: enough to pay for a slow disk, few enough to be answered soon. */
@@ -25,7 +26,7 @@ export class AcceptService {
   ) {}
 
   /** Accepts a change as it was sent, or says why not: a small one here, a large one in a thread. */
-  async acceptSent(site: string, account: string, sent: Uint8Array): Promise<Result<Accepted>> {
+  async acceptSent(site: string, account: string, sent: Uint8Array): Promise<Result<ReceiptDto>> {
     if (sent.length > LIMITS.change.bytes)
       return fail({ code: 'too-large', message: `A change has at most ${LIMITS.change.bytes} bytes.` });
     if (sent.length > LIMITS.inPassing) return this.workshop.run('acceptSent', { site, account, sent });
@@ -36,7 +37,7 @@ export class AcceptService {
   }
 
   /** In one transaction. What one is refused for does not touch the others. */
-  private acceptAll(changes: readonly Incoming[]): Promise<Result<Accepted>[]> {
+  private acceptAll(changes: readonly Incoming[]): Promise<Result<ReceiptDto>[]> {
     const [{ site } = { site: '' }] = changes;
     return this.database.transaction(query => acceptChanges(query, this.files, site, changes));
   }

@@ -24,13 +24,8 @@ import { CHANGES_CHANNEL } from '../database/channels';
 import { schemaProblem } from '../schema/schemaProblem';
 import type { StoredFiles } from '../storage/storedFiles';
 import { ChangesOverRows } from './changesOverRows';
+import type { ReceiptDto } from './dto/acceptedChange.dto';
 import { RowLookup, rowsOf } from './recordTable';
-
-export interface Accepted {
-  seq: number;
-  /** Numbers of the edits that met nothing to alter. */
-  dropped: number[];
-}
 
 /** Edits as they were sent under an earlier schema: counted, and not read yet. */
 export interface EarlierEdits {
@@ -114,7 +109,7 @@ export async function acceptChanges(
   site: string,
   changes: readonly Incoming[],
   budget: ChangeBudget = LIMITS.change,
-): Promise<Result<Accepted>[]> {
+): Promise<Result<ReceiptDto>[]> {
   const texts = changes.map(({ edits, earlier }) => JSON.stringify(earlier?.sent ?? edits));
   const [locked] = await query<Locked>(LOCK, [site]);
   if (!locked) return changes.map(noSite);
@@ -129,7 +124,7 @@ export async function acceptChanges(
   const kept: string[] = [];
   const textOf = new Map<string, string>();
   let { seq, records } = locked;
-  const results: Result<Accepted>[] = [];
+  const results: Result<ReceiptDto>[] = [];
   for (const [i, change] of changes.entries()) {
     const { account, id, base } = change;
     const text = texts[i] ?? '';
@@ -196,7 +191,7 @@ export async function acceptChange(
   files: StoredFiles,
   change: Incoming,
   budget?: ChangeBudget,
-): Promise<Result<Accepted>> {
+): Promise<Result<ReceiptDto>> {
   const [result] = await acceptChanges(query, files, change.site, [change], budget);
   if (!result) throw new Error('a change was not answered');
   return result;

@@ -1,6 +1,7 @@
 import type { Result } from '@cove/core';
 import type { Workbench } from '../work/workbench';
-import { type Accepted, acceptChange } from './acceptChange';
+import { acceptChange } from './acceptChange';
+import type { ReceiptDto } from './dto/acceptedChange.dto';
 import { readSentChange } from './sentChange';
 
 declare module '../work/job' {
@@ -13,7 +14,7 @@ declare module '../work/job' {
 export function acceptSent(
   { database, files }: Workbench,
   { site, account, sent }: { site: string; account: string; sent: Uint8Array },
-): Promise<Result<Accepted>> {
+): Promise<Result<ReceiptDto>> {
   const change = readSentChange(sent);
   return database.transaction(query => acceptChange(query, files, { ...change, site, account }));
 }

@@ -1,12 +1,17 @@
 import { Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import type { Response } from 'express';
 import { Client } from 'pg';
-import { SESSIONS_CHANNEL } from '../accounts/accounts.service';
 import { Database } from '../common/database';
 import { Config } from '../config/config';
-import { CHANGES_CHANNEL, RELEASES_CHANNEL } from '../database/channels';
-import { MEMBERS_CHANNEL } from '../people/members.service';
-import { PRESENCE_CHANNEL, PresenceService } from './presence.service';
+import {
+  CHANGES_CHANNEL,
+  MEMBERS_CHANNEL,
+  PRESENCE_CHANNEL,
+  RELEASES_CHANNEL,
+  SESSIONS_CHANNEL,
+} from '../database/channels';
+import type { SiteEntity } from '../database/entities';
+import { PresenceService } from './presence.service';
 import { SiteFeed, type Stream } from './siteFeed';
 
 const BEAT = 20_000;
@@ -105,7 +110,7 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
     site: string,
     who: { account: string; session: string },
     after: number | null,
-    { seq: current, resetAt }: { seq: number; resetAt: number },
+    { seq: current, resetAt }: Pick<SiteEntity, 'seq' | 'resetAt'>,
     response: Response,
   ): Promise<void> {
     const here = await this.presence.at(site);

@@ -1,6 +1,8 @@
 import { LIMITS } from '@cove/core';
+import { asJson, type JsonBytes } from '../api/json';
 import type { Workbench } from '../work/workbench';
 import { changesAfter } from './changeRows';
+import type { AcceptedChangeDto } from './dto/acceptedChange.dto';
 
 declare module '../work/job' {
   interface Jobs {
@@ -12,7 +14,7 @@ declare module '../work/job' {
 export async function readChanges(
   { database }: Workbench,
   { site, after, limit }: { site: string; after: number; limit: number },
-): Promise<Uint8Array> {
+): Promise<JsonBytes<readonly AcceptedChangeDto[]>> {
   const rows = await changesAfter(database.query, site, after, limit, LIMITS.computedChange.bytes);
-  return new TextEncoder().encode(`[${rows.map(it => it.text).join(',')}]`);
+  return asJson(`[${rows.map(it => it.text).join(',')}]`);
 }

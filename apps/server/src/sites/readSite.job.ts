@@ -1,4 +1,6 @@
+import { asJson, type JsonBytes } from '../api/json';
 import type { Workbench } from '../work/workbench';
+import type { SiteDto } from './dto/site.dto';
 
 declare module '../work/job' {
   interface Jobs {
@@ -7,7 +9,10 @@ declare module '../work/job' {
 }
 
 /** A whole site as JSON, `{seq, records}`, in bytes to be sent as they are. */
-export async function readSite({ sites }: Workbench, { site }: { site: string }): Promise<Uint8Array> {
+export async function readSite(
+  { sites }: Workbench,
+  { site }: { site: string },
+): Promise<JsonBytes<SiteDto>> {
   const { seq, records } = await sites.text(site);
-  return new TextEncoder().encode(`{"seq":${seq},"records":${records}}`);
+  return asJson(`{"seq":${seq},"records":${records}}`);
 }

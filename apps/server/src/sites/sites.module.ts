@@ -1,15 +1,15 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
-import { Member } from '../accounts/entities/member.entity';
+import { Member, Presence, SiteEntity } from '../database/entities';
 import { AcceptService } from './accept.service';
-import { SiteEntity } from './entities/site.entity';
 import { EventsService } from './events.service';
 import { PresenceService } from './presence.service';
 import { SitesController } from './sites.controller';
+import { SitesService } from './sites.service';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([SiteEntity, Member])],
-  providers: [AcceptService, EventsService, PresenceService],
+  imports: [TypeOrmModule.forFeature([Member, Presence, SiteEntity])],
+  providers: [AcceptService, EventsService, PresenceService, SitesService],
   controllers: [SitesController],
 })
 export class SitesModule {}

@@ -1,8 +1,10 @@
-import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Param, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { Answers, AnswersCore, AnswersList, AnswersNothing } from '../api/answers';
 import { Allow, type Caller, CurrentCaller, MEMBERS } from '../common/access';
 import { CarriesRecords } from '../schema/schema.guard';
 import { RestoreDto, SnapshotDto } from './dto/snapshot.dto';
+import { KeptSnapshotDto, RestoredDto, SnapshotSummaryDto } from './dto/snapshotSummary.dto';
 import { SnapshotsService } from './snapshots.service';
 
 @ApiTags('snapshots')
@@ -12,6 +14,7 @@ export class SnapshotsController {
 
   @Get()
   @Allow(MEMBERS)
+  @AnswersList(SnapshotSummaryDto)
   @ApiOperation({ summary: 'Snapshots of a site, the newest first' })
   list(@Param('site') site: string) {
     return this.snapshots.list(site);
@@ -19,7 +22,7 @@ export class SnapshotsController {
 
   @Get(':snapshot/guide')
   @CarriesRecords()
-  @Header('content-type', 'application/json; charset=utf-8')
+  @AnswersCore('GuideData')
   @Allow(['designer'])
   @ApiOperation({ summary: 'The guide of a snapshot, to be compared and taken over in parts' })
   guide(@Param('site') site: string, @Param('snapshot') snapshot: string) {
@@ -28,6 +31,7 @@ export class SnapshotsController {
 
   @Post()
   @Allow(['designer'])
+  @Answers(KeptSnapshotDto, { status: 201 })
   @ApiOperation({ summary: 'Keep the site as it is now' })
   keep(@Param('site') site: string, @CurrentCaller() { account }: Caller, @Body() { note }: SnapshotDto) {
     return this.snapshots.keep(site, account, note);
@@ -35,7 +39,7 @@ export class SnapshotsController {
 
   @Post(':snapshot/restore')
   @Allow(['designer'])
-  @HttpCode(200)
+  @Answers(RestoredDto)
   @ApiOperation({
     summary: 'Go back to a snapshot, whole or its guide alone; answers the number of the change',
   })
@@ -50,7 +54,7 @@ export class SnapshotsController {
 
   @Delete(':snapshot')
   @Allow(['designer'])
-  @HttpCode(204)
+  @AnswersNothing()
   @ApiOperation({ summary: 'Forget a snapshot' })
   forget(@Param('site') site: string, @Param('snapshot') snapshot: string): Promise<void> {
     return this.snapshots.forget(site, snapshot);

@@ -3,6 +3,7 @@ import {
   allRecords,
   differenceTo,
   type Edit,
+  type GuideData,
   guideOf,
   LIMITS,
   planGuide,
@@ -13,6 +14,7 @@ import {
   takeGuide,
   type Unreadable,
 } from '@cove/core';
+import { type JsonOf, toJson } from '../api/json';
 import type { Query } from '../common/database';
 import { isUuid } from '../common/isUuid';
 import { pack, unpack } from '../common/packed';
@@ -20,6 +22,7 @@ import { notFound, ProblemException } from '../common/problem';
 import type { SiteAt } from '../siteCache/siteCache';
 import { acceptChange } from '../sites/acceptChange';
 import type { Workbench } from '../work/workbench';
+import type { KeptSnapshotDto, RestoredDto } from './dto/snapshotSummary.dto';
 
 declare module '../work/job' {
   interface Jobs {
@@ -35,7 +38,7 @@ async function keep(
   account: string,
   note: string,
   { seq, site }: SiteAt,
-): Promise<{ id: string; seq: number }> {
+): Promise<KeptSnapshotDto> {
   const body = await pack([...allRecords(site)]);
   const [row] = await query<{ id: string }>(
     'insert into snapshots (site_id, seq, note, account_id, schema, body) values ($1, $2, $3, $4, $5, $6) returning id',
@@ -65,17 +68,11 @@ async function read(query: Query, site: string, id: string): Promise<ReadSnapsho
   return { note: row.note, site: siteOf(records), unreadable };
 }
 
-/** What going back came to: the number of the change, and what could not be read, in words. */
-export interface Restored {
-  seq: number;
-  unread: readonly string[];
-}
-
 /** Keeps a site as it is now. */
 export async function keepSnapshot(
   { database, sites }: Workbench,
   { site, account, note }: { site: string; account: string; note: string },
-): Promise<{ id: string; seq: number }> {
+): Promise<KeptSnapshotDto> {
   return keep(database.query, site, account, note, await sites.at(site));
 }
 
@@ -83,9 +80,9 @@ export async function keepSnapshot(
 export async function guideOfSnapshot(
   { database }: Workbench,
   { site, snapshot }: { site: string; snapshot: string },
-): Promise<string> {
+): Promise<JsonOf<GuideData>> {
   const { note, site: then } = await read(database.query, site, snapshot);
-  return JSON.stringify(guideOf(then, note));
+  return toJson(guideOf(then, note));
 }
 
 /** An edit that would take away what the snapshot has, though nobody can read it. */
@@ -104,7 +101,7 @@ export async function restoreSnapshot(
     snapshot,
     part,
   }: { site: string; account: string; snapshot: string; part: 'all' | 'guide' },
-): Promise<Restored> {
+): Promise<RestoredDto> {
   const wanted = await read(database.query, site, snapshot);
   const now = await sites.at(site);
   const all =

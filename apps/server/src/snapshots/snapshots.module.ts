@@ -1,6 +1,12 @@
 import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { Snapshot } from '../database/entities';
 import { SnapshotsController } from './snapshots.controller';
 import { SnapshotsService } from './snapshots.service';
 
-@Module({ providers: [SnapshotsService], controllers: [SnapshotsController] })
+@Module({
+  imports: [TypeOrmModule.forFeature([Snapshot])],
+  providers: [SnapshotsService],
+  controllers: [SnapshotsController],
+})
 export class SnapshotsModule {}

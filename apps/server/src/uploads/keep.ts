@@ -1,16 +1,13 @@
 import { createHash } from 'node:crypto';
-import { type AssetRecord, FILE_TYPES, type FontRecord, ok, type Result } from '@cove/core';
+import { type AssetFacts, FILE_TYPES, type FontFacts, ok, type Result } from '@cove/core';
 import { PictureStore } from '../files/pictureStore.service';
 import { readFile } from '../files/readFile';
-import { type FontFacts, readFontFile } from '../files/readFontFile';
+import { readFontFile } from '../files/readFontFile';
 import { readPicture } from '../files/readPicture';
 import { fontPath, type Storage } from '../storage/storage';
 import { type StoredFile, storedFile } from '../storage/storedFiles';
 
 export type UploadKind = 'picture' | 'file' | 'font';
-
-export type PictureFacts = Pick<AssetRecord, 'file' | 'mime' | 'width' | 'height'>;
-export type KeptFont = FontFacts & { file: string };
 
 /** What an upload became: what a record says of it, and what is noted of the file. */
 export interface Kept<Facts> {
@@ -19,12 +16,12 @@ export interface Kept<Facts> {
 }
 
 export interface KeptBy {
-  picture: Kept<PictureFacts>;
-  file: Kept<PictureFacts>;
-  font: Kept<KeptFont>;
+  picture: Kept<AssetFacts>;
+  file: Kept<AssetFacts>;
+  font: Kept<FontFacts>;
 }
 
-const ENDINGS: Record<FontRecord['format'], string> = {
+const ENDINGS: Record<FontFacts['format'], string> = {
   woff2: 'woff2',
   woff: 'woff',
   truetype: 'ttf',

@@ -1,9 +1,12 @@
 import { createReadStream } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { pipeline } from 'node:stream/promises';
+import type { DesignTokens, Thread } from '@cove/core';
 import { Controller, Get, Header, Param, Query, Res } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
+import { AnswersCore, AnswersFile, AnswersPage } from '../api/answers';
+import type { JsonOf } from '../api/json';
 import { Allow, MEMBERS } from '../common/access';
 import { Workshop } from '../work/workshop.service';
 import { ThreadQuery } from './dto/thread.dto';
@@ -15,21 +18,21 @@ export class ViewsController {
   constructor(private readonly workshop: Workshop) {}
 
   @Get('thread')
-  @Header('content-type', 'application/json; charset=utf-8')
+  @AnswersCore('Thread')
   @ApiOperation({ summary: 'Where a value comes from, through what, and what it hides' })
-  thread(@Param('site') site: string, @Query() query: ThreadQuery): Promise<string> {
+  thread(@Param('site') site: string, @Query() query: ThreadQuery): Promise<JsonOf<Thread>> {
     return this.workshop.run('findThread', { site, asked: { ...query } });
   }
 
   @Get('tokens')
-  @Header('content-type', 'application/json; charset=utf-8')
+  @AnswersCore('DesignTokens')
   @ApiOperation({ summary: 'The tokens as Design Tokens Format Module 2025.10' })
-  tokens(@Param('site') site: string): Promise<string> {
+  tokens(@Param('site') site: string): Promise<JsonOf<DesignTokens>> {
     return this.workshop.run('printTokens', { site });
   }
 
   @Get('pages/:page/preview')
-  @Header('content-type', 'text/html; charset=utf-8')
+  @AnswersPage()
   @Header(
     'content-security-policy',
     "default-src 'none'; style-src 'unsafe-inline'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-same-origin",
@@ -40,6 +43,7 @@ export class ViewsController {
   }
 
   @Get('export.zip')
+  @AnswersFile('application/zip')
   @ApiOperation({
     summary: 'The site as plain files; answers with what cannot be rendered, where there is such',
   })

@@ -1,4 +1,5 @@
 import {
+  type DesignTokens,
   maybeElement,
   nodeScope,
   pageScope,
@@ -8,9 +9,11 @@ import {
   type Site,
   settingsOf,
   specimenScope,
+  type Thread,
   threadOf,
   toDesignTokens,
 } from '@cove/core';
+import { type JsonOf, toJson } from '../api/json';
 import { notFound, ProblemException } from '../common/problem';
 import type { Workbench } from '../work/workbench';
 import type { ThreadAsked } from './dto/thread.dto';
@@ -54,18 +57,21 @@ function scopeAsked(site: Site, { node, page, type, variant, scheme }: ThreadAsk
 export async function findThread(
   { sites }: Workbench,
   { site: id, asked }: { site: string; asked: ThreadAsked },
-): Promise<string> {
+): Promise<JsonOf<Thread>> {
   const { site } = await sites.at(id);
   const scope = scopeAsked(site, asked);
   const { part, state = 'rest', width = 'wide', property } = asked;
   if (!partOf(scope.element, part))
     throw notFound(`part; ${scope.element.name} has ${Object.keys(scope.element.parts).join(', ')}`);
-  return JSON.stringify(threadOf(site, scope, { part, state, width, property }));
+  return toJson(threadOf(site, scope, { part, state, width, property }));
 }
 
 /** The tokens of a site as JSON of the Design Tokens Format Module 2025.10. */
-export async function printTokens({ sites }: Workbench, { site }: { site: string }): Promise<string> {
-  return JSON.stringify(toDesignTokens((await sites.at(site)).site.kinds.token));
+export async function printTokens(
+  { sites }: Workbench,
+  { site }: { site: string },
+): Promise<JsonOf<DesignTokens>> {
+  return toJson(toDesignTokens((await sites.at(site)).site.kinds.token));
 }
 
 /** A page as one document with its CSS inside and its parts marked. */

@@ -1,4 +1,4 @@
-import { RequestProblem } from './request.ts';
+import { RequestProblem } from './requestProblem.ts';
 
 /** What to tell of a failed request. */
 export const problemText = (error: unknown): string =>

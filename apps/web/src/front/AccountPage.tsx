@@ -1,20 +1,14 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, Navigate } from 'react-router';
 import { toast } from 'sonner';
+import { answer, server } from '../api/client.ts';
 import { problemText } from '../api/problemText.ts';
 import { queryKeys } from '../api/queryKeys.ts';
-import { RequestProblem, request } from '../api/request.ts';
+import { RequestProblem } from '../api/requestProblem.ts';
 import { Field, Form, NAME, NEW_PASSWORD } from '../forms/Form.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Front } from './Front.tsx';
 
-interface SessionSummary {
-  id: string;
-  agent: string;
-  createdAt: string;
-  seenAt: string;
-  current: boolean;
-}
 interface Passwords {
   current: string;
   password: string;
@@ -34,19 +28,19 @@ export function AccountPage() {
   const queries = useQueryClient();
   const who = useQuery({
     queryKey: queryKeys.who,
-    queryFn: () => request<{ email: string; name: string }>('GET', '/api/session'),
+    queryFn: () => answer(server.GET('/api/session')),
     retry: false,
   });
   const sessions = useQuery({
     queryKey: queryKeys.sessions,
-    queryFn: () => request<SessionSummary[]>('GET', '/api/account/sessions'),
+    queryFn: () => answer(server.GET('/api/account/sessions')),
     retry: false,
   });
   if (who.error instanceof RequestProblem && who.error.status === 401)
     return <Navigate to="/?to=/account" replace />;
-  const end = async (path: string) => {
+  const end = async (ended: Promise<void>) => {
     try {
-      await request('DELETE', path);
+      await ended;
     } catch (error) {
       toast.error(problemText(error));
     }
@@ -61,8 +55,8 @@ export function AccountPage() {
             key={who.data.name}
             submit="Rename"
             start={{ name: who.data.name }}
-            send={async values => {
-              await request('PUT', '/api/account/name', values);
+            send={async body => {
+              await answer(server.PUT('/api/account/name', { body }));
               await queries.invalidateQueries({ queryKey: queryKeys.who });
             }}
           >
@@ -76,8 +70,8 @@ export function AccountPage() {
           <Form<Passwords>
             submit="Change the password"
             start={{ current: '', password: '' }}
-            send={async values => {
-              await request('PUT', '/api/account/password', values);
+            send={async body => {
+              await answer(server.PUT('/api/account/password', { body }));
               await queries.invalidateQueries({ queryKey: queryKeys.sessions });
               toast('The password is changed. Everywhere else you are signed out.');
             }}
@@ -111,7 +105,18 @@ export function AccountPage() {
                     </span>
                   </span>
                   {!it.current && (
-                    <Button kind="link" onClick={() => void end(`/api/account/sessions/${it.id}`)}>
+                    <Button
+                      kind="link"
+                      onClick={() =>
+                        void end(
+                          answer(
+                            server.DELETE('/api/account/sessions/{session}', {
+                              params: { path: { session: it.id } },
+                            }),
+                          ),
+                        )
+                      }
+                    >
                       End
                     </Button>
                   )}
@@ -119,7 +124,11 @@ export function AccountPage() {
               ))}
             </ul>
             {others.length > 1 && (
-              <Button kind="line" className="mt-2" onClick={() => void end('/api/account/sessions')}>
+              <Button
+                kind="line"
+                className="mt-2"
+                onClick={() => void end(answer(server.DELETE('/api/account/sessions')))}
+              >
                 End all others
               </Button>
             )}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { request } from '../api/request.ts';
+import { answer, server } from '../api/client.ts';
 import { EMAIL, Field, Form } from '../forms/Form.tsx';
 import { Front } from './Front.tsx';
 
@@ -22,7 +22,9 @@ export function AskLink() {
           submit="Send the link"
           start={{ email: '' }}
           send={async ({ email }) => {
-            await request('POST', '/api/account/link', { email, ...(invitation && { invitation }) });
+            await answer(
+              server.POST('/api/account/link', { body: { email, ...(invitation && { invitation }) } }),
+            );
             setSent(email);
           }}
         >

@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useLocation, useNavigate } from 'react-router';
+import { answer, server } from '../api/client.ts';
 import { problemText } from '../api/problemText.ts';
 import { queryKeys } from '../api/queryKeys.ts';
-import { request } from '../api/request.ts';
 import { useSites } from '../api/useSites.ts';
 import { Button } from '../ui/Button.tsx';
 import { Front } from './Front.tsx';
@@ -15,15 +15,12 @@ export function Join() {
   const sites = useSites();
   const { data, error } = useQuery({
     queryKey: queryKeys.invitation(secret),
-    queryFn: () =>
-      request<{ site: string; name: string; role: string; email: string }>('POST', '/api/invitations/look', {
-        secret,
-      }),
+    queryFn: () => answer(server.POST('/api/invitations/look', { body: { secret } })),
     retry: false,
     refetchOnMount: false,
   });
   const join = useMutation({
-    mutationFn: () => request<{ site: string }>('POST', '/api/invitations/accept', { secret }),
+    mutationFn: () => answer(server.POST('/api/invitations/accept', { body: { secret } })),
     onSuccess: async ({ site }) => {
       await queries.resetQueries({ queryKey: queryKeys.sites });
       void navigate(`/sites/${site}`, { replace: true });

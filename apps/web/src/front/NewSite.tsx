@@ -3,8 +3,8 @@ import { drawings, laySite, SITE_STARTERS, type SiteStarter } from '@cove/core/s
 import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { answer, server } from '../api/client.ts';
 import { queryKeys } from '../api/queryKeys.ts';
-import { request } from '../api/request.ts';
 import { PageCanvas } from '../canvas/pageCanvas.ts';
 import { ScaledFrame } from '../canvas/ScaledFrame.tsx';
 import { Field, Form } from '../forms/Form.tsx';
@@ -38,7 +38,7 @@ export function NewSite({ onClose }: { onClose(): void }) {
   const navigate = useNavigate();
   const [starter, setStarter] = useState(SITE_STARTERS[0]);
   const begin = async ({ name }: { name: string }) => {
-    const { id } = await request<{ id: string }>('POST', '/api/sites', { name, starter: starter?.id ?? '' });
+    const { id } = await answer(server.POST('/api/sites', { body: { name, starter: starter?.id ?? '' } }));
     await queries.invalidateQueries({ queryKey: queryKeys.sites });
     void navigate(`/sites/${id}/guide`);
   };

@@ -1,27 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
 import { Fragment } from 'react';
 import { Link } from 'react-router';
+import { answer, type Dto, server } from '../api/client.ts';
 import { problemText } from '../api/problemText.ts';
 import { queryKeys } from '../api/queryKeys.ts';
-import { RequestProblem, request } from '../api/request.ts';
-
-interface Letter {
-  id: number;
-  recipient: string;
-  subject: string;
-  body: string;
-  sentAt: string;
-}
+import { RequestProblem } from '../api/requestProblem.ts';
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** All letters where the outbox is open, else those one may read. */
-async function readLetters(): Promise<Letter[]> {
+async function readLetters(): Promise<readonly Dto['LetterDto'][]> {
   try {
-    return await request<Letter[]>('GET', '/api/outbox/open');
+    return await answer(server.GET('/api/outbox/open'));
   } catch (error) {
-    if (error instanceof RequestProblem && error.status === 404)
-      return request<Letter[]>('GET', '/api/outbox');
+    if (error instanceof RequestProblem && error.status === 404) return answer(server.GET('/api/outbox'));
     throw error;
   }
 }

@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useLocation, useNavigate } from 'react-router';
+import { answer, server } from '../api/client.ts';
 import { problemText } from '../api/problemText.ts';
 import { queryKeys } from '../api/queryKeys.ts';
-import { request } from '../api/request.ts';
 import { Field, Form, NAME, NEW_PASSWORD } from '../forms/Form.tsx';
 import { Front } from './Front.tsx';
 
@@ -18,8 +18,7 @@ export function UseLink() {
   const queries = useQueryClient();
   const { data, error } = useQuery({
     queryKey: queryKeys.link(secret),
-    queryFn: () =>
-      request<{ email: string; known: boolean; name: string }>('POST', '/api/account/link/look', { secret }),
+    queryFn: () => answer(server.POST('/api/account/link/look', { body: { secret } })),
     retry: false,
     refetchOnMount: false,
   });
@@ -48,7 +47,7 @@ export function UseLink() {
         submit={data.known ? 'Set the password and sign in' : 'Make the account'}
         start={{ name: data.name, password: '' }}
         send={async values => {
-          await request('POST', '/api/account', { secret, ...values });
+          await answer(server.POST('/api/account', { body: { secret, ...values } }));
           await queries.resetQueries({ queryKey: queryKeys.sites });
           void navigate(invitation ? `/join#${invitation}` : '/', { replace: true });
         }}

@@ -1,14 +1,15 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
+import { answer, server } from '../api/client.ts';
 import { problemText } from '../api/problemText.ts';
 import { queryKeys } from '../api/queryKeys.ts';
-import { RequestProblem, request, type SiteSummary } from '../api/request.ts';
+import { RequestProblem } from '../api/requestProblem.ts';
+import type { SiteSummary } from '../api/types.ts';
 import { useSites } from '../api/useSites.ts';
 import { EMAIL, Field, Form } from '../forms/Form.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Front } from './Front.tsx';
-import { SIGN_OUT } from './signOut.ts';
 
 const NewSite = lazy(async () => ({ default: (await import('./NewSite.tsx')).NewSite }));
 
@@ -41,7 +42,7 @@ function Sites({ sites }: { sites: readonly SiteSummary[] }) {
   const queries = useQueryClient();
   const [starting, setStarting] = useState(false);
   const signOut = async () => {
-    await request(...SIGN_OUT);
+    await answer(server.DELETE('/api/session'));
     await queries.resetQueries();
   };
   return (
@@ -101,11 +102,11 @@ function Door() {
   const [busy, setBusy] = useState(false);
   const demo = useQuery({
     queryKey: queryKeys.demo,
-    queryFn: () => request<{ offered: boolean }>('GET', '/api/demo'),
+    queryFn: () => answer(server.GET('/api/demo')),
   });
   const to = params.get('to');
-  const enter = async (path: string, body: object, then: string) => {
-    await request('POST', path, body);
+  const enter = async (signIn: Promise<unknown>, then: string) => {
+    await signIn;
     await queries.resetQueries({ queryKey: queryKeys.sites });
     // Only ever back into the program itself.
     void navigate(to?.startsWith('/') && !to.startsWith('//') ? to : then);
@@ -114,7 +115,7 @@ function Door() {
     setBusy(true);
     setProblem(null);
     try {
-      await enter('/api/demo/session', {}, '/sites/tolvane/guide');
+      await enter(answer(server.POST('/api/demo/session')), '/sites/tolvane/guide');
     } catch (error) {
       setProblem(problemText(error));
     } finally {
@@ -142,7 +143,7 @@ function Door() {
         <Form<SignIn>
           submit="Sign in"
           start={{ email: '', password: '' }}
-          send={values => enter('/api/session', values, '/')}
+          send={body => enter(answer(server.POST('/api/session', { body })), '/')}
         >
           <Field<SignIn> name="email" label="E-mail" type="email" autoComplete="username" rules={EMAIL} />
           <Field<SignIn>

@@ -1,11 +1,10 @@
-import { type AssetRecord, LIMITS, newId, putRecord } from '@cove/core';
+import { LIMITS, newId, putRecord } from '@cove/core';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { answer, server } from '../api/client.ts';
+import { fileToSend } from '../api/fileToSend.ts';
 import { problemText } from '../api/problemText.ts';
-import { sendFile } from '../api/request.ts';
 import { useCommit, useSession } from '../session/context.tsx';
-
-type Facts = Pick<AssetRecord, 'file' | 'mime' | 'width' | 'height'>;
 
 /** Gives a file to the server, to be linked to, and puts it down as the site's; answers its id, or null where it is refused. */
 export function useFileUpload(): { upload(file: File): Promise<string | null>; busy: boolean } {
@@ -15,8 +14,12 @@ export function useFileUpload(): { upload(file: File): Promise<string | null>; b
   const upload = async (file: File): Promise<string | null> => {
     setBusy(true);
     try {
-      const path = `/api/sites/${session.id}/assets/files?name=${encodeURIComponent(file.name.slice(-200))}`;
-      const facts = await sendFile<Facts>(path, file, LIMITS.upload.fileBytes);
+      const facts = await answer(
+        server.POST('/api/sites/{site}/assets/files', {
+          params: { path: { site: session.id }, query: { name: file.name.slice(-200) } },
+          ...fileToSend(file, LIMITS.upload.fileBytes),
+        }),
+      );
       const twin = [...session.site.kinds.asset.values()].find(it => it.file === facts.file);
       if (twin) return twin.id;
       const id = newId('i');

@@ -1,10 +1,9 @@
-import { type AssetRecord, LIMITS, newId, putRecord } from '@cove/core';
+import { LIMITS, newId, putRecord } from '@cove/core';
 import { useState } from 'react';
+import { answer, server } from '../api/client.ts';
+import { fileToSend } from '../api/fileToSend.ts';
 import { problemText } from '../api/problemText.ts';
-import { sendFile } from '../api/request.ts';
 import { useCommit, useSession } from '../session/context.tsx';
-
-type Facts = Pick<AssetRecord, 'file' | 'mime' | 'width' | 'height'>;
 
 /** `quay-at_dawn.JPG` as people write it. */
 const nameOfFile = (name: string): string => {
@@ -27,8 +26,12 @@ export function usePictureUpload() {
     for (const file of files) {
       setBusy(file.name);
       try {
-        const path = `/api/sites/${session.id}/assets`;
-        const facts = await sendFile<Facts>(path, file, LIMITS.upload.pictureBytes);
+        const facts = await answer(
+          server.POST('/api/sites/{site}/assets', {
+            params: { path: { site: session.id } },
+            ...fileToSend(file, LIMITS.upload.pictureBytes),
+          }),
+        );
         const twin = [...session.site.kinds.asset.values()].find(it => it.file === facts.file);
         const name = nameOfFile(file.name) || 'Picture';
         const id = twin?.id ?? newId('i');

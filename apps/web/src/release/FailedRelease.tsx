@@ -1,6 +1,6 @@
 import type { Unrenderable } from '@cove/core';
 import { Link } from 'react-router';
-import type { ReleaseSummary } from '../api/useReleases.ts';
+import type { Release } from '../api/types.ts';
 import { Button } from '../ui/Button.tsx';
 
 const SHOWN = 8;
@@ -32,7 +32,7 @@ export function FailedRelease({
   site,
   onPublishRest,
 }: {
-  release: ReleaseSummary;
+  release: Release;
   site: string;
   /** Publishes what can be rendered; missing where one may not publish. */
   onPublishRest: (() => void) | undefined;

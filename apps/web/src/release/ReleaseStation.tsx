@@ -1,14 +1,16 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { answer, type Dto, server } from '../api/client.ts';
 import { queryKeys } from '../api/queryKeys.ts';
-import { RequestProblem, request } from '../api/request.ts';
-import { type ReleaseSummary, useReleases } from '../api/useReleases.ts';
+import { RequestProblem } from '../api/requestProblem.ts';
+import type { Release } from '../api/types.ts';
+import { useReleases } from '../api/useReleases.ts';
 import { useOpened, useSessionState } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { FailedRelease } from './FailedRelease.tsx';
 
-const working = (it: ReleaseSummary) => it.state === 'waiting' || it.state === 'making';
+const working = (it: Release) => it.state === 'waiting' || it.state === 'making';
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 const told = (error: unknown) =>
   toast.error(
@@ -26,8 +28,8 @@ export function ReleaseStation() {
   const mayPublish = summary.role === 'designer';
   const { data, error, isPending } = useReleases(session.id, seq);
   const publish = useMutation({
-    mutationFn: (wish: { note: string; leaveOut?: boolean }) =>
-      request('POST', `/api/sites/${session.id}/releases`, wish),
+    mutationFn: (body: Dto['PublishDto']) =>
+      answer(server.POST('/api/sites/{site}/releases', { params: { path: { site: session.id } }, body })),
     onSuccess: () => {
       setNote('');
       return queries.invalidateQueries({ queryKey: key });
@@ -35,7 +37,10 @@ export function ReleaseStation() {
     onError: told,
   });
   const goLive = useMutation({
-    mutationFn: (release: string) => request('PUT', `/api/sites/${session.id}/live`, { release }),
+    mutationFn: (release: string) =>
+      answer(
+        server.PUT('/api/sites/{site}/live', { params: { path: { site: session.id } }, body: { release } }),
+      ),
     onSuccess: () => queries.invalidateQueries({ queryKey: key }),
     onError: told,
   });

@@ -1,25 +1,17 @@
-import type { Clip } from '@cove/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { answer, type Dto, server } from '../api/client.ts';
 import { queryKeys } from '../api/queryKeys.ts';
-import { request } from '../api/request.ts';
 
-export interface KeptSection {
-  id: string;
-  name: string;
-  createdAt: string;
-  /** It as it left its site; null where this version of the program cannot read it. */
-  clip: Clip | null;
-}
+export type KeptSection = Dto['WholeKeptSectionDto'];
 
 /** Sections of one's own, from whichever site. */
 export const useKeptSections = () =>
-  useQuery({ queryKey: queryKeys.sections, queryFn: () => request<KeptSection[]>('GET', '/api/sections') });
+  useQuery({ queryKey: queryKeys.sections, queryFn: () => answer(server.GET('/api/sections')) });
 
 export function useKeepSection() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (body: { site: string; section: string; name: string }) =>
-      request<KeptSection>('POST', '/api/sections', body),
+    mutationFn: (body: Dto['KeepSectionDto']) => answer(server.POST('/api/sections', { body })),
     onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.sections }),
   });
 }
@@ -27,7 +19,8 @@ export function useKeepSection() {
 export function useForgetSection() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) => request<void>('DELETE', `/api/sections/${id}`),
+    mutationFn: (section: string) =>
+      answer(server.DELETE('/api/sections/{section}', { params: { path: { section } } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.sections }),
   });
 }

@@ -1,4 +1,4 @@
-import { RequestProblem } from '../api/request.ts';
+import { RequestProblem } from '../api/requestProblem.ts';
 
 /** Why changes wait. */
 export type AwayReason = 'network' | 'database' | 'signed-out' | 'not-a-member' | 'renewed' | 'failing';

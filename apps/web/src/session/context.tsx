@@ -1,7 +1,7 @@
 import type { Edit, Site } from '@cove/core';
 import { createContext, type ReactNode, use, useCallback, useMemo } from 'react';
 import { useStore } from 'zustand';
-import type { SiteSummary } from '../api/request.ts';
+import type { SiteSummary } from '../api/types.ts';
 import { type TypingHost, TypingHostContext } from '../ui/typingHost.ts';
 import type { SessionState, SiteSession } from './siteSession.ts';
 

@@ -1,5 +1,6 @@
 import { SCHEMA } from '@cove/core';
-import { RequestProblem, request } from '../api/request.ts';
+import { answer, type Dto, server } from '../api/client.ts';
+import { RequestProblem } from '../api/requestProblem.ts';
 import type { Accepted, FromStream, Presence } from './streamMessages.ts';
 
 /** How long, in ms, before a stream that the server turned away is asked for again. */
@@ -60,8 +61,9 @@ export class SiteEvents {
     }
   }
 
-  private changesAfter(seq: number): Promise<Accepted[]> {
-    return request('GET', `/api/sites/${this.site}/changes?after=${seq}&limit=1`);
+  private changesAfter(seq: number): Promise<readonly Dto['AcceptedChangeDto'][]> {
+    const params = { path: { site: this.site }, query: { after: seq, limit: 1 } };
+    return answer(server.GET('/api/sites/{site}/changes', { params }));
   }
 
   private hear(change: Accepted): void {

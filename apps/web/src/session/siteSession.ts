@@ -13,7 +13,6 @@ import {
   readEdits,
   SCHEMA,
   type Site,
-  type SiteRecord,
   siteOf,
   stableText,
   targetOf,
@@ -21,7 +20,8 @@ import {
   upgradeHistory,
 } from '@cove/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { RequestProblem, request } from '../api/request.ts';
+import { answer, server } from '../api/client.ts';
+import { RequestProblem } from '../api/requestProblem.ts';
 import { type AwayReason, awayReason } from './away.ts';
 import { openChangeStream } from './changeStream.ts';
 import { type HistoryStore, NO_HISTORY } from './historyStore.ts';
@@ -149,7 +149,7 @@ export class SiteSession {
     const { tab = newId(''), pending = NO_STORE, history = NO_HISTORY } = around;
     const { onMembers = () => {}, onReleases = () => {} } = around;
     const [{ seq, records }, left, kept] = await Promise.all([
-      request<{ seq: number; records: SiteRecord[] }>('GET', `/api/sites/${id}`),
+      answer(server.GET('/api/sites/{site}', { params: { path: { site: id } } })),
       pending.load(),
       history.load(),
     ]);
@@ -196,10 +196,8 @@ export class SiteSession {
       return;
     }
     for (let at = after; at < upTo; ) {
-      const changes = await request<Accepted[]>(
-        'GET',
-        `/api/sites/${this.id}/changes?after=${at}&limit=${PAGE}`,
-      );
+      const params = { path: { site: this.id }, query: { after: at, limit: PAGE } };
+      const changes = await answer(server.GET('/api/sites/{site}/changes', { params }));
       for (const change of changes) this.hearEarlier(change);
       const last = changes.at(-1);
       if (!last) return;
@@ -466,10 +464,11 @@ export class SiteSession {
     clearTimeout(this.timer);
     this.sending = true;
     try {
-      const { seq, dropped = [] } = await request<{ seq: number; dropped?: number[] }>(
-        'POST',
-        `/api/sites/${this.id}/changes`,
-        change.asMade ?? change,
+      const { seq, dropped } = await answer(
+        server.POST('/api/sites/{site}/changes', {
+          params: { path: { site: this.id } },
+          body: change.asMade ?? change,
+        }),
       );
       this.failures = 0;
       this.store.setState({ away: null });
@@ -627,9 +626,8 @@ export class SiteSession {
   private async reload(): Promise<void> {
     clearTimeout(this.gap);
     try {
-      const { seq, records } = await request<{ seq: number; records: SiteRecord[] }>(
-        'GET',
-        `/api/sites/${this.id}`,
+      const { seq, records } = await answer(
+        server.GET('/api/sites/{site}', { params: { path: { site: this.id } } }),
       );
       await this.hearSince(this.confirmedSeq, seq);
       if (this.closed || seq < this.confirmedSeq) return;

@@ -1,35 +1,18 @@
-import type { Change, Id, StationName } from '@cove/core';
+import type { Dto } from '../api/client.ts';
 
 /** A change made here: `base` is the number of the last change that was seen when it was made. */
-export interface MadeChange extends Change {
-  base: number;
-  /** The schema its edits have; the first where it was made before changes bore one. */
-  schema?: number;
-}
+export type MadeChange = Dto['ChangeDto'] & { readonly base: number };
 
-/** A change that the server accepted, with its number. */
-export interface Accepted extends MadeChange {
-  seq: number;
-  /** Name of who made it; null for what the program did itself. */
-  by?: string | null;
-  /** The whole site is another since: it was upgraded, or a backup was restored. */
-  resets?: 'upgrade' | 'restore';
-}
+type Told = Dto['AcceptedChangeDto'];
+
+/** A change that the server accepted, with its number: one of one’s own, or as it is told of others. */
+export type Accepted = MadeChange & Pick<Told, 'seq'> & Partial<Pick<Told, 'by' | 'resets'>>;
 
 /** Where somebody is at a site. */
-export interface Whereabouts {
-  station: StationName;
-  page?: Id;
-  node?: Id;
-}
+export type Whereabouts = Dto['PlaceDto'];
 
 /** Somebody at the site, in one tab; `place` is null for one who has left. */
-export interface Presence {
-  client: string;
-  name: string;
-  account: string;
-  place: Whereabouts | null;
-}
+export type Presence = Dto['PresenceDto'];
 
 /** From a tab to the worker that holds the stream. */
 export type ToStream = { type: 'join'; site: string; after: number } | { type: 'leave' };

@@ -2,8 +2,10 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
+import { answer, server } from '../api/client.ts';
 import { queryKeys } from '../api/queryKeys.ts';
-import { RequestProblem, request, type SiteSummary } from '../api/request.ts';
+import { RequestProblem } from '../api/requestProblem.ts';
+import type { SiteSummary } from '../api/types.ts';
 import { useSites } from '../api/useSites.ts';
 import { SessionProvider } from '../session/context.tsx';
 import { browserHistory } from '../session/historyStore.ts';
@@ -14,7 +16,7 @@ import { Button } from '../ui/Button.tsx';
 import { useLatest } from '../ui/useLatest.ts';
 import { Shell } from './Shell.tsx';
 
-const signedIn = async (): Promise<string> => (await request<{ email: string }>('GET', '/api/session')).email;
+const signedIn = async (): Promise<string> => (await answer(server.GET('/api/session'))).email;
 
 const notice = (message: string, kind: 'info' | 'problem') =>
   kind === 'problem' ? toast.error(message) : toast(message);

@@ -3,9 +3,10 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
+import { answer, server } from '../api/client.ts';
 import { problemText } from '../api/problemText.ts';
 import { queryKeys } from '../api/queryKeys.ts';
-import { request, type SiteSummary } from '../api/request.ts';
+import type { SiteSummary } from '../api/types.ts';
 import { EMAIL, Field, Form } from '../forms/Form.tsx';
 import { useOpened, useSessionState, useSite } from '../session/context.tsx';
 import type { Presence } from '../session/streamMessages.ts';
@@ -15,19 +16,6 @@ import { whereabouts } from './whereabouts.ts';
 
 type Role = SiteSummary['role'];
 type KeeperMay = SiteSummary['keeperMay'];
-
-interface MemberRow {
-  account: string;
-  name: string;
-  email: string;
-  role: Role;
-}
-interface Invitation {
-  id: string;
-  email: string;
-  role: Role;
-  expiresAt: string;
-}
 
 const ROLES: readonly { value: Role; label: string; does: string }[] = [
   { value: 'designer', label: 'Designer', does: 'sets up the guide and builds the pages' },
@@ -132,18 +120,18 @@ function Members() {
   const { summary } = useOpened();
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const path = `/api/sites/${summary.id}`;
+  const site = summary.id;
   const key = queryKeys.members(summary.id);
   const { data, error } = useQuery({
     queryKey: key,
-    queryFn: () => request<MemberRow[]>('GET', `${path}/members`),
+    queryFn: () => answer(server.GET('/api/sites/{site}/members', { params: { path: { site } } })),
   });
   const act = useAct(key);
   const isDesigner = summary.role === 'designer';
   const designers = data?.filter(it => it.role === 'designer').length ?? 0;
   const leave = async () => {
     try {
-      await request('DELETE', `${path}/members/me`);
+      await answer(server.DELETE('/api/sites/{site}/members/me', { params: { path: { site } } }));
       await queries.invalidateQueries({ queryKey: queryKeys.sites });
       void navigate('/');
     } catch (problem) {
@@ -176,14 +164,29 @@ function Members() {
                     value={role}
                     options={ROLES}
                     onChange={value =>
-                      act.mutate(() => request('PUT', `${path}/members/${account}`, { role: value }))
+                      act.mutate(() =>
+                        answer(
+                          server.PUT('/api/sites/{site}/members/{account}', {
+                            params: { path: { site, account } },
+                            body: { role: value },
+                          }),
+                        ),
+                      )
                     }
                   />
                   <Button
                     kind="link"
                     className="justify-end"
                     aria-label={`Take ${name} out`}
-                    onClick={() => act.mutate(() => request('DELETE', `${path}/members/${account}`))}
+                    onClick={() =>
+                      act.mutate(() =>
+                        answer(
+                          server.DELETE('/api/sites/{site}/members/{account}', {
+                            params: { path: { site, account } },
+                          }),
+                        ),
+                      )
+                    }
                   >
                     Take out
                   </Button>
@@ -210,7 +213,9 @@ function Members() {
             options={KEEPER_MAY}
             onChange={keeperMay =>
               act.mutate(async () => {
-                await request('PUT', `${path}/keeper`, { keeperMay });
+                await answer(
+                  server.PUT('/api/sites/{site}/keeper', { params: { path: { site } }, body: { keeperMay } }),
+                );
                 await queries.invalidateQueries({ queryKey: queryKeys.sites });
               })
             }
@@ -227,12 +232,15 @@ interface Invite {
 
 function Invitations() {
   const { summary } = useOpened();
-  const path = `/api/sites/${summary.id}/invitations`;
+  const site = summary.id;
   const key = queryKeys.invitations(summary.id);
   const queries = useQueryClient();
-  const [role, setRole] = useState<string>('keeper');
+  const [role, setRole] = useState<Role>('keeper');
   const [made, setMade] = useState<{ email: string; link: string } | null>(null);
-  const { data = [] } = useQuery({ queryKey: key, queryFn: () => request<Invitation[]>('GET', path) });
+  const { data = [] } = useQuery({
+    queryKey: key,
+    queryFn: () => answer(server.GET('/api/sites/{site}/invitations', { params: { path: { site } } })),
+  });
   const act = useAct(key);
   return (
     <section aria-labelledby="invite">
@@ -244,13 +252,18 @@ function Invitations() {
         start={{ email: '' }}
         className="grid gap-2"
         send={async ({ email }) => {
-          const { link } = await request<{ link: string }>('POST', path, { email, role });
+          const { link } = await answer(
+            server.POST('/api/sites/{site}/invitations', {
+              params: { path: { site } },
+              body: { email, role },
+            }),
+          );
           setMade({ email, link });
           await queries.invalidateQueries({ queryKey: key });
         }}
       >
         <Field<Invite> name="email" label="E-mail" type="email" autoComplete="off" rules={EMAIL} />
-        <Select
+        <Select<Role>
           label="As"
           value={role}
           options={ROLES.map(({ value, label, does }) => ({ value, label: `${label}: ${does}` }))}
@@ -278,7 +291,15 @@ function Invitations() {
               <Button
                 kind="link"
                 aria-label={`Take back the invitation of ${it.email}`}
-                onClick={() => act.mutate(() => request('DELETE', `${path}/${it.id}`))}
+                onClick={() =>
+                  act.mutate(() =>
+                    answer(
+                      server.DELETE('/api/sites/{site}/invitations/{invitation}', {
+                        params: { path: { site, invitation: it.id } },
+                      }),
+                    ),
+                  )
+                }
               >
                 Take back
               </Button>

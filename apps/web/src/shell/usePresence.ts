@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { useLocation, useParams, useSearchParams } from 'react-router';
-import { OUR_SCHEMA } from '../api/request.ts';
+import { server } from '../api/client.ts';
 import { useSession } from '../session/context.tsx';
 import type { Whereabouts } from '../session/streamMessages.ts';
 import { stationAt } from '../stations/index.ts';
@@ -22,16 +22,13 @@ export function usePresence(): void {
     station ? { station, ...(page !== undefined && { page }), ...(node !== null && { node }) } : null,
   );
 
-  const address = `/api/sites/${session.id}/presence`;
+  const site = session.id;
   // biome-ignore lint/correctness/useExhaustiveDependencies: told again when the place is another one
   useEffect(() => {
     const tell = () => {
       if (!place.current) return;
-      void fetch(address, {
-        method: 'PUT',
-        headers: { ...OUR_SCHEMA, 'content-type': 'application/json' },
-        body: JSON.stringify({ client: session.tab, ...place.current }),
-      }).catch(() => {});
+      const body = { client: session.tab, ...place.current };
+      server.PUT('/api/sites/{site}/presence', { params: { path: { site } }, body }).catch(() => {});
     };
     const soon = setTimeout(tell, AT_MOST);
     const again = setInterval(tell, AGAIN);
@@ -39,19 +36,20 @@ export function usePresence(): void {
       clearTimeout(soon);
       clearInterval(again);
     };
-  }, [session, address, station, page, node]);
+  }, [session, site, station, page, node]);
 
   useEffect(() => {
     const leave = () =>
-      void fetch(`${address}/${session.tab}`, {
-        method: 'DELETE',
-        headers: OUR_SCHEMA,
-        keepalive: true,
-      }).catch(() => {});
+      void server
+        .DELETE('/api/sites/{site}/presence/{client}', {
+          params: { path: { site, client: session.tab } },
+          keepalive: true,
+        })
+        .catch(() => {});
     window.addEventListener('pagehide', leave);
     return () => {
       window.removeEventListener('pagehide', leave);
       leave();
     };
-  }, [session, address]);
+  }, [session, site]);
 }

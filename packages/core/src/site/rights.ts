@@ -10,7 +10,8 @@ export const ROLE_NAMES = ['designer', 'keeper', 'reviewer'] as const;
 export type RoleName = (typeof ROLE_NAMES)[number];
 
 /** The most a keeper may do, as the designer chose. */
-export type KeeperMay = Exclude<Right, 'guide'>;
+export const KEEPER_MAY = ['content', 'choice', 'style'] as const satisfies readonly Right[];
+export type KeeperMay = (typeof KEEPER_MAY)[number];
 
 const putting = <K extends Kind>(kind: K, record: RecordMap[K]): Right => kindNamed(kind).rightToPut(record);
 const rightToPut = (record: SiteRecord): Right => putting(record.kind, record);

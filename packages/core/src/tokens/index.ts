@@ -1,7 +1,7 @@
 export { DERIVATIONS, type DerivationRule, derivationNamed } from '../derivations/index.ts';
 export { slug, tokenAt, tokenPath } from '../site/tokenNames.ts';
 export { type ReadTokens, readDesignTokens } from './design/read.ts';
-export { toDesignTokens } from './design/write.ts';
+export { type DesignTokens, toDesignTokens } from './design/write.ts';
 export {
   boundValue,
   closure,

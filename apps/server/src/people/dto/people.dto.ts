@@ -1,4 +1,4 @@
-import { type KeeperMay, ROLE_NAMES, type RoleName } from '@cove/core';
+import { KEEPER_MAY, type KeeperMay, ROLE_NAMES, type RoleName } from '@cove/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { IsEmail, IsIn, MaxLength } from 'class-validator';
 
@@ -14,8 +14,6 @@ export class InviteDto extends RoleDto {
   @MaxLength(254)
   email: string;
 }
-
-const KEEPER_MAY: readonly KeeperMay[] = ['content', 'choice', 'style'];
 
 export class KeeperDto {
   @ApiProperty({ enum: KEEPER_MAY, description: 'The most a keeper of this site may change' })

@@ -1,6 +1,7 @@
 import { FIRST_SCHEMA } from '@cove/core';
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { Allow, IsInt, IsOptional, IsString, Matches, Max, Min } from 'class-validator';
+import { coreRef } from '../../api/coreTypes';
 
 /** Greatest number that a change of a site can have: PostgreSQL's int. */
 export const LAST_SEQ = 2_147_483_647;
@@ -31,8 +32,7 @@ export class ChangeDto {
 
   @ApiProperty({
     type: 'array',
-    items: { type: 'object' },
-    description: 'put {record}, set {id, path, value}, unset {id, path}, remove {id}',
+    items: coreRef('Edit'),
   })
   @Allow()
   edits: unknown;

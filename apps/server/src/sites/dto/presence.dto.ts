@@ -1,13 +1,11 @@
 import { STATIONS, type StationName } from '@cove/core';
-import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
+import { ApiExtraModels, ApiProperty, ApiPropertyOptional, getSchemaPath } from '@nestjs/swagger';
 import { IsIn, IsOptional, IsString, Matches, MaxLength } from 'class-validator';
+import { orNull } from '../../api/orNull';
+import type { Place } from '../../database/entities';
 
-export class PresenceDto {
-  @ApiProperty({ description: 'Names this tab' })
-  @IsString()
-  @Matches(/^[A-Za-z0-9-]{8,64}$/)
-  client: string;
-
+/** Where somebody is at a site. */
+export class PlaceDto implements Place {
   @ApiProperty({ enum: STATIONS })
   @IsIn(STATIONS)
   station: StationName;
@@ -23,4 +21,28 @@ export class PresenceDto {
   @IsString()
   @MaxLength(100)
   node?: string;
+}
+
+/** What a tab says of where it is. */
+export class HereDto extends PlaceDto {
+  @ApiProperty({ description: 'Names this tab' })
+  @IsString()
+  @Matches(/^[A-Za-z0-9-]{8,64}$/)
+  client: string;
+}
+
+/** Somebody at a site, in one tab. */
+@ApiExtraModels(PlaceDto)
+export class PresenceDto {
+  @ApiProperty({ description: 'Names the tab' })
+  client: string;
+
+  @ApiProperty()
+  name: string;
+
+  @ApiProperty()
+  account: string;
+
+  @ApiProperty({ ...orNull({ $ref: getSchemaPath(PlaceDto) }), description: 'Null for one who has left' })
+  place: PlaceDto | null;
 }

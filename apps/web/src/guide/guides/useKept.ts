@@ -1,26 +1,13 @@
-import type { GuideData } from '@cove/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { answer, type Dto, server } from '../../api/client.ts';
 import { queryKeys } from '../../api/queryKeys.ts';
-import { request } from '../../api/request.ts';
 import { useMay } from '../../session/rights.tsx';
 
-export interface KeptGuide {
-  id: string;
-  name: string;
-  about: string;
-  version: number;
-  fromSite: string;
-  createdAt: string;
-}
-export interface Snapshot {
-  id: string;
-  note: string;
-  by: string | null;
-  createdAt: string;
-}
+export type KeptGuide = Dto['KeptGuideDto'];
+export type Snapshot = Dto['SnapshotSummaryDto'];
 
 export const useKeptGuides = () =>
-  useQuery({ queryKey: queryKeys.guides, queryFn: () => request<KeptGuide[]>('GET', '/api/guides') });
+  useQuery({ queryKey: queryKeys.guides, queryFn: () => answer(server.GET('/api/guides')) });
 
 /**
  * A kept guide with all its records, asked for when one looks at it; its fonts and pictures are laid where the site looks for
@@ -31,8 +18,9 @@ export function useKeptGuide(id: string | null, site: string) {
   return useQuery({
     queryKey: [...queryKeys.guides, id, site, may],
     queryFn: async () => {
-      if (may) await request<void>('POST', `/api/guides/${id}/files`, { site });
-      return request<GuideData>('GET', `/api/guides/${id}`);
+      const params = { path: { guide: id ?? '' } };
+      if (may) await answer(server.POST('/api/guides/{guide}/files', { params, body: { site } }));
+      return answer(server.GET('/api/guides/{guide}', { params }));
     },
     enabled: id !== null,
   });
@@ -41,8 +29,7 @@ export function useKeptGuide(id: string | null, site: string) {
 export function useKeepGuide() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (body: { site: string; name: string; about: string }) =>
-      request<KeptGuide>('POST', '/api/guides', body),
+    mutationFn: (body: Dto['KeepGuideDto']) => answer(server.POST('/api/guides', { body })),
     onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.guides }),
   });
 }
@@ -50,7 +37,8 @@ export function useKeepGuide() {
 export function useForgetGuide() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) => request<void>('DELETE', `/api/guides/${id}`),
+    mutationFn: (guide: string) =>
+      answer(server.DELETE('/api/guides/{guide}', { params: { path: { guide } } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.guides }),
   });
 }
@@ -58,21 +46,27 @@ export function useForgetGuide() {
 export const useSnapshots = (site: string) =>
   useQuery({
     queryKey: queryKeys.snapshots(site),
-    queryFn: () => request<Snapshot[]>('GET', `/api/sites/${site}/snapshots`),
+    queryFn: () => answer(server.GET('/api/sites/{site}/snapshots', { params: { path: { site } } })),
   });
 
 /** The guide of a snapshot with all its records; asked for when it is looked at in parts. */
 export const useSnapshotGuide = (site: string, id: string | null) =>
   useQuery({
     queryKey: [...queryKeys.snapshots(site), id],
-    queryFn: () => request<GuideData>('GET', `/api/sites/${site}/snapshots/${id}/guide`),
+    queryFn: () =>
+      answer(
+        server.GET('/api/sites/{site}/snapshots/{snapshot}/guide', {
+          params: { path: { site, snapshot: id ?? '' } },
+        }),
+      ),
     enabled: id !== null,
   });
 
 export function useKeepSnapshot(site: string) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (note: string) => request<{ id: string }>('POST', `/api/sites/${site}/snapshots`, { note }),
+    mutationFn: (note: string) =>
+      answer(server.POST('/api/sites/{site}/snapshots', { params: { path: { site } }, body: { note } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.snapshots(site) }),
   });
 }
@@ -81,10 +75,11 @@ export function useRestore(site: string) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ id, part }: { id: string; part: 'all' | 'guide' }) =>
-      request<{ seq: number; unread: readonly string[] }>(
-        'POST',
-        `/api/sites/${site}/snapshots/${id}/restore`,
-        { part },
+      answer(
+        server.POST('/api/sites/{site}/snapshots/{snapshot}/restore', {
+          params: { path: { site, snapshot: id } },
+          body: { part },
+        }),
       ),
     onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.snapshots(site) }),
   });

@@ -1,22 +1,11 @@
-import {
-  editOf,
-  FAMILY_KINDS,
-  type FontRecord,
-  LIMITS,
-  newId,
-  putRecord,
-  removeRecord,
-  type Site,
-  usersOf,
-} from '@cove/core';
+import { editOf, FAMILY_KINDS, LIMITS, newId, putRecord, removeRecord, type Site, usersOf } from '@cove/core';
 import { useRef, useState } from 'react';
+import { answer, server } from '../../api/client.ts';
+import { fileToSend } from '../../api/fileToSend.ts';
 import { problemText } from '../../api/problemText.ts';
-import { sendFile } from '../../api/request.ts';
 import { useCommit, useSession } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { useLocked } from '../../ui/locked.ts';
-
-type Facts = Omit<FontRecord, 'id' | 'kind' | 'category'>;
 
 /** Fonts of one's own: uploaded, read by the server, kept with the site. */
 export function OwnFonts({ site }: { site: Site }) {
@@ -33,8 +22,12 @@ export function OwnFonts({ site }: { site: Site }) {
     for (const file of files ?? []) {
       setBusy(file.name);
       try {
-        const path = `/api/sites/${session.id}/fonts`;
-        const facts = await sendFile<Facts>(path, file, LIMITS.upload.fontBytes);
+        const facts = await answer(
+          server.POST('/api/sites/{site}/fonts', {
+            params: { path: { site: session.id } },
+            ...fileToSend(file, LIMITS.upload.fontBytes),
+          }),
+        );
         const twin = [...session.site.kinds.font.values()].some(it => it.file === facts.file);
         if (twin) found.push(`${file.name} is there already.`);
         else

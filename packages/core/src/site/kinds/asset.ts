@@ -26,6 +26,9 @@ export interface AssetRecord {
   alt: string;
 }
 
+/** What is known of a picture or file once it is kept; the rest of its record is said by people. */
+export type AssetFacts = Pick<AssetRecord, 'file' | 'mime' | 'width' | 'height'>;
+
 const STORED = /^[a-f0-9]{16,64}\.(webp|png|jpg|avif|svg|pdf|zip|txt|csv|ics)$/;
 
 export const asset: RecordKind<AssetRecord, InGuide<AssetRecord>> = {

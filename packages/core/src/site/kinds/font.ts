@@ -25,6 +25,9 @@ export interface FontRecord {
   metrics: FontMetrics;
 }
 
+/** What a font file says of itself; the rest of its record is said by people. */
+export type FontFacts = Omit<FontRecord, 'id' | 'kind' | 'category'>;
+
 const UNITS = 100_000;
 const STORED = /^[a-f0-9]{16,64}\.(woff2|woff|ttf|otf)$/;
 

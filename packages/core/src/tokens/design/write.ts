@@ -11,6 +11,9 @@ type Json = {
   [key: string]: Json | string | number | boolean | readonly Json[] | readonly number[] | readonly string[];
 };
 
+/** Tokens as Design Tokens Format Module 2025.10: groups and tokens by their names. */
+export type DesignTokens = Json;
+
 /** The format knows px and rem only; other units have no place in a dimension token. */
 const length = ({ value, unit }: Length): Json | null =>
   unit === 'px' || unit === 'rem' ? { value, unit } : null;
@@ -92,7 +95,7 @@ function entry({ type, value }: TokenRecord, tokens: Tokens): Json | null {
  * The guide's tokens as Design Tokens Format Module 2025.10. Aliases stay aliases; a derived or growing token is written
  * as the value it ends in, with what it was made of under `$extensions`.
  */
-export function toDesignTokens(tokens: Tokens): Json {
+export function toDesignTokens(tokens: Tokens): DesignTokens {
   const root: Json = {};
   for (const token of tokens.values()) {
     const it = entry(token, tokens);

@@ -1,7 +1,8 @@
 import type { Unrenderable } from '@cove/core';
 import { Column, CreateDateColumn, Entity, PrimaryGeneratedColumn } from 'typeorm';
 
-export type ReleaseState = 'waiting' | 'making' | 'done' | 'failed';
+export const RELEASE_STATES = ['waiting', 'making', 'done', 'failed'] as const;
+export type ReleaseState = (typeof RELEASE_STATES)[number];
 
 @Entity('releases')
 export class Release {

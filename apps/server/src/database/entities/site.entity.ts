@@ -24,6 +24,14 @@ export class SiteEntity {
   @Column({ type: 'uuid', name: 'live_release', nullable: true })
   liveRelease: string | null;
 
+  /** Releases up to this number no longer come to be seen when they are ready: another one was chosen since. */
+  @Column({ type: 'int', name: 'live_after', default: 0 })
+  liveAfter: number;
+
+  /** Number of the last change that nobody can replay. */
+  @Column({ type: 'int', name: 'reset_at', default: 0 })
+  resetAt: number;
+
   @CreateDateColumn({ type: 'timestamptz', name: 'created_at' })
   createdAt: Date;
 }

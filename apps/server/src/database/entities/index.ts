@@ -1,0 +1,12 @@
+export { Account } from './account.entity';
+export { AccountLink } from './accountLink.entity';
+export { Invitation } from './invitation.entity';
+export { KeptGuide } from './keptGuide.entity';
+export { KeptSection } from './keptSection.entity';
+export { Letter } from './letter.entity';
+export { Member } from './member.entity';
+export { type Place, Presence } from './presence.entity';
+export { RELEASE_STATES, Release, type ReleaseState } from './release.entity';
+export { Session } from './session.entity';
+export { SiteEntity } from './site.entity';
+export { Snapshot } from './snapshot.entity';

@@ -1,0 +1,9 @@
+import { ApiProperty } from '@nestjs/swagger';
+
+export class HealthDto {
+  @ApiProperty()
+  program: string;
+
+  @ApiProperty()
+  status: string;
+}

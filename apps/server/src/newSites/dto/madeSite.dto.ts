@@ -1,0 +1,7 @@
+import { ApiProperty } from '@nestjs/swagger';
+
+/** A site that was made. */
+export class MadeSiteDto {
+  @ApiProperty()
+  id: string;
+}
