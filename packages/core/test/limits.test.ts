@@ -474,15 +474,15 @@ describe('placing', () => {
   }, 60_000);
 
   it('gives equal keys, and keys that are too long, new ones', () => {
-    const list = ['a', 'b', 'c'].map(id => ({ id, order: 'V' }));
-    const edits = reorder(list, { id: 'new', order: 'V' }, 1);
+    const list = ['a', 'b', 'c'].map(id => ({ kind: 'variant' as const, id, order: 'V' }));
+    const edits = reorder(list, { kind: 'token', id: 'new', order: 'V' }, 1);
     expect(new Set(edits.map(it => it.op === 'set' && it.value)).size).toBe(4);
     const long = keysBetween(`V${'0'.repeat(150)}1`, `V${'0'.repeat(150)}2`, 1);
     expect(long[0]?.length).toBeGreaterThan(LIMITS.orderKey.rekeyed);
     const near = [
-      { id: 'a', order: `V${'0'.repeat(150)}1` },
-      { id: 'b', order: `V${'0'.repeat(150)}2` },
+      { kind: 'token' as const, id: 'a', order: `V${'0'.repeat(150)}1` },
+      { kind: 'token' as const, id: 'b', order: `V${'0'.repeat(150)}2` },
     ];
-    expect(reorder(near, { id: 'new', order: 'V' }, 1).length).toBe(3);
+    expect(reorder(near, { kind: 'token', id: 'new', order: 'V' }, 1).length).toBe(3);
   });
 });

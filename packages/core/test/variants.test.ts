@@ -177,7 +177,7 @@ describe('values set by hand', () => {
 
 describe('an order', () => {
   it('is written anew where two share a key', () => {
-    const list = ['a', 'b', 'c'].map(id => ({ id, order: 'V' }));
+    const list = ['a', 'b', 'c'].map(id => ({ kind: 'variant' as const, id, order: 'V' }));
     const [first, , last] = list;
     if (!first || !last) throw new Error('empty');
     const edits = reorder(list, last, 1);

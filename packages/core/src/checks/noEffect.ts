@@ -1,7 +1,17 @@
 import { contributionsTo, nodeScope } from '../cascade/index.ts';
 import { noEffect as measured } from '../measure/index.ts';
 import { propertyOf } from '../properties/index.ts';
-import { getRecord, isNode, type NodeRecord, nameOf, nodesIn, SETTINGS, type Site } from '../site/index.ts';
+import {
+  editAt,
+  getRecord,
+  isNode,
+  type NodeKind,
+  type NodeRecord,
+  nameOf,
+  nodesIn,
+  SETTINGS,
+  type Site,
+} from '../site/index.ts';
 import { parseSlot, type Slot } from '../slots/index.ts';
 import { defineCheck, type Found } from './check.ts';
 
@@ -49,6 +59,6 @@ export const noEffect = defineCheck<Facts>({
     return `${label} of ${nameOf(site, node)} does nothing here: ${why}`;
   },
   fixes: ({ facts: { node, slot } }) => [
-    { label: 'Take it away', edits: [{ op: 'unset', id: node, path: ['styles', slot] }] },
+    { label: 'Take it away', edits: [editAt<NodeKind>(node).unsetIn('styles', slot)] },
   ],
 });

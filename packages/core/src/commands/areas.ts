@@ -1,7 +1,9 @@
 import {
   type Edit,
+  editOf,
   type Id,
   nodesUnder,
+  putRecord,
   SETTINGS,
   type SharedArea,
   type Site,
@@ -17,8 +19,8 @@ function areaRule(site: Site, page: Id, area: SharedArea, shown: boolean): Edit[
   const { [area]: _, ...others } = record.areas ?? {};
   const areas = showsArea({}, area) === shown ? others : { ...others, [area]: shown };
   return Object.keys(areas).length === 0
-    ? [{ op: 'unset', id: page, path: ['areas'] }]
-    : [{ op: 'set', id: page, path: ['areas'], value: areas }];
+    ? [editOf(record).unset('areas')]
+    : [editOf(record).set('areas', areas)];
 }
 
 /** What stands in an area, in order. */
@@ -31,7 +33,7 @@ export function showArea(site: Site, page: Id, area: SharedArea, shown: boolean)
   const rule = areaRule(site, page, area, shown);
   if (!shown || sectionsOf(site, area).length > 0) return rule;
   const { order, rekeyed } = placeAt(site, SETTINGS, Number.MAX_SAFE_INTEGER, null);
-  return [...rule, ...rekeyed, { op: 'put', record: emptySection(site, area, { parent: SETTINGS, order }) }];
+  return [...rule, ...rekeyed, putRecord(emptySection(site, area, { parent: SETTINGS, order }))];
 }
 
 /** Whether a section for an area replaces what stands there, or comes below it. */

@@ -3,6 +3,7 @@ import { elementOfNode } from '../render/sources.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import {
   type Edit,
+  editOf,
   getRecord,
   type Id,
   isNode,
@@ -109,14 +110,13 @@ function lookFor(
     if (fits) styles[printSlot({ ...parts, part })] = value;
     else without.push(slot);
   }
-  const { id } = node;
-  const made: Edit[] = [{ op: 'set', id, path: ['styles'], value: styles }];
+  const made: Edit[] = [editOf(node).set('styles', styles)];
   if (facets !== null) return { made, without };
-  if (had === has) made.push({ op: 'set', id, path: ['variants'], value: source.variants });
+  if (had === has) made.push(editOf(node).set('variants', source.variants));
   const wears = Object.values(source.wears).map(wear => [newId('w'), wear] as const);
-  made.push({ op: 'set', id, path: ['wears'], value: Object.fromEntries(wears) });
+  made.push(editOf(node).set('wears', Object.fromEntries(wears)));
   if (source.kind === 'section' && node.kind === 'section')
-    made.push({ op: 'set', id, path: ['scheme'], value: source.scheme });
+    made.push(editOf(node).set('scheme', source.scheme));
   const declarations = Object.entries(source.declarations ?? {}).flatMap(([key, text]) => {
     const at = parseDeclarationKey(key);
     const part = at && partIn(had, at.part, has);
@@ -124,8 +124,7 @@ function lookFor(
       ? [[printDeclarationKey({ ...at, part: part ?? at.part }), text] as const]
       : [];
   });
-  if (declarations.length > 0)
-    made.push({ op: 'set', id, path: ['declarations'], value: Object.fromEntries(declarations) });
-  else if (node.declarations) made.push({ op: 'unset', id, path: ['declarations'] });
+  if (declarations.length > 0) made.push(editOf(node).set('declarations', Object.fromEntries(declarations)));
+  else if (node.declarations) made.push(editOf(node).unset('declarations'));
   return { made, without };
 }

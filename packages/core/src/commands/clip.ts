@@ -20,6 +20,7 @@ import {
   newId,
   nodesUnder,
   placeIsAbout,
+  putRecord,
   readRecord,
   SETTINGS,
   type Site,
@@ -353,12 +354,12 @@ export function pasteThings(
     for (const [i, node] of nodes.entries()) {
       const at =
         i === 0 ? { parent, order: orders[n] ?? 'V' } : { ...node.at, parent: paster.id(node.at.parent) };
-      edits.push({ op: 'put', record: paster.node(node, at) });
+      edits.push(putRecord(paster.node(node, at)));
     }
   }
   for (const it of clip.rules) {
     const record = paster.rule(it);
-    if (record) edits.push({ op: 'put', record });
+    if (record) edits.push(putRecord(record));
   }
   return ok({ edits, ids: roots.map(it => paster.id(it.id)), left: [...paster.left] });
 }

@@ -1,15 +1,15 @@
 import { type Color, contrast, convert, distance, leastShift, luminance } from '../color/index.ts';
 import { roleIn } from '../guide/index.ts';
 import { roleColor, wantedOf } from '../measure/index.ts';
-import type { Edit, Id, Site, TokenRecord } from '../site/index.ts';
+import { type Edit, editAt, type Id, type Site, type TokenRecord } from '../site/index.ts';
 import { literalOf, NO_REBINDS } from '../tokens/index.ts';
 import { addToken } from './tokens.ts';
 
 /** Binds a role of a scheme to a swatch; to nothing where it falls back on another role. */
 export const bindRole = (scheme: Id, role: string, swatch: Id | null): Edit =>
   swatch === null
-    ? { op: 'unset', id: scheme, path: ['roles', role] }
-    : { op: 'set', id: scheme, path: ['roles', role], value: { type: 'token', token: swatch } };
+    ? editAt<'scheme'>(scheme).unsetIn('roles', role)
+    : editAt<'scheme'>(scheme).setIn('roles', role, { type: 'token', token: swatch });
 
 const colorOf = ({ kinds: { token } }: Site, { value }: TokenRecord): Color | null => {
   const end = literalOf(token, NO_REBINDS, value);

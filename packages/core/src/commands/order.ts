@@ -1,10 +1,21 @@
 import { LIMITS } from '../limits/index.ts';
-import { byOrder, type Edit, type Id, keyBetween, keysBetween } from '../site/index.ts';
+import {
+  byOrder,
+  type Edit,
+  editOf,
+  type Id,
+  keyBetween,
+  keysBetween,
+  type OrderedKind,
+} from '../site/index.ts';
 
-interface Ordered {
+/** Something in a list that stands in the order of keys. */
+interface Keyed {
   id: Id;
   order: string;
 }
+/** A record that says its own place. */
+type Ordered = Keyed & { kind: OrderedKind };
 
 /** The last key of a list; null where it is empty. */
 export function lastKey(items: Iterable<{ order: string }>): string | null {
@@ -21,11 +32,11 @@ export const keyAtEnd = (items: Iterable<{ order: string }>): string => keyBetwe
  * it where there is no room: where neighbours have the same key, or a key would become long. So no key ever reaches the
  * length at which it is refused.
  */
-export function placeAmong(
-  list: readonly Ordered[],
+export function placeAmong<T extends Keyed>(
+  list: readonly T[],
   index: number,
   count: number,
-): { orders: string[]; rekeyed: readonly Ordered[] } {
+): { orders: string[]; rekeyed: readonly T[] } {
   const at = Math.max(0, Math.min(index, list.length));
   const low = list[at - 1]?.order ?? null;
   const high = list[at]?.order ?? null;
@@ -34,11 +45,11 @@ export function placeAmong(
     if (orders.every(order => order.length <= LIMITS.orderKey.rekeyed)) return { orders, rekeyed: [] };
   }
   const keys = keysBetween(null, null, list.length + count);
-  const rekeyed = list.map(({ id, order }, i) => ({ id, order: keys[i < at ? i : i + count] ?? order }));
+  const rekeyed = list.map((it, i) => ({ ...it, order: keys[i < at ? i : i + count] ?? it.order }));
   return { orders: keys.slice(at, at + count), rekeyed };
 }
 
-const setOrder = ({ id, order }: Ordered): Edit => ({ op: 'set', id, path: ['order'], value: order });
+const setOrder = ({ kind, id, order }: Ordered): Edit => editOf({ kind, id }).set('order', order);
 
 /** The place right behind one of a list, and the edits that make room for it. */
 export function placeBehind(items: Iterable<Ordered>, one: Ordered): { order: string; rekeyed: Edit[] } {
@@ -54,5 +65,6 @@ export function reorder(items: Iterable<Ordered>, moving: Ordered, index: number
   const at = Math.max(0, Math.min(index, list.length));
   if (all[at]?.id === moving.id) return [];
   const { orders, rekeyed } = placeAmong(list, at, 1);
-  return [...rekeyed, { id: moving.id, order: orders[0] ?? moving.order }].map(setOrder);
+  const { kind, id } = moving;
+  return [...rekeyed, { kind, id, order: orders[0] ?? moving.order }].map(setOrder);
 }

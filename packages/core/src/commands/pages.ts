@@ -3,12 +3,16 @@ import { fail, ok, type Result } from '../result/index.ts';
 import {
   childrenOf,
   type Edit,
+  editAt,
+  editOf,
   getRecord,
   type Id,
   isNode,
   newId,
   nodesIn,
   type PageRecord,
+  putRecord,
+  removeRecord,
   SETTINGS,
   type Site,
   settingsOf,
@@ -60,7 +64,7 @@ export function addPage(site: Site, title: string, parent: Id = SETTINGS): Made 
     scheme: null,
     rebind: {},
   };
-  return { id, edits: [...rekeyed, { op: 'put', record }] };
+  return { id, edits: [...rekeyed, putRecord(record)] };
 }
 
 /** Gives a page another address; what is typed is cleaned, and refused where another page has it. */
@@ -90,7 +94,7 @@ export function setAddress(site: Site, id: Id, text: string): Result<Edit[]> {
       found: path,
       expected: freeAddress(site, page.at.parent, path, id),
     });
-  return ok(path === page.path ? [] : [{ op: 'set', id, path: ['path'], value: path }]);
+  return ok(path === page.path ? [] : [editOf(page).set('path', path)]);
 }
 
 /** Brings a page to place number `index` among the pages below a parent; its address gives way where it is taken there. */
@@ -110,8 +114,8 @@ export function movePage(site: Site, id: Id, parent: Id, index: number): Result<
   const path = page.path === '' ? '' : freeAddress(site, parent, page.path, id);
   return ok([
     ...rekeyed,
-    { op: 'set', id, path: ['at'], value: { parent, order } },
-    ...(path === page.path ? [] : [{ op: 'set', id, path: ['path'], value: path } satisfies Edit]),
+    editOf(page).set('at', { parent, order }),
+    ...(path === page.path ? [] : [editOf(page).set('path', path)]),
   ]);
 }
 
@@ -165,22 +169,19 @@ export function duplicatePage(site: Site, id: Id): Result<Made> {
     const at = { ...record.at, parent: ids.get(record.at.parent) ?? record.at.parent };
     const kept = { ...record, id: made, at };
     // Links into the page lead into the copy.
-    return [{ op: 'put', record: kept.kind === 'widget' ? relinked(kept, link => within(link, ids)) : kept }];
+    return [putRecord(kept.kind === 'widget' ? relinked(kept, link => within(link, ids)) : kept)];
   });
   return ok({
     id: copy,
     edits: [
       ...rekeyed,
-      {
-        op: 'put',
-        record: {
-          ...page,
-          id: copy,
-          title,
-          path: freeAddress(site, page.at.parent, title),
-          at: { parent: page.at.parent, order },
-        },
-      },
+      putRecord({
+        ...page,
+        id: copy,
+        title,
+        path: freeAddress(site, page.at.parent, title),
+        at: { parent: page.at.parent, order },
+      }),
       ...puts,
       ...copiedRules(site, ids),
     ],
@@ -212,7 +213,7 @@ export function removePage(site: Site, id: Id): Result<Edit[]> {
   const to: LinkTarget = { type: 'page', page: isPage(site, page.at.parent) ? page.at.parent : home };
   const leads = (link: LinkTarget) =>
     (link.type === 'page' || link.type === 'section') && leaving.has(link.page) ? to : link;
-  return ok([...partFrom(site, leaving, leads), { op: 'remove', id }]);
+  return ok([...partFrom(site, leaving, leads), removeRecord(id)]);
 }
 
 /** Makes another page the one that visitors see first; the old one gets an address of its own. */
@@ -234,21 +235,10 @@ export function setHome(site: Site, id: Id): Result<Edit[]> {
   const { order, rekeyed } = pagePlace(site, SETTINGS, 0, id);
   return ok([
     ...rekeyed,
-    ...(old
-      ? [
-          {
-            op: 'set',
-            id: old.id,
-            path: ['path'],
-            value: freeAddress(site, old.at.parent, old.title || 'home', id),
-          } satisfies Edit,
-        ]
-      : []),
-    { op: 'set', id, path: ['path'], value: '' },
-    ...(page.at.parent === SETTINGS
-      ? []
-      : [{ op: 'set', id, path: ['at'], value: { parent: SETTINGS, order } } satisfies Edit]),
-    { op: 'set', id: SETTINGS, path: ['home'], value: id },
+    ...(old ? [editOf(old).set('path', freeAddress(site, old.at.parent, old.title || 'home', id))] : []),
+    editOf(page).set('path', ''),
+    ...(page.at.parent === SETTINGS ? [] : [editOf(page).set('at', { parent: SETTINGS, order })]),
+    editOf(settings).set('home', id),
   ]);
 }
 
@@ -257,5 +247,5 @@ export const PAGE_SWITCHES = ['off', 'unlisted', 'unindexed'] as const;
 export type PageSwitch = (typeof PAGE_SWITCHES)[number];
 
 export const switchPage = (id: Id, name: PageSwitch, on: boolean): Edit[] => [
-  on ? { op: 'set', id, path: [name], value: true } : { op: 'unset', id, path: [name] },
+  editAt<'page'>(id).put(name, on ? true : null),
 ];

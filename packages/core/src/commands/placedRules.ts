@@ -6,6 +6,7 @@ import {
   placeAbout,
   placedId,
   placeIsAbout,
+  putRecord,
   type Site,
   type VariantRuleRecord,
 } from '../site/index.ts';
@@ -30,5 +31,5 @@ export function ruleAbout(rule: PlacedRule, id: Id): PlacedRule {
 export const copiedRules = (site: Site, ids: ReadonlyMap<Id, Id>): Edit[] =>
   rulesAbout(site, id => ids.has(id)).map((rule): Edit => {
     const about = placeIsAbout(rule.place) ?? '';
-    return { op: 'put', record: ruleAbout(rule, ids.get(about) ?? about) };
+    return putRecord(ruleAbout(rule, ids.get(about) ?? about));
   });

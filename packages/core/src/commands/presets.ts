@@ -7,14 +7,19 @@ import { includedIn } from '../site/includedIn.ts';
 import {
   byOrder,
   type Edit,
+  editAt,
+  editOf,
   getRecord,
   type Id,
   isNode,
   keysBetween,
   MAX_PRESETS_WORN,
+  type NodeKind,
   type NodeRecord,
   newId,
   type PresetRecord,
+  putRecord,
+  removeRecord,
   type Site,
   stableText,
   type Wear,
@@ -46,7 +51,7 @@ export function addPreset(site: Site, name: string): { edits: Edit[]; id: Id } {
     order: keyAtEnd(site.kinds.preset.values()),
     styles: {},
   };
-  return { id, edits: [{ op: 'put', record }] };
+  return { id, edits: [putRecord(record)] };
 }
 
 export function duplicatePreset(site: Site, id: Id): Result<{ edits: Edit[]; id: Id }> {
@@ -61,7 +66,7 @@ export function duplicatePreset(site: Site, id: Id): Result<{ edits: Edit[]; id:
     name: uniqueName(preset.name, namesTaken(site.kinds.preset.values())),
     order,
   };
-  return ok({ id: made, edits: [...rekeyed, { op: 'put', record }] });
+  return ok({ id: made, edits: [...rekeyed, putRecord(record)] });
 }
 
 /** Puts one preset within another, above those that are in it already. */
@@ -81,13 +86,13 @@ export function includePreset(site: Site, id: Id, inner: Id): Result<Edit[]> {
   if (includedIn(preset).includes(inner))
     return fail({ code: 'there', message: 'It holds that preset already.', record: id });
   const value = { preset: inner, order: keyAtEnd(Object.values(preset.includes ?? {})) };
-  return ok([{ op: 'set', id, path: ['includes', newId('i')], value }]);
+  return ok([editOf(preset).setIn('includes', newId('i'), value)]);
 }
 
 export function excludePreset(site: Site, id: Id, inner: Id): Edit[] {
   const includes = site.kinds.preset.get(id)?.includes ?? {};
   return Object.entries(includes).flatMap(([key, it]): Edit[] =>
-    it.preset === inner ? [{ op: 'unset', id, path: ['includes', key] }] : [],
+    it.preset === inner ? [editAt<'preset'>(id).unsetIn('includes', key)] : [],
   );
 }
 
@@ -110,9 +115,9 @@ export function makePreset(site: Site, nodeId: Id, name: string): Result<{ edits
   return ok({
     preset,
     edits: [
-      { op: 'put', record: { id: preset, kind: 'preset', name, order, styles } },
-      { op: 'set', id: nodeId, path: ['wears', wear], value: worn },
-      { op: 'set', id: nodeId, path: ['styles'], value: {} },
+      putRecord({ id: preset, kind: 'preset', name, order, styles }),
+      editOf(node).setIn('wears', wear, worn),
+      editOf(node).set('styles', {}),
     ],
   });
 }
@@ -131,7 +136,7 @@ export function wearPreset(site: Site, nodeId: Id, preset: Id): Result<Edit[]> {
   const off = Object.entries(node.wears).flatMap(([id, wear]) =>
     set !== undefined && site.kinds.preset.get(wear.preset)?.set === set ? takeOff(nodeId, id) : [],
   );
-  return ok([...off, { op: 'set', id: nodeId, path: ['wears', newId('w')], value }]);
+  return ok([...off, editOf(node).setIn('wears', newId('w'), value)]);
 }
 
 /** Presets that would reach some part of a thing, in the order of the guide: those of a kind of part that it has. */
@@ -145,12 +150,12 @@ export function fittingPresets(site: Site, node: NodeRecord): PresetRecord[] {
   });
 }
 
-export const takeOff = (node: Id, wear: Id): Edit[] => [{ op: 'unset', id: node, path: ['wears', wear] }];
+export const takeOff = (node: Id, wear: Id): Edit[] => [editAt<NodeKind>(node).unsetIn('wears', wear)];
 
 export function switchPreset(site: Site, nodeId: Id, wear: Id): Edit[] {
   const node = getRecord(site, nodeId);
   const worn = isNode(node) ? node.wears[wear] : undefined;
-  return worn ? [{ op: 'set', id: nodeId, path: ['wears', wear], value: { ...worn, on: !worn.on } }] : [];
+  return worn ? [editAt<NodeKind>(nodeId).setIn('wears', wear, { ...worn, on: !worn.on })] : [];
 }
 
 /** Brings a preset that is worn to place number `index` among those worn. */
@@ -167,7 +172,7 @@ export function placeWear(site: Site, nodeId: Id, wear: Id, index: number): Edit
     const order = keys[i] ?? it.order;
     return order === it.order
       ? []
-      : [{ op: 'set', id: nodeId, path: ['wears', it.id], value: { preset: it.preset, on: it.on, order } }];
+      : [editAt<NodeKind>(nodeId).setIn('wears', it.id, { preset: it.preset, on: it.on, order })];
   });
 }
 
@@ -197,10 +202,7 @@ export function letGo(site: Site, nodeId: Id, wearId: Id): Edit[] {
       styles[printSlot({ ...parts, part })] = value;
     }
   }
-  return [
-    ...takeOff(nodeId, wearId),
-    { op: 'set', id: nodeId, path: ['styles'], value: { ...styles, ...node.styles } },
-  ];
+  return [...takeOff(nodeId, wearId), editOf(node).set('styles', { ...styles, ...node.styles })];
 }
 
 /** What becomes of those who wear a preset that goes. */
@@ -218,7 +220,7 @@ export function removePreset(site: Site, preset: Id, farewell: Farewell = { type
         if (farewell.type === 'letGo') return letGo(site, id, wear.id);
         if (by === null || list.some(it => it.preset === by)) return takeOff(id, wear.id);
         const value: Wear = { preset: by, order: wear.order, on: wear.on };
-        return [{ op: 'set', id, path: ['wears', wear.id], value }];
+        return [editAt<NodeKind>(id).setIn('wears', wear.id, value)];
       });
   });
   const holders = [...site.kinds.preset.values()].flatMap((it): Edit[] => {
@@ -228,15 +230,15 @@ export function removePreset(site: Site, preset: Id, farewell: Farewell = { type
       const within = presetStyles(site, preset).styles;
       const said = presetStyles(site, it.id).styles;
       const kept = Object.fromEntries(Object.entries(within).filter(([slot, value]) => said[slot] === value));
-      return [...out, { op: 'set', id: it.id, path: ['styles'], value: { ...kept, ...it.styles } }];
+      return [...out, editOf(it).set('styles', { ...kept, ...it.styles })];
     }
     if (by === null || it.id === by || includedIn(it).includes(by)) return out;
     const [key, included] = Object.entries(it.includes ?? {}).find(([, one]) => one.preset === preset) ?? [];
     return key && included && !presetsWithin(site, by).includes(it.id)
-      ? [{ op: 'set', id: it.id, path: ['includes', key], value: { ...included, preset: by } }]
+      ? [editOf(it).setIn('includes', key, { ...included, preset: by })]
       : out;
   });
-  return [...nodes, ...holders, { op: 'remove', id: preset }];
+  return [...nodes, ...holders, removeRecord(preset)];
 }
 
 /** Presets that nothing wears and no other holds. */

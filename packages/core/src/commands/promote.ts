@@ -3,11 +3,13 @@ import { elementOfNode } from '../render/sources.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import {
   type Edit,
+  editOf,
   getRecord,
   type Id,
   isNode,
   type NodeRecord,
   type Place,
+  putRecord,
   type Site,
 } from '../site/index.ts';
 import { parseSlot, printSlot, type Slot } from '../slots/index.ts';
@@ -73,7 +75,7 @@ export function promote(site: Site, id: Id, slots: readonly Slot[], to: Promotio
       ? stylesByKind(node, own)
       : Object.fromEntries(own.flatMap(slot => (node.styles[slot] ? [[slot, node.styles[slot]]] : [])));
   const rule = setSlots(site, target, values);
-  return ok([...rule, ...own.map((slot): Edit => ({ op: 'unset', id, path: ['styles', slot] }))]);
+  return ok([...rule, ...own.map((slot): Edit => editOf(node).unsetIn('styles', slot))]);
 }
 
 /**
@@ -111,15 +113,15 @@ export function promoteToVariant(
   const edits = made.edits.map(
     (edit): Edit =>
       edit.op === 'put' && edit.record.kind === 'variant'
-        ? { op: 'put', record: { ...edit.record, name: named, styles: { ...edit.record.styles, ...values } } }
+        ? putRecord({ ...edit.record, name: named, styles: { ...edit.record.styles, ...values } })
         : edit,
   );
   return ok({
     variant: made.id,
     edits: [
       ...edits,
-      { op: 'set', id, path: ['variants', axis], value: made.id },
-      ...own.map((slot): Edit => ({ op: 'unset', id, path: ['styles', slot] })),
+      editOf(node).setIn('variants', axis, made.id),
+      ...own.map((slot): Edit => editOf(node).unsetIn('styles', slot)),
     ],
   });
 }
@@ -136,7 +138,8 @@ export function promoteToToken(
   { group, name }: { group: string; name: string },
 ): Result<{ edits: Edit[]; token: Id }> {
   const record = getRecord(site, id);
-  const value = record && 'styles' in record ? record.styles[slot] : undefined;
+  if (!record || !('styles' in record)) return gone(id);
+  const value = record.styles[slot];
   if (!value) return gone(id);
   const type = isTokenLiteral(value) ? tokenTypeOf(value.type) : null;
   if (type === null)
@@ -150,10 +153,7 @@ export function promoteToToken(
   const made = addToken(site, { type, group, name, value });
   return ok({
     token: made.id,
-    edits: [
-      ...made.edits,
-      { op: 'set', id, path: ['styles', slot], value: { type: 'token', token: made.id } },
-    ],
+    edits: [...made.edits, editOf(record).setIn('styles', slot, { type: 'token', token: made.id })],
   });
 }
 

@@ -1,6 +1,14 @@
 import { type ContentMapping, type LinkTarget, mapContent } from '../content/index.ts';
 import { mentionsOf } from '../reach/mentions.ts';
-import { type Edit, getRecord, type Id, type Site, type WidgetRecord } from '../site/index.ts';
+import {
+  type Edit,
+  editOf,
+  getRecord,
+  type Id,
+  removeRecord,
+  type Site,
+  type WidgetRecord,
+} from '../site/index.ts';
 import { elementNamed } from '../widgets/index.ts';
 import { rulesAbout } from './placedRules.ts';
 
@@ -35,8 +43,8 @@ export function partFrom(
       const record = getRecord(site, user);
       if (record?.kind !== 'widget') return [];
       const next = relinked(record, instead);
-      return next === record ? [] : [{ op: 'set', id: user, path: ['content'], value: next.content }];
+      return next === record ? [] : [editOf(record).set('content', next.content)];
     });
-  const rules = rulesAbout(site, id => leaving.has(id)).map(({ id }): Edit => ({ op: 'remove', id }));
+  const rules = rulesAbout(site, id => leaving.has(id)).map(({ id }): Edit => removeRecord(id));
   return [...links, ...rules];
 }

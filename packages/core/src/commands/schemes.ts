@@ -6,10 +6,13 @@ import { fail, ok, type Result } from '../result/index.ts';
 import {
   byOrder,
   type Edit,
+  editAt,
   type Id,
   keysBetween,
   newId,
+  putRecord,
   type RoleRecord,
+  removeRecord,
   type SchemeRecord,
   SETTINGS,
   type Site,
@@ -45,10 +48,8 @@ export function generateScheme(site: Site, name: string, wish: SchemeWish): Resu
     order: keyAtEnd(site.kinds.scheme.values()),
     roles,
   };
-  const tokensMade = made.map(
-    ({ token }, i): Edit => ({ op: 'put', record: { ...token, order: orders[i] ?? 'V' } }),
-  );
-  return ok({ id, made, edits: [...tokensMade, { op: 'put', record }] });
+  const tokensMade = made.map(({ token }, i): Edit => putRecord({ ...token, order: orders[i] ?? 'V' }));
+  return ok({ id, made, edits: [...tokensMade, putRecord(record)] });
 }
 
 /** A copy right behind the scheme, with its rules for elements. */
@@ -65,7 +66,7 @@ export function duplicateScheme(site: Site, id: Id): Result<{ edits: Edit[]; id:
   };
   return ok({
     id: made,
-    edits: [...rekeyed, { op: 'put', record }, ...copiedRules(site, new Map([[id, made]]))],
+    edits: [...rekeyed, putRecord(record), ...copiedRules(site, new Map([[id, made]]))],
   });
 }
 
@@ -74,9 +75,7 @@ export function moveScheme(site: Site, id: Id, index: number): Edit[] {
   return scheme ? reorder(site.kinds.scheme.values(), scheme, index) : [];
 }
 
-export const setDefaultScheme = (id: Id): Edit[] => [
-  { op: 'set', id: SETTINGS, path: ['defaultScheme'], value: id },
-];
+export const setDefaultScheme = (id: Id): Edit[] => [editAt<'settings'>(SETTINGS).set('defaultScheme', id)];
 
 /** Takes a scheme away; what wears it wears the other one. Its rules for elements go with it. */
 export function removeScheme(site: Site, id: Id, replacement: Id): Result<Edit[]> {
@@ -84,16 +83,12 @@ export function removeScheme(site: Site, id: Id, replacement: Id): Result<Edit[]
     return fail({ code: 'needed', message: 'Choose another scheme for what wears this one.', record: id });
   const rules = new Set<Id>();
   const edits = mentionsOf(site, id).flatMap(({ from, path }): Edit[] => {
-    if (path === 'scheme' || path === 'defaultScheme')
-      return [{ op: 'set', id: from, path: [path], value: replacement }];
+    if (path === 'scheme') return [editAt<'section' | 'page'>(from).set('scheme', replacement)];
+    if (path === 'defaultScheme') return [editAt<'settings'>(from).set('defaultScheme', replacement)];
     rules.add(from);
     return [];
   });
-  return ok([
-    ...edits,
-    ...[...rules].map((rule): Edit => ({ op: 'remove', id: rule })),
-    { op: 'remove', id },
-  ]);
+  return ok([...edits, ...[...rules].map((rule): Edit => removeRecord(rule)), removeRecord(id)]);
 }
 
 /** A role of the guide's own; its name as it is typed (`role.ticketEdge`) is made from its label once. */
@@ -126,7 +121,7 @@ export function addRole(
     fallback,
     on,
   };
-  return { id, edits: [{ op: 'put', record }] };
+  return { id, edits: [putRecord(record)] };
 }
 
 /** Takes a role away; what asked for it asks for the role it was taken from, schemes forget it. */
@@ -142,8 +137,6 @@ export function removeRole(site: Site, id: Id): Result<Edit[]> {
       found: users[0]?.from ?? id,
       expected: 'a role that nothing uses',
     });
-  const unbound = mentionsOf(site, id).map(
-    ({ from }): Edit => ({ op: 'unset', id: from, path: ['roles', id] }),
-  );
-  return ok([...unbound, { op: 'remove', id }]);
+  const unbound = mentionsOf(site, id).map(({ from }): Edit => editAt<'scheme'>(from).unsetIn('roles', id));
+  return ok([...unbound, removeRecord(id)]);
 }

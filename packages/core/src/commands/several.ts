@@ -3,11 +3,15 @@ import { fail, ok, type Result } from '../result/index.ts';
 import {
   childrenOf,
   type Edit,
+  editAt,
   getRecord,
   type Id,
   isNode,
+  type NodeKind,
   newId,
   nodesUnder,
+  putRecord,
+  removeRecord,
   type Site,
   subtree,
   type WidgetRecord,
@@ -67,9 +71,7 @@ export function moveNodes(site: Site, ids: readonly Id[], parent: Id, index: num
   const { orders, rekeyed } = placesAt(site, parent, index, moved, moved.length);
   return ok([
     ...rekeyed,
-    ...moved.map(
-      (id, i): Edit => ({ op: 'set', id, path: ['at'], value: { parent, order: orders[i] ?? 'V' } }),
-    ),
+    ...moved.map((id, i): Edit => editAt<NodeKind>(id).set('at', { parent, order: orders[i] ?? 'V' })),
   ]);
 }
 
@@ -79,7 +81,7 @@ export function removeNodes(site: Site, ids: readonly Id[]): Edit[] {
   const leaving = new Set(roots.flatMap(id => subtree({ childrenOf: it => childrenOf(site, it) }, id)));
   const instead = (link: LinkTarget): LinkTarget =>
     link.type === 'section' && leaving.has(link.section) ? { type: 'page', page: link.page } : link;
-  return [...partFrom(site, leaving, instead), ...roots.map((id): Edit => ({ op: 'remove', id }))];
+  return [...partFrom(site, leaving, instead), ...roots.map((id): Edit => removeRecord(id))];
 }
 
 /** A copy of each, right after it. */
@@ -120,14 +122,9 @@ export function groupNodes(site: Site, ids: readonly Id[]): Result<Made> {
     id: record.id,
     edits: [
       ...rekeyed,
-      { op: 'put', record },
+      putRecord(record),
       ...inner.map(
-        (id, i): Edit => ({
-          op: 'set',
-          id,
-          path: ['at'],
-          value: { parent: record.id, order: within[i] ?? 'V' },
-        }),
+        (id, i): Edit => editAt<NodeKind>(id).set('at', { parent: record.id, order: within[i] ?? 'V' }),
       ),
     ],
   });
@@ -151,10 +148,8 @@ export function ungroup(site: Site, id: Id): Result<{ edits: Edit[]; ids: Id[] }
     ids: inner,
     edits: [
       ...rekeyed,
-      ...inner.map(
-        (it, i): Edit => ({ op: 'set', id: it, path: ['at'], value: { parent, order: orders[i] ?? 'V' } }),
-      ),
-      { op: 'remove', id },
+      ...inner.map((it, i): Edit => editAt<NodeKind>(it).set('at', { parent, order: orders[i] ?? 'V' })),
+      removeRecord(id),
     ],
   });
 }

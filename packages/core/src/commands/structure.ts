@@ -6,15 +6,19 @@ import {
   byOrder,
   childrenOf,
   type Edit,
+  editAt,
+  editOf,
   elementOfArea,
   getRecord,
   type Id,
   isNode,
   keysBetween,
   MAX_PRESETS_WORN,
+  type NodeKind,
   type NodeRecord,
   newId,
   nodesUnder,
+  putRecord,
   SETTINGS,
   type SectionRecord,
   type Site,
@@ -53,9 +57,7 @@ export function placesAt(
   const { orders, rekeyed } = placeAmong(list, index, count);
   return {
     orders,
-    rekeyed: rekeyed.map(
-      ({ id, order }): Edit => ({ op: 'set', id, path: ['at'], value: { parent, order } }),
-    ),
+    rekeyed: rekeyed.map(({ id, order }): Edit => editAt<NodeKind | 'page'>(id).set('at', { parent, order })),
   };
 }
 
@@ -91,7 +93,7 @@ export const emptySection = (site: Site, area: Area, at: At): SectionRecord => (
 export function addSection(site: Site, page: Id, index: number): Made {
   const { order, rekeyed } = placeAt(site, page, index, null);
   const record = emptySection(site, 'main', { parent: page, order });
-  return { id: record.id, edits: [...rekeyed, { op: 'put', record }] };
+  return { id: record.id, edits: [...rekeyed, putRecord(record)] };
 }
 
 const newWidget = (site: Site, widget: string, at: At): WidgetRecord => ({
@@ -115,7 +117,7 @@ export function addWidget(site: Site, parent: Id, index: number, widget: string)
   );
   return {
     id: record.id,
-    edits: [...rekeyed, ...[record, ...held].map((it): Edit => ({ op: 'put', record: it }))],
+    edits: [...rekeyed, ...[record, ...held].map((it): Edit => putRecord(it))],
   };
 }
 
@@ -166,7 +168,7 @@ export function moveNode(site: Site, id: Id, parent: Id, index: number): Result<
   const siblings = nodesUnder(site, parent);
   if (node.at.parent === parent && siblings.indexOf(id) === index) return ok([]);
   const { order, rekeyed } = placeAt(site, parent, index, id);
-  return ok([...rekeyed, { op: 'set', id, path: ['at'], value: { parent, order } }]);
+  return ok([...rekeyed, editOf(node).set('at', { parent, order })]);
 }
 
 /** Places right behind some of those that stand in one place, and new keys for all of them where there is no room. */
@@ -188,7 +190,7 @@ function placesBehind(
   const rekeyed = list.map(({ id }): Edit => {
     const order = keys.next().value ?? 'V';
     if (roots.has(id)) orders.set(id, keys.next().value ?? 'V');
-    return { op: 'set', id, path: ['at'], value: { parent, order } };
+    return editAt<NodeKind>(id).set('at', { parent, order });
   });
   return { orders, rekeyed };
 }
@@ -227,7 +229,7 @@ export function copiesBehind(
   for (const record of nodes) {
     const order = orders.get(record.id) ?? record.at.order;
     const at = { parent: copies.get(record.at.parent) ?? record.at.parent, order };
-    edits.push({ op: 'put', record: { ...record, id: copies.get(record.id) ?? record.id, at } });
+    edits.push(putRecord({ ...record, id: copies.get(record.id) ?? record.id, at }));
   }
   edits.push(...copiedRules(site, copies));
   return { edits, copies };

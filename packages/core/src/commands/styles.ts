@@ -2,15 +2,18 @@ import {
   type DeclarationParts,
   type DefaultRecord,
   type Edit,
+  editAt,
+  editOf,
   getRecord,
   type Id,
   isNode,
   type NodeRecord,
-  type Path,
   type Place,
   parseDeclarationKey,
   placedId,
   printDeclarationKey,
+  putRecord,
+  removeRecord,
   type Site,
   type SiteRecord,
   type VariantRecord,
@@ -46,11 +49,11 @@ export function setSlot(site: Site, target: StyleTarget, slot: Slot, value: Valu
   const id = targetId(target);
   const record = getRecord(site, id);
   if (!record && target.type !== 'record')
-    return value ? [{ op: 'put', record: { ...emptyRule(target), styles: { [slot]: value } } }] : [];
+    return value ? [putRecord({ ...emptyRule(target), styles: { [slot]: value } })] : [];
   if (!record || !('styles' in record)) return [];
   if (value === null)
-    return Object.hasOwn(record.styles, slot) ? [{ op: 'unset', id, path: ['styles', slot] }] : [];
-  return [{ op: 'set', id, path: ['styles', slot], value }];
+    return Object.hasOwn(record.styles, slot) ? [editOf(record).unsetIn('styles', slot)] : [];
+  return [editOf(record).setIn('styles', slot, value)];
 }
 
 /** Sets several slots at once; those whose value is null are taken away. */
@@ -65,7 +68,7 @@ export function setSlots(
   const styles = Object.fromEntries(
     wanted.flatMap(([slot, value]): [Slot, Value][] => (value ? [[slot, value]] : [])),
   );
-  return Object.keys(styles).length === 0 ? [] : [{ op: 'put', record: { ...emptyRule(target), styles } }];
+  return Object.keys(styles).length === 0 ? [] : [putRecord({ ...emptyRule(target), styles })];
 }
 
 type Declaring = NodeRecord | DefaultRecord | VariantRecord | VariantRuleRecord;
@@ -90,18 +93,17 @@ export function setTyped(
   const record = getRecord(site, id);
   if (!record && target.type !== 'record')
     return [
-      {
-        op: 'put',
-        record: {
-          ...emptyRule(target),
-          styles: Object.fromEntries(styles),
-          ...(declarations.length > 0 && { declarations: Object.fromEntries(declarations) }),
-        },
-      },
+      putRecord({
+        ...emptyRule(target),
+        styles: Object.fromEntries(styles),
+        ...(declarations.length > 0 && { declarations: Object.fromEntries(declarations) }),
+      }),
     ];
   return [
     ...setSlots(site, target, Object.fromEntries(styles)),
-    ...declarations.map(([key, value]): Edit => ({ op: 'set', id, path: ['declarations', key], value })),
+    ...declarations.map(
+      ([key, value]): Edit => editAt<Declaring['kind']>(id).setIn('declarations', key, value),
+    ),
   ];
 }
 
@@ -110,7 +112,8 @@ export function removeDeclaration(site: Site, id: Id, key: string): Edit[] {
   const record = getRecord(site, id);
   if (!declares(record) || record.declarations?.[key] === undefined) return [];
   const last = Object.keys(record.declarations).length === 1;
-  return [{ op: 'unset', id, path: last ? ['declarations'] : ['declarations', key] }];
+  const edit = editOf(record);
+  return [last ? edit.unset('declarations') : edit.unsetIn('declarations', key)];
 }
 
 /** Takes away everything a node sets itself; its presets and variants stay. */
@@ -118,10 +121,8 @@ export function resetNode(site: Site, id: Id): Edit[] {
   const record = getRecord(site, id);
   if (!isNode(record)) return [];
   return [
-    ...(Object.keys(record.styles).length > 0
-      ? [{ op: 'set', id, path: ['styles'], value: {} } satisfies Edit]
-      : []),
-    ...(record.declarations ? [{ op: 'unset', id, path: ['declarations'] } satisfies Edit] : []),
+    ...(Object.keys(record.styles).length > 0 ? [editOf(record).set('styles', {})] : []),
+    ...(record.declarations ? [editOf(record).unset('declarations')] : []),
   ];
 }
 
@@ -142,10 +143,10 @@ export function resetGuide(site: Site, reach: ResetReach): Edit[] {
     return [
       ...[...defaults.values()]
         .filter(it => it.element === reach.element)
-        .map((it): Edit => ({ op: 'remove', id: it.id })),
+        .map((it): Edit => removeRecord(it.id)),
       ...[...variantRule.values()]
         .filter(it => variants.some(({ id }) => id === it.variant))
-        .map((it): Edit => ({ op: 'remove', id: it.id })),
+        .map((it): Edit => removeRecord(it.id)),
       ...variants.flatMap(({ id }) => resetGuide(site, { type: 'rule', record: id })),
     ];
   }
@@ -153,19 +154,19 @@ export function resetGuide(site: Site, reach: ResetReach): Edit[] {
   if (!declares(record)) return [];
   const goes = (part: string | undefined) => reach.type === 'rule' || part === reach.part;
   const { styles, declarations = {} } = record;
-  const gone: Path[] = [
+  const edit = editOf(record);
+  const gone = [
     ...Object.keys(styles)
       .filter(slot => goes(parseSlot(slot)?.part))
-      .map((slot): Path => ['styles', slot]),
+      .map(slot => edit.unsetIn('styles', slot)),
     ...Object.keys(declarations)
       .filter(key => goes(parseDeclarationKey(key)?.part))
-      .map((key): Path => ['declarations', key]),
+      .map(key => edit.unsetIn('declarations', key)),
   ];
   if (gone.length === 0) return [];
   const all = gone.length === Object.keys(styles).length + Object.keys(declarations).length;
-  if (all && (record.kind === 'default' || record.kind === 'variantRule'))
-    return [{ op: 'remove', id: record.id }];
-  return gone.map((path): Edit => ({ op: 'unset', id: record.id, path }));
+  if (all && (record.kind === 'default' || record.kind === 'variantRule')) return [removeRecord(record.id)];
+  return gone;
 }
 
 /** Takes away all that the guide says of every element; tokens, schemes, text styles and presets stay. */

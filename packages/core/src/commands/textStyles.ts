@@ -1,7 +1,17 @@
 import { namesTaken, uniqueName } from '../lists/index.ts';
 import { mentionsOf } from '../reach/mentions.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-import { type Edit, type Id, newId, type Site, type TextStyleRecord } from '../site/index.ts';
+import {
+  type Edit,
+  editAt,
+  type Id,
+  newId,
+  putRecord,
+  removeRecord,
+  type Site,
+  type StyledKind,
+  type TextStyleRecord,
+} from '../site/index.ts';
 import { keyAtEnd, placeBehind, reorder } from './order.ts';
 
 const gone = (id: Id) => fail({ code: 'gone', message: 'That text style is no longer there.', record: id });
@@ -19,7 +29,7 @@ export function addTextStyle(site: Site, name: string): { edits: Edit[]; id: Id 
     order: keyAtEnd(all),
     styles: {},
   };
-  return { id: record.id, edits: [{ op: 'put', record }] };
+  return { id: record.id, edits: [putRecord(record)] };
 }
 
 /** A copy right behind the text style; nothing wears it yet. */
@@ -33,7 +43,7 @@ export function duplicateTextStyle(site: Site, id: Id): Result<{ edits: Edit[]; 
     name: nameFor(site, style.name),
     order,
   };
-  return ok({ id: record.id, edits: [...rekeyed, { op: 'put', record }] });
+  return ok({ id: record.id, edits: [...rekeyed, putRecord(record)] });
 }
 
 /** Moves a text style to place `index` of the list. */
@@ -50,8 +60,8 @@ export function removeTextStyle(site: Site, id: Id, by: Id | null): Result<Edit[
   const edits = mentionsOf(site, id).map(({ from, path }): Edit => {
     const slot = path.slice(path.indexOf('.') + 1);
     return by === null
-      ? { op: 'unset', id: from, path: ['styles', slot] }
-      : { op: 'set', id: from, path: ['styles', slot], value: { type: 'textStyle', style: by } };
+      ? editAt<StyledKind>(from).unsetIn('styles', slot)
+      : editAt<StyledKind>(from).setIn('styles', slot, { type: 'textStyle', style: by });
   });
-  return ok([...edits, { op: 'remove', id }]);
+  return ok([...edits, removeRecord(id)]);
 }

@@ -3,10 +3,13 @@ import { fail, ok, type Result } from '../result/index.ts';
 import {
   childrenOf,
   type Edit,
+  editOf,
   getRecord,
   type Id,
   newId,
   nodesUnder,
+  putRecord,
+  removeRecord,
   type Site,
   type WidgetRecord,
 } from '../site/index.ts';
@@ -52,25 +55,22 @@ export function addWithin(site: Site, id: Id, before: number, widget: string): R
     id: made.id,
     edits: [
       ...rekeyed,
-      { op: 'set', id, path: ['content', field], value: above },
+      editOf(text).setIn('content', field, above),
       ...made.edits.flatMap((edit): Edit[] => {
         // Room has been made for two.
         if (edit.op !== 'put') return [];
         const { record } = edit;
         return record.kind === 'widget' && record.id === made.id
-          ? [{ op: 'put', record: { ...record, at: at(orders[0]) } }]
+          ? [putRecord({ ...record, at: at(orders[0]) })]
           : [edit];
       }),
-      {
-        op: 'put',
-        record: {
-          ...text,
-          id: newId('w'),
-          at: at(orders[1]),
-          variants: variantsWithin(site, text),
-          content: { ...text.content, [field]: below },
-        },
-      },
+      putRecord({
+        ...text,
+        id: newId('w'),
+        at: at(orders[1]),
+        variants: variantsWithin(site, text),
+        content: { ...text.content, [field]: below },
+      }),
     ],
   });
 }
@@ -99,8 +99,8 @@ export function joinTexts(site: Site, ids: readonly Id[]): Result<Made> {
   return ok({
     id: top.id,
     edits: [
-      { op: 'set', id: top.id, path: ['content', field], value: words },
-      ...texts.slice(1).flatMap((it): Edit[] => (it ? [{ op: 'remove', id: it.id }] : [])),
+      editOf(top).setIn('content', field, words),
+      ...texts.slice(1).flatMap((it): Edit[] => (it ? [removeRecord(it.id)] : [])),
     ],
   });
 }

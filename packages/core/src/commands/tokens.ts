@@ -5,11 +5,13 @@ import { fail, ok, type Result } from '../result/index.ts';
 import {
   byOrder,
   type Edit,
+  editOf,
   getRecord,
   type Id,
   keysBetween,
   newId,
-  type Path,
+  putRecord,
+  removeRecord,
   type Site,
   type SiteRecord,
   stableText,
@@ -57,7 +59,7 @@ export function addToken(
     order: keyAtEnd(site.kinds.token.values()),
     value,
   };
-  return { id, edits: [{ op: 'put', record }] };
+  return { id, edits: [putRecord(record)] };
 }
 
 /** A token that follows this one by a derivation, at the settings it begins with; null where there is none such. */
@@ -88,61 +90,53 @@ export function duplicateToken(site: Site, id: Id): Result<{ edits: Edit[]; id: 
     name: freeName(site, token.type, token.group, token.name),
     order,
   };
-  return ok({ id: made, edits: [...rekeyed, { op: 'put', record }] });
+  return ok({ id: made, edits: [...rekeyed, putRecord(record)] });
 }
 
 /** Moves a token to place `index` of a group, among tokens of its own type; the group may be new. */
 export function moveToken(site: Site, id: Id, group: string, index: number): Edit[] {
   const token = site.kinds.token.get(id);
   if (!token) return [];
-  const regroup: Edit[] = token.group === group ? [] : [{ op: 'set', id, path: ['group'], value: group }];
+  const regroup: Edit[] = token.group === group ? [] : [editOf(token).set('group', group)];
   return [...regroup, ...reorder(siblings(site, { type: token.type, group }), token, index)];
 }
 
 export const renameGroup = (site: Site, type: TokenType, from: string, to: string): Edit[] =>
-  siblings(site, { type, group: from }).map(({ id }) => ({ op: 'set', id, path: ['group'], value: to }));
-
-const asPath = (path: string): Path => {
-  const dot = path.indexOf('.');
-  return dot < 0 ? [path] : [path.slice(0, dot), path.slice(dot + 1)];
-};
+  siblings(site, { type, group: from }).map(it => editOf(it).set('group', to));
 
 /** One path of a record, with other tokens in the place of those it names. */
 function renamed(record: SiteRecord, path: string, other: (id: Id) => Id): Edit[] {
-  const [field, key] = asPath(path);
-  const { id } = record;
-  const value = (it: Value): Edit[] => {
-    const next = withTokens(it, other);
-    return next === it ? [] : [{ op: 'set', id, path: asPath(path), value: next }];
+  const dot = path.indexOf('.');
+  const [field, key] = dot < 0 ? [path] : [path.slice(0, dot), path.slice(dot + 1)];
+  const follow = (value: Value | undefined, set: (next: Value) => Edit): Edit[] => {
+    const next = value && withTokens(value, other);
+    return !next || next === value ? [] : [set(next)];
   };
   if (record.kind === 'settings')
     return field === 'textBase' || field === 'textRatio'
-      ? [{ op: 'set', id, path: [field], value: other(record[field]) }]
+      ? [editOf(record).set(field, other(record[field]))]
       : [];
   if (record.kind === 'drawing') {
     const paint = (it: Value | null) => it && withTokens(it, other);
     const paths = record.paths.map(it => ({ ...it, fill: paint(it.fill), stroke: paint(it.stroke) }));
-    return [{ op: 'set', id, path: ['paths'], value: paths }];
+    return [editOf(record).set('paths', paths)];
   }
-  if (record.kind === 'token') return field === 'value' ? value(record.value) : [];
+  if (record.kind === 'token')
+    return field === 'value' ? follow(record.value, next => editOf(record).set('value', next)) : [];
   if (key === undefined) return [];
   if (field === 'rebind' && 'rebind' in record) {
+    const edit = editOf(record);
     const it = record.rebind[key];
     const to = other(key);
-    if (!it || to === key) return it ? value(it) : [];
-    const moved: Edit[] = Object.hasOwn(record.rebind, to)
-      ? []
-      : [{ op: 'set', id, path: ['rebind', to], value: withTokens(it, other) }];
-    return [{ op: 'unset', id, path: ['rebind', key] }, ...moved];
+    if (!it || to === key) return follow(it, next => edit.setIn('rebind', key, next));
+    const moved = Object.hasOwn(record.rebind, to) ? [] : [edit.setIn('rebind', to, withTokens(it, other))];
+    return [edit.unsetIn('rebind', key), ...moved];
   }
-  const map =
-    field === 'styles' && 'styles' in record
-      ? record.styles
-      : field === 'roles' && record.kind === 'scheme'
-        ? record.roles
-        : {};
-  const it = map[key];
-  return it ? value(it) : [];
+  if (field === 'styles' && 'styles' in record)
+    return follow(record.styles[key], next => editOf(record).setIn('styles', key, next));
+  if (field === 'roles' && record.kind === 'scheme')
+    return follow(record.roles[key], next => editOf(record).setIn('roles', key, next));
+  return [];
 }
 
 /** Puts one token in the place of others, wherever they are named; the others go. */
@@ -164,8 +158,7 @@ export function replaceTokens(site: Site, gone: readonly Id[], by: Id): Result<E
   const other = (id: Id) => (set.has(id) ? by : id);
   // A replacement that follows what goes is let go first: it keeps the value it has now.
   const end = literalOf(tokens, NO_REBINDS, keep.value);
-  const freed: Edit[] =
-    end && closure(tokens, set).has(by) ? [{ op: 'set', id: by, path: ['value'], value: end }] : [];
+  const freed: Edit[] = end && closure(tokens, set).has(by) ? [editOf(keep).set('value', end)] : [];
   const done = new Set<string>();
   const edits = going.flatMap(({ id }) =>
     mentionsOf(site, id).flatMap(({ from, path }): Edit[] => {
@@ -177,7 +170,7 @@ export function replaceTokens(site: Site, gone: readonly Id[], by: Id): Result<E
       return renamed(record, path, other);
     }),
   );
-  return ok([...freed, ...edits, ...going.map(({ id }): Edit => ({ op: 'remove', id }))]);
+  return ok([...freed, ...edits, ...going.map(({ id }): Edit => removeRecord(id))]);
 }
 
 /** Takes a token away; one that is in use needs another in its place. */
@@ -185,7 +178,7 @@ export function removeToken(site: Site, id: Id, replacement: Id | null): Result<
   if (replacement !== null) return replaceTokens(site, [id], replacement);
   const users = usersOf(site, id);
   return users.length === 0
-    ? ok([{ op: 'remove', id }])
+    ? ok([removeRecord(id)])
     : fail({
         code: 'in-use',
         message: `It is used ${users.length} time${users.length > 1 ? 's' : ''}. Choose what takes its place.`,
@@ -215,7 +208,7 @@ export function addRamp(site: Site, id: Id, count: number): Result<MadeTokens> {
       value: { type: 'derived', derivation: { op: 'ramp', from: [id], by: [i + 1, count] } },
     }),
   );
-  return ok({ ids: records.map(it => it.id), edits: records.map(record => ({ op: 'put', record })) });
+  return ok({ ids: records.map(it => it.id), edits: records.map(record => putRecord(record)) });
 }
 
 const freeGroup = (site: Site, wanted: string): string =>
@@ -240,7 +233,7 @@ export function addPasted(site: Site, pasted: PastedSwatches, group: string): Ma
       order: orders[i] ?? 'V',
       value: target === undefined ? { type: 'color', value: color } : { type: 'token', token: target },
     };
-    return { op: 'put', record };
+    return putRecord(record);
   });
   return { ids, edits };
 }
@@ -272,26 +265,24 @@ export function importTokens(site: Site, read: ReadTokens): Imported {
     const value = withTokens(it.value, other);
     if (!there) {
       added++;
-      puts.push({ op: 'put', record: { ...it, value, order: orders[i] ?? it.order } });
+      puts.push(putRecord({ ...it, value, order: orders[i] ?? it.order }));
       ids.push(it.id);
     } else if (stableText(there.value) !== stableText(value)) {
       altered++;
-      sets.push({ op: 'set', id: there.id, path: ['value'], value });
+      sets.push(editOf(there).set('value', value));
       ids.push(there.id);
     }
   }
   const keys = keysBetween(lastKey(site.kinds.textStyle.values()), null, read.textStyles.length);
   const styles = read.textStyles.map(
-    (record, i): Edit => ({
-      op: 'put',
-      record: {
+    (record, i): Edit =>
+      putRecord({
         ...record,
         order: keys[i] ?? record.order,
         styles: Object.fromEntries(
           Object.entries(record.styles).map(([slot, value]) => [slot, withTokens(value, other)]),
         ),
-      },
-    }),
+      }),
   );
   return { added, altered, ids, edits: [...puts, ...sets, ...styles] };
 }

@@ -4,10 +4,14 @@ import { mentionsOf } from '../reach/mentions.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import {
   type Edit,
+  editAt,
+  editOf,
   type Id,
+  type NodeKind,
   newId,
-  type Path,
   placedId,
+  putRecord,
+  removeRecord,
   type Site,
   type VariantRecord,
 } from '../site/index.ts';
@@ -36,7 +40,7 @@ export function addVariant(
     order: keyAtEnd(siblings),
     styles: {},
   };
-  return { id: record.id, edits: [{ op: 'put', record }] };
+  return { id: record.id, edits: [putRecord(record)] };
 }
 
 /** A copy right behind the variant, with what is set again for places. */
@@ -56,9 +60,9 @@ export function duplicateVariant(site: Site, id: Id): Result<{ edits: Edit[]; id
   const rules = [...site.kinds.variantRule.values()].flatMap((rule): Edit[] => {
     if (rule.variant !== id) return [];
     const copy = { ...rule, variant: made };
-    return [{ op: 'put', record: { ...copy, id: placedId(copy) } }];
+    return [putRecord({ ...copy, id: placedId(copy) })];
   });
-  return ok({ id: made, edits: [...rekeyed, { op: 'put', record }, ...rules] });
+  return ok({ id: made, edits: [...rekeyed, putRecord(record), ...rules] });
 }
 
 /** Moves a variant to place `index` of its axis. */
@@ -74,10 +78,10 @@ export function beginWithVariant(site: Site, id: Id, begins: boolean): Edit[] {
   const others = variantsOf(site, variant.element, variant.axis).filter(it => it.begins && it.id !== id);
   return begins
     ? [
-        ...others.map(({ id }): Edit => ({ op: 'unset', id, path: ['begins'] })),
-        { op: 'set', id, path: ['begins'], value: true },
+        ...others.map(({ id }): Edit => editAt<'variant'>(id).unset('begins')),
+        editOf(variant).set('begins', true),
       ]
-    : [{ op: 'unset', id, path: ['begins'] }];
+    : [editOf(variant).unset('begins')];
 }
 
 /**
@@ -95,9 +99,9 @@ export function removeVariant(site: Site, id: Id, by: Id | null): Result<Edit[]>
       record: id,
     });
   const edits = mentionsOf(site, id).flatMap(({ from, path }): Edit[] => {
-    if (path === 'variant') return [{ op: 'remove', id: from }];
-    const at: Path = ['variants', variant.axis];
-    return [by === null ? { op: 'unset', id: from, path: at } : { op: 'set', id: from, path: at, value: by }];
+    if (path === 'variant') return [removeRecord(from)];
+    const edit = editAt<NodeKind>(from);
+    return [by === null ? edit.unsetIn('variants', variant.axis) : edit.setIn('variants', variant.axis, by)];
   });
-  return ok([...edits, { op: 'remove', id }]);
+  return ok([...edits, removeRecord(id)]);
 }

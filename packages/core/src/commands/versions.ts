@@ -1,6 +1,15 @@
 import type { LinkTarget } from '../content/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-import { type Edit, type Id, keyBetween, type Site, versionsOf } from '../site/index.ts';
+import {
+  type Edit,
+  editAt,
+  editOf,
+  type Id,
+  keyBetween,
+  putRecord,
+  type Site,
+  versionsOf,
+} from '../site/index.ts';
 import { relinked } from './relink.ts';
 import { removeNodes } from './several.ts';
 import { duplicateNode, type Made } from './structure.ts';
@@ -16,7 +25,7 @@ export function setAside(site: Site, section: Id, name: string): Result<Made> {
     if (edit.op !== 'put') return [];
     const { record } = edit;
     return record.id === id && record.kind === 'section'
-      ? [{ op: 'put', record: { ...record, name, at: { parent: section, order } } }]
+      ? [putRecord({ ...record, name, at: { parent: section, order } })]
       : [edit];
   });
   return ok({ id, edits });
@@ -29,17 +38,12 @@ export function showVersion(site: Site, version: Id): Result<Edit[]> {
   if (!next || !now)
     return fail({ code: 'gone', message: 'That version is no longer there.', record: version });
   const others = versionsOf(site, now.id).filter(it => it.id !== version);
-  const at = (id: Id, parent: Id, order: string): Edit => ({
-    op: 'set',
-    id,
-    path: ['at'],
-    value: { parent, order },
-  });
+  const at = (id: Id, parent: Id, order: string): Edit => editAt<'section'>(id).set('at', { parent, order });
   const lead = (link: LinkTarget): LinkTarget =>
     link.type === 'section' && link.section === now.id ? { ...link, section: version } : link;
   const links = [...site.kinds.widget.values()].flatMap((widget): Edit[] => {
     const other = relinked(widget, lead);
-    return other === widget ? [] : [{ op: 'set', id: widget.id, path: ['content'], value: other.content }];
+    return other === widget ? [] : [editOf(widget).set('content', other.content)];
   });
   return ok([
     at(version, now.at.parent, now.at.order),

@@ -1,5 +1,6 @@
+import type { Styles } from '../slots/index.ts';
 import type { Edit } from './change.ts';
-import type { Id, Kind, RecordMap } from './records.ts';
+import type { Id, Kind, NodeRecord, RecordMap } from './records.ts';
 
 /** Fields of records of a kind that an edit can set; of several kinds, those that all have. */
 type Field<R> = Exclude<keyof R, 'id' | 'kind'> & string;
@@ -12,11 +13,21 @@ type MapField<R> = {
 }[Field<R>];
 type Entry<T> = Present<T> extends Readonly<Record<string, infer V>> ? V : never;
 
+/** Kinds of records that have a field, with what it holds. */
+type KindWith<F extends string, T> = {
+  [K in Kind]: RecordMap[K] extends Readonly<Record<F, T>> ? K : never;
+}[Kind];
+/** Kinds of records that stand in an order of their own. */
+export type OrderedKind = KindWith<'order', string>;
+/** Kinds of records that set values. */
+export type StyledKind = KindWith<'styles', Styles>;
+export type NodeKind = NodeRecord['kind'];
+
 /**
- * Edits of one record: a field that its kind has not, or a value that the field does not hold, does not compile. What the
+ * Edits of the record of an id, which is of kind K: a field that its kind has not, or a value that the field does not hold, does not compile. What the
  * types cannot tell, such as the length of a text, is read where the change is worked out.
  */
-export const editOf = <K extends Kind>({ id }: { readonly kind: K; readonly id: Id }) => ({
+export const editAt = <K extends Kind>(id: Id) => ({
   set: <F extends Field<RecordMap[K]>>(field: F, value: Present<RecordMap[K][F]>): Edit => ({
     op: 'set',
     id,
@@ -36,6 +47,9 @@ export const editOf = <K extends Kind>({ id }: { readonly kind: K; readonly id: 
   }),
   unsetIn: (field: MapField<RecordMap[K]>, key: string): Edit => ({ op: 'unset', id, path: [field, key] }),
 });
+
+/** The same for a record that is at hand. */
+export const editOf = <K extends Kind>({ id }: { readonly kind: K; readonly id: Id }) => editAt<K>(id);
 
 export const putRecord = (record: RecordMap[Kind]): Edit => ({ op: 'put', record });
 /** Takes a record away with all that stands in it. */

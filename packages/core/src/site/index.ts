@@ -3,7 +3,15 @@ export { elementOfArea } from './area.ts';
 export * from './change.ts';
 export { type DeclarationParts, parseDeclarationKey, printDeclarationKey } from './declaration.ts';
 export { differenceTo, fieldEdits } from './difference.ts';
-export { editOf, putRecord, removeRecord } from './editOf.ts';
+export {
+  editAt,
+  editOf,
+  type NodeKind,
+  type OrderedKind,
+  putRecord,
+  removeRecord,
+  type StyledKind,
+} from './editOf.ts';
 export * from './history.ts';
 export { newId, newIds } from './id.ts';
 export { includedIn } from './includedIn.ts';

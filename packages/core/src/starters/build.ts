@@ -12,6 +12,7 @@ import {
   type PageRecord,
   type Place,
   placedId,
+  putRecord,
   type SchemeRecord,
   type SettingsRecord,
   type Site,
@@ -276,6 +277,6 @@ export class SiteBuilder {
 
   /** The site, held to every invariant. */
   site(): Site {
-    return must(applyChange(EMPTY_SITE, { edits: this.records.map(record => ({ op: 'put', record })) })).site;
+    return must(applyChange(EMPTY_SITE, { edits: this.records.map(record => putRecord(record)) })).site;
   }
 }

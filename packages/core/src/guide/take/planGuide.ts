@@ -1,11 +1,12 @@
 import type { Edit } from '../../site/change.ts';
 import { fieldEdits } from '../../site/difference.ts';
+import { editOf, putRecord, removeRecord } from '../../site/editOf.ts';
 import { newId } from '../../site/id.ts';
 import { type Kind, kindNamed, type RecordMap } from '../../site/kinds/index.ts';
 import type { GuideNames } from '../../site/kinds/recordKind.ts';
 import { byOrder } from '../../site/order.ts';
 import { placedId } from '../../site/place.ts';
-import { type Id, type SchemeRecord, SETTINGS, type SiteRecord } from '../../site/records.ts';
+import type { Id, SchemeRecord, SiteRecord } from '../../site/records.ts';
 import { referencesOf } from '../../site/references.ts';
 import { allRecords, getRecord, type Site, settingsOf } from '../../site/site.ts';
 import { stableText } from '../../site/stableText.ts';
@@ -168,19 +169,15 @@ export function planGuide(site: Site, guide: GuideData, face: SchemeRecord['face
 
   const { defaultScheme, textBase, textRatio, ...numbers } = guide.settings;
   const first = theirs[0]?.id ?? defaultScheme;
+  const now = settingsOf(site);
   const wanted = {
+    ...now,
     ...numbers,
     defaultScheme: rename(first),
     textBase: rename(textBase),
     textRatio: rename(textRatio),
   };
-  const now = settingsOf(site);
-  const settings = Object.entries(wanted).flatMap(([field, value]): Edit[] =>
-    Object.entries(now).some(([name, it]) => name === field && it === value)
-      ? []
-      : [{ op: 'set', id: SETTINGS, path: [field], value }],
-  );
-  return { parts, kept: [...kept], settings, reworn };
+  return { parts, kept: [...kept], settings: fieldEdits(now, wanted), reworn };
 }
 
 /** Edits that carry out a plan, or the chosen parts of it. Parts alone leave what goes and the site's settings as they are. */
@@ -192,20 +189,20 @@ export function takeGuide(site: Site, plan: GuidePlan, chosen?: ReadonlySet<Id>)
   for (const { id, before, after } of plan.parts) {
     if (wanted && !wanted.has(id)) continue;
     if (!after) {
-      if (!wanted && !plan.reworn.has(id)) removes.push({ op: 'remove', id });
-    } else if (!before) puts.push({ op: 'put', record: after });
+      if (!wanted && !plan.reworn.has(id)) removes.push(removeRecord(id));
+    } else if (!before) puts.push(putRecord(after));
     else sets.push(...fieldEdits(before, after));
   }
   if (wanted) return [...puts, ...sets];
   const reworn = [...plan.reworn].flatMap(([from, to]): Edit[] => [
     ...[...site.kinds.section.values(), ...site.kinds.page.values()]
       .filter(it => it.scheme === from)
-      .map((it): Edit => ({ op: 'set', id: it.id, path: ['scheme'], value: to })),
+      .map((it): Edit => editOf(it).set('scheme', to)),
     ...[...site.kinds.default.values(), ...site.kinds.variantRule.values()]
       .filter(it => it.place?.type === 'scheme' && it.place.scheme === from)
       .filter(it => !removes.some(edit => edit.op === 'remove' && edit.id === placedId(it)))
-      .map((it): Edit => ({ op: 'remove', id: it.id })),
-    { op: 'remove', id: from },
+      .map((it): Edit => removeRecord(it.id)),
+    removeRecord(from),
   ]);
   return [...puts, ...sets, ...plan.settings, ...removes, ...reworn];
 }

@@ -1,7 +1,7 @@
 import { nearestToken } from '../../commands/nearestToken.ts';
 import { keyAtEnd } from '../../commands/order.ts';
 import { variantsOf } from '../../guide/index.ts';
-import { type Edit, newId, type Site, type VariantRecord } from '../../site/index.ts';
+import { type Edit, newId, putRecord, type Site, type VariantRecord } from '../../site/index.ts';
 import { parseSlot } from '../../slots/index.ts';
 import { isLoose, type Value } from '../../values/index.ts';
 import type { ReadyLook } from './look.ts';
@@ -34,5 +34,5 @@ export function takeLook(site: Site, look: ReadyLook): { edits: Edit[]; id: stri
     order: keyAtEnd(siblings),
     styles,
   };
-  return { id: record.id, edits: [{ op: 'put', record }] };
+  return { id: record.id, edits: [putRecord(record)] };
 }

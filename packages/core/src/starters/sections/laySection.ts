@@ -9,6 +9,7 @@ import {
   keysBetween,
   newId,
   picturesOf,
+  putRecord,
   type SchemeRecord,
   type Site,
   settingsOf,
@@ -57,17 +58,16 @@ export function laySketches(site: Site, sketches: readonly Sketch[], parent: Id)
     for (const [i, { widget, look, content, holds = [] }] of some.entries()) {
       const id = newId('w');
       const words = content ?? elementNamed(widget).sample;
-      puts.push({
-        op: 'put',
-        record: {
+      puts.push(
+        putRecord({
           id,
           kind: 'widget',
           widget,
           at: { parent: into, order: orders[i] ?? 'V' },
           content: Object.fromEntries(Object.entries(words).map(([field, value]) => [field, filled(value)])),
           ...dressed(site, widget, look),
-        },
-      });
+        }),
+      );
       lay(holds, id);
     }
   };
@@ -89,19 +89,16 @@ export function laySection(
     id,
     edits: [
       ...rekeyed,
-      {
-        op: 'put',
-        record: {
-          id,
-          kind: 'section',
-          area,
-          name: starter.label,
-          at: { parent, order },
-          scheme: schemeFor(site, starter.tone),
-          rebind: {},
-          ...dressed(site, elementOfArea(area).name, starter.look),
-        },
-      },
+      putRecord({
+        id,
+        kind: 'section',
+        area,
+        name: starter.label,
+        at: { parent, order },
+        scheme: schemeFor(site, starter.tone),
+        rebind: {},
+        ...dressed(site, elementOfArea(area).name, starter.look),
+      }),
       ...laySketches(site, starter.holds, id),
     ],
   };
