@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { reorder } from '../src/commands/order.ts';
+import { reorder } from '../src/commands/order/order.ts';
 import {
   allRecords,
   applyChange,

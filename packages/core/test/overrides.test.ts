@@ -9,8 +9,9 @@ import {
   promote,
   promoteToToken,
   RANGES,
+  resetOverrides,
 } from '../src/commands/index.ts';
-import { overridesOf, resetOverrides } from '../src/measure/index.ts';
+import { overridesOf } from '../src/measure/index.ts';
 import type { Facet, PropertyName } from '../src/properties/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type Site, stableText } from '../src/site/index.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { placeAmong } from '../src/commands/order.ts';
+import { placeAmong } from '../src/commands/order/order.ts';
 import {
   allRecords,
   applyChange,

@@ -13,7 +13,7 @@ import {
   setSlot,
   showArea,
 } from '../src/commands/index.ts';
-import { reorder } from '../src/commands/order.ts';
+import { reorder } from '../src/commands/order/order.ts';
 import { variantsOf } from '../src/guide/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, getRecord, isNode, type Place, type Site } from '../src/site/index.ts';

@@ -59,17 +59,18 @@ export async function publish(bench: Workbench, { release: id }: { release: stri
     total,
   ]);
   await writeFiles(bench, release, published, assets);
-  await query("update releases set state = 'done', done = $2, problem = null, problems = $3 where id = $1", [
-    id,
-    total,
-    JSON.stringify(problems.slice(0, 50)),
-  ]);
-  // One that was asked for later, or another release chosen meanwhile, stays what visitors see.
-  await query('update sites set live_release = $2, live_after = $3 where id = $1 and live_after < $3', [
-    release.site,
-    id,
-    release.number,
-  ]);
+  await bench.database.transaction(async inside => {
+    await inside(
+      "update releases set state = 'done', done = $2, problem = null, problems = $3 where id = $1",
+      [id, total, JSON.stringify(problems.slice(0, 50))],
+    );
+    // One that was asked for later, or another release chosen meanwhile, stays what visitors see.
+    await inside('update sites set live_release = $2, live_after = $3 where id = $1 and live_after < $3', [
+      release.site,
+      id,
+      release.number,
+    ]);
+  });
 }
 
 async function writeFiles(

@@ -45,10 +45,13 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
   }
 
   async list(site: string): Promise<ReleasesDto> {
-    const [releases, current] = await Promise.all([
-      this.releases.find({ where: { siteId: site }, order: { number: 'DESC' }, take: 200 }),
-      this.sites.findOneBy({ id: site }),
-    ]);
+    const releases = await this.releases.find({
+      where: { siteId: site },
+      order: { number: 'DESC' },
+      take: 200,
+    });
+    // After them, so that one which is done and came to be seen together is told as both.
+    const current = await this.sites.findOneBy({ id: site });
     if (!current) throw notFound('site');
     return {
       unpublished: current.seq - (releases.find(it => it.state === 'done')?.seq ?? 0),

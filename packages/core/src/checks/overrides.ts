@@ -1,4 +1,5 @@
-import { overridesOf, resetOverrides } from '../measure/index.ts';
+import { resetOverrides } from '../commands/index.ts';
+import { overridesOf } from '../measure/index.ts';
 import { getRecord, type Id, isNode, nameOf, nodePage } from '../site/index.ts';
 import { defineCheck, type FoundAt } from './check.ts';
 

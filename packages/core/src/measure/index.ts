@@ -22,6 +22,6 @@ export {
   wantedFor,
   worstContrast,
 } from './overPicture.ts';
-export { type Override, overridesOf, resetOverrides } from './overrides.ts';
+export { type Override, overridesOf } from './overrides.ts';
 export { type Picture, type PictureBehind, pictureAt, pictureBehind } from './pictureBehind.ts';
 export { type RasterIcon, rasterIcons } from './rasterIcons.ts';

@@ -1,13 +1,4 @@
-import {
-  type Edit,
-  getRecord,
-  type Id,
-  isNode,
-  type NodeRecord,
-  nodesIn,
-  SETTINGS,
-  type Site,
-} from '../site/index.ts';
+import { getRecord, type Id, isNode, type NodeRecord, nodesIn, SETTINGS, type Site } from '../site/index.ts';
 import type { Slot } from '../slots/index.ts';
 
 /** One value set by hand on one thing: a slot, or a declaration that is not followed. */
@@ -34,20 +25,3 @@ export function overridesOf(site: Site, page: Id | null = null): Override[] {
       return isNode(record) ? of(record) : [];
     });
 }
-
-/** Takes some overrides away; those that are gone already are left out. */
-export const resetOverrides = (site: Site, overrides: readonly Override[]): Edit[] => {
-  const byNode = new Map<Id, Override[]>();
-  for (const it of overrides) byNode.set(it.node, [...(byNode.get(it.node) ?? []), it]);
-  return [...byNode].flatMap(([id, list]): Edit[] => {
-    const record = getRecord(site, id);
-    if (!isNode(record)) return [];
-    return (['styles', 'declarations'] as const).flatMap((at): Edit[] => {
-      const there = Object.keys(record[at] ?? {});
-      const gone = list.filter(it => it.at === at && there.includes(it.key)).map(it => it.key);
-      if (gone.length === 0) return [];
-      if (gone.length < there.length) return gone.map(key => ({ op: 'unset', id, path: [at, key] }));
-      return [at === 'styles' ? { op: 'set', id, path: [at], value: {} } : { op: 'unset', id, path: [at] }];
-    });
-  });
-};

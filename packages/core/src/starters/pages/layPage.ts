@@ -1,4 +1,4 @@
-import { addPage } from '../../commands/pages.ts';
+import { addPage } from '../../commands/pages/pages.ts';
 import { must } from '../../result/index.ts';
 import { applyChange, type Edit, type Id, type Site } from '../../site/index.ts';
 import { laySection } from '../sections/laySection.ts';

@@ -1,4 +1,4 @@
-import { beginningOf, placeAt } from '../../commands/structure.ts';
+import { beginningOf, placeAt } from '../../commands/pages/structure.ts';
 import type { Content } from '../../content/index.ts';
 import {
   type Area,

@@ -1,7 +1,7 @@
-import { ciede2000, labOf } from '../color/index.ts';
-import { namesTaken, uniqueName } from '../lists/index.ts';
-import { mentionsOf, usersOf } from '../reach/mentions.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import { ciede2000, labOf } from '../../color/index.ts';
+import { namesTaken, uniqueName } from '../../lists/index.ts';
+import { mentionsOf, usersOf } from '../../reach/mentions.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
 import {
   byOrder,
   type Edit,
@@ -16,7 +16,7 @@ import {
   type SiteRecord,
   stableText,
   type TokenRecord,
-} from '../site/index.ts';
+} from '../../site/index.ts';
 import {
   closure,
   derivationNamed,
@@ -26,9 +26,9 @@ import {
   type ReadTokens,
   tokenAt,
   tokenPath,
-} from '../tokens/index.ts';
-import { type TokenType, type Value, withTokens } from '../values/index.ts';
-import { keyAtEnd, lastKey, placeBehind, reorder } from './order.ts';
+} from '../../tokens/index.ts';
+import { type TokenType, type Value, withTokens } from '../../values/index.ts';
+import { keyAtEnd, lastKey, placeBehind, reorder } from '../order/order.ts';
 
 export interface MadeTokens {
   edits: Edit[];

@@ -1,7 +1,7 @@
-import { variantsOf } from '../guide/index.ts';
-import { namesTaken, uniqueName } from '../lists/index.ts';
-import { mentionsOf } from '../reach/mentions.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import { variantsOf } from '../../guide/index.ts';
+import { namesTaken, uniqueName } from '../../lists/index.ts';
+import { mentionsOf } from '../../reach/mentions.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
 import {
   type Edit,
   editAt,
@@ -14,8 +14,8 @@ import {
   removeRecord,
   type Site,
   type VariantRecord,
-} from '../site/index.ts';
-import { keyAtEnd, placeBehind, reorder } from './order.ts';
+} from '../../site/index.ts';
+import { keyAtEnd, placeBehind, reorder } from '../order/order.ts';
 
 const gone = (id: Id) => fail({ code: 'gone', message: 'That variant is no longer there.', record: id });
 

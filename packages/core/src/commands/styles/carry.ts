@@ -1,6 +1,6 @@
-import { type Facet, propertyOf } from '../properties/index.ts';
-import { elementOfNode } from '../render/sources.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import { type Facet, propertyOf } from '../../properties/index.ts';
+import { elementOfNode } from '../../render/sources.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
 import {
   type Edit,
   editOf,
@@ -15,10 +15,10 @@ import {
   printDeclarationKey,
   SETTINGS,
   type Site,
-} from '../site/index.ts';
-import { parseSlot, printSlot, type Slot } from '../slots/index.ts';
-import type { Value } from '../values/index.ts';
-import { type ElementType, partNames, partOf, statesOf } from '../widgets/index.ts';
+} from '../../site/index.ts';
+import { parseSlot, printSlot, type Slot } from '../../slots/index.ts';
+import type { Value } from '../../values/index.ts';
+import { type ElementType, partNames, partOf, statesOf } from '../../widgets/index.ts';
 
 /** How far one looks for things of the same kind. */
 export type Range = 'row' | 'section' | 'page' | 'site';

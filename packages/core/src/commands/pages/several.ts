@@ -1,5 +1,5 @@
-import type { LinkTarget } from '../content/index.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import type { LinkTarget } from '../../content/index.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
 import {
   childrenOf,
   type Edit,
@@ -15,8 +15,8 @@ import {
   type Site,
   subtree,
   type WidgetRecord,
-} from '../site/index.ts';
-import { elementNamed } from '../widgets/index.ts';
+} from '../../site/index.ts';
+import { elementNamed } from '../../widgets/index.ts';
 import { partFrom } from './relink.ts';
 import { canStandIn, copiesBehind, type Made, placesAt } from './structure.ts';
 

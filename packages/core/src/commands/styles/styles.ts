@@ -18,10 +18,10 @@ import {
   type SiteRecord,
   type VariantRecord,
   type VariantRuleRecord,
-} from '../site/index.ts';
-import { parseSlot, printSlot, type Slot } from '../slots/index.ts';
-import type { TypedDeclarations } from '../tokens/index.ts';
-import type { Value } from '../values/index.ts';
+} from '../../site/index.ts';
+import { parseSlot, printSlot, type Slot } from '../../slots/index.ts';
+import type { TypedDeclarations } from '../../tokens/index.ts';
+import type { Value } from '../../values/index.ts';
 
 /** Where a value can be set by hand; a default and a variant may be set again for a place. */
 export type StyleTarget =

@@ -1,8 +1,8 @@
-import { madeGroup, roleIn } from '../guide/index.ts';
-import { type SchemeWish, type SolvedScheme, solveScheme } from '../guide/solve/solveScheme.ts';
-import { namesTaken, uniqueName } from '../lists/index.ts';
-import { mentionsOf } from '../reach/mentions.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import { madeGroup, roleIn } from '../../guide/index.ts';
+import { type SchemeWish, type SolvedScheme, solveScheme } from '../../guide/solve/solveScheme.ts';
+import { namesTaken, uniqueName } from '../../lists/index.ts';
+import { mentionsOf } from '../../reach/mentions.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
 import {
   byOrder,
   type Edit,
@@ -16,9 +16,9 @@ import {
   type SchemeRecord,
   SETTINGS,
   type Site,
-} from '../site/index.ts';
-import { keyAtEnd, lastKey, placeBehind, reorder } from './order.ts';
-import { copiedRules } from './placedRules.ts';
+} from '../../site/index.ts';
+import { keyAtEnd, lastKey, placeBehind, reorder } from '../order/order.ts';
+import { copiedRules } from '../rules/placedRules.ts';
 
 /** Schemes as they are ordered. */
 export const schemesInOrder = (site: Site): SchemeRecord[] => [...site.kinds.scheme.values()].sort(byOrder);

@@ -1,5 +1,5 @@
-import { isRichText } from '../content/index.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import { isRichText } from '../../content/index.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
 import {
   childrenOf,
   type Edit,
@@ -12,9 +12,9 @@ import {
   removeRecord,
   type Site,
   type WidgetRecord,
-} from '../site/index.ts';
-import { parseSlot } from '../slots/index.ts';
-import { elementNamed, partOf } from '../widgets/index.ts';
+} from '../../site/index.ts';
+import { parseSlot } from '../../slots/index.ts';
+import { elementNamed, partOf } from '../../widgets/index.ts';
 import { addWidget, type Made, placesAt } from './structure.ts';
 
 /** The field of a widget between whose paragraphs other things can be put. */

@@ -1,6 +1,6 @@
-import { namesTaken, uniqueName } from '../lists/index.ts';
-import { mentionsOf } from '../reach/mentions.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import { namesTaken, uniqueName } from '../../lists/index.ts';
+import { mentionsOf } from '../../reach/mentions.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
 import {
   type Edit,
   editAt,
@@ -11,8 +11,8 @@ import {
   type Site,
   type StyledKind,
   type TextStyleRecord,
-} from '../site/index.ts';
-import { keyAtEnd, placeBehind, reorder } from './order.ts';
+} from '../../site/index.ts';
+import { keyAtEnd, placeBehind, reorder } from '../order/order.ts';
 
 const gone = (id: Id) => fail({ code: 'gone', message: 'That text style is no longer there.', record: id });
 

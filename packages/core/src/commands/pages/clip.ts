@@ -4,11 +4,11 @@ import {
   type ContentMapping,
   type LinkTarget,
   mapContent,
-} from '../content/index.ts';
-import { LIMITS, scanJson, tooLong } from '../limits/index.ts';
-import { fail, ok, type Result } from '../result/index.ts';
-import { FIRST_SCHEMA, SCHEMA, upgradeRecord } from '../schema/index.ts';
-import { isObject } from '../site/fields.ts';
+} from '../../content/index.ts';
+import { LIMITS, scanJson, tooLong } from '../../limits/index.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
+import { FIRST_SCHEMA, SCHEMA, upgradeRecord } from '../../schema/index.ts';
+import { isObject } from '../../site/fields.ts';
 import {
   type Area,
   type Edit,
@@ -26,13 +26,13 @@ import {
   type Site,
   settingsOf,
   subtree,
-} from '../site/index.ts';
-import { parseSlot, type Slot, type Styles } from '../slots/index.ts';
-import { literalOf, NO_REBINDS, tokenAt, tokenPath } from '../tokens/index.ts';
-import { isId, readValue, tokensIn, type Value, withTokens } from '../values/index.ts';
-import { elementNamed } from '../widgets/index.ts';
-import { nearestToken } from './nearestToken.ts';
-import { type PlacedRule, ruleAbout, rulesAbout } from './placedRules.ts';
+} from '../../site/index.ts';
+import { parseSlot, type Slot, type Styles } from '../../slots/index.ts';
+import { literalOf, NO_REBINDS, tokenAt, tokenPath } from '../../tokens/index.ts';
+import { isId, readValue, tokensIn, type Value, withTokens } from '../../values/index.ts';
+import { elementNamed } from '../../widgets/index.ts';
+import { type PlacedRule, ruleAbout, rulesAbout } from '../rules/placedRules.ts';
+import { nearestToken } from '../tokens/nearestToken.ts';
 import { canHold, placesAt } from './structure.ts';
 
 /** What is on the clipboard: things with all they hold, and what the site they left calls what they name. */

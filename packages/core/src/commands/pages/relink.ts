@@ -1,5 +1,5 @@
-import { type ContentMapping, type LinkTarget, mapContent } from '../content/index.ts';
-import { mentionsOf } from '../reach/mentions.ts';
+import { type ContentMapping, type LinkTarget, mapContent } from '../../content/index.ts';
+import { mentionsOf } from '../../reach/mentions.ts';
 import {
   type Edit,
   editOf,
@@ -8,9 +8,9 @@ import {
   removeRecord,
   type Site,
   type WidgetRecord,
-} from '../site/index.ts';
-import { elementNamed } from '../widgets/index.ts';
-import { rulesAbout } from './placedRules.ts';
+} from '../../site/index.ts';
+import { elementNamed } from '../../widgets/index.ts';
+import { rulesAbout } from '../rules/placedRules.ts';
 
 /** The same widget with other links; the very one where none differs. */
 export function relinked<T extends Pick<WidgetRecord, 'widget' | 'content'>>(

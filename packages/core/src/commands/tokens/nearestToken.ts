@@ -1,9 +1,9 @@
-import { distance } from '../color/index.ts';
-import { type PropertyName, propertyOf, tokenTypesOf } from '../properties/index.ts';
-import type { Id, Site, SiteRecord } from '../site/index.ts';
-import { parseSlot } from '../slots/index.ts';
-import { literalOf, NO_REBINDS } from '../tokens/index.ts';
-import { tokensIn, type Value } from '../values/index.ts';
+import { distance } from '../../color/index.ts';
+import { type PropertyName, propertyOf, tokenTypesOf } from '../../properties/index.ts';
+import type { Id, Site, SiteRecord } from '../../site/index.ts';
+import { parseSlot } from '../../slots/index.ts';
+import { literalOf, NO_REBINDS } from '../../tokens/index.ts';
+import { tokensIn, type Value } from '../../values/index.ts';
 
 /** As browsers begin (CSS Values 4, section 6.1): what a `rem` is where the reader has set nothing. */
 const PX_PER_REM = 16;

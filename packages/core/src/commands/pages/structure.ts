@@ -1,5 +1,5 @@
-import { LIMITS } from '../limits/index.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import { LIMITS } from '../../limits/index.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
 import {
   type Area,
   type At,
@@ -25,10 +25,10 @@ import {
   subtree,
   type Wear,
   type WidgetRecord,
-} from '../site/index.ts';
-import { elementNamed } from '../widgets/index.ts';
-import { placeAmong } from './order.ts';
-import { copiedRules } from './placedRules.ts';
+} from '../../site/index.ts';
+import { elementNamed } from '../../widgets/index.ts';
+import { placeAmong } from '../order/order.ts';
+import { copiedRules } from '../rules/placedRules.ts';
 
 const orderOf = (site: Site, id: Id | undefined): string | null => {
   const record = id === undefined ? undefined : getRecord(site, id);

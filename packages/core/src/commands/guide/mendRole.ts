@@ -1,9 +1,9 @@
-import { type Color, contrast, convert, distance, leastShift, luminance } from '../color/index.ts';
-import { roleIn } from '../guide/index.ts';
-import { roleColor, wantedOf } from '../measure/index.ts';
-import { type Edit, editAt, type Id, type Site, type TokenRecord } from '../site/index.ts';
-import { literalOf, NO_REBINDS } from '../tokens/index.ts';
-import { addToken } from './tokens.ts';
+import { type Color, contrast, convert, distance, leastShift, luminance } from '../../color/index.ts';
+import { roleIn } from '../../guide/index.ts';
+import { roleColor, wantedOf } from '../../measure/index.ts';
+import { type Edit, editAt, type Id, type Site, type TokenRecord } from '../../site/index.ts';
+import { literalOf, NO_REBINDS } from '../../tokens/index.ts';
+import { addToken } from '../tokens/tokens.ts';
 
 /** Binds a role of a scheme to a swatch; to nothing where it falls back on another role. */
 export const bindRole = (scheme: Id, role: string, swatch: Id | null): Edit =>

@@ -1,8 +1,8 @@
-import { elementOfNode } from '../render/sources.ts';
-import { type Edit, getRecord, type Id, isNode, nodesUnder, type Site } from '../site/index.ts';
-import { printSlot, type Slot, type Width } from '../slots/index.ts';
-import { dimension, keyword, type Value } from '../values/index.ts';
-import { firstPart } from '../widgets/index.ts';
+import { elementOfNode } from '../../render/sources.ts';
+import { type Edit, getRecord, type Id, isNode, nodesUnder, type Site } from '../../site/index.ts';
+import { printSlot, type Slot, type Width } from '../../slots/index.ts';
+import { dimension, keyword, type Value } from '../../values/index.ts';
+import { firstPart } from '../../widgets/index.ts';
 import { setSlots } from './styles.ts';
 
 /** A column as it is laid out; lengths in px. */

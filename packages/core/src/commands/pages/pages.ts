@@ -1,5 +1,5 @@
-import type { LinkTarget } from '../content/index.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import type { LinkTarget } from '../../content/index.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
 import {
   childrenOf,
   type Edit,
@@ -16,8 +16,8 @@ import {
   SETTINGS,
   type Site,
   settingsOf,
-} from '../site/index.ts';
-import { copiedRules } from './placedRules.ts';
+} from '../../site/index.ts';
+import { copiedRules } from '../rules/placedRules.ts';
 import { partFrom, relinked } from './relink.ts';
 import { type Made, placeAt } from './structure.ts';
 

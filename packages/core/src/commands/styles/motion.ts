@@ -1,6 +1,6 @@
-import { isMovement, MOVEMENTS, type MovementName } from '../properties/index.ts';
-import type { Edit, Site } from '../site/index.ts';
-import { keyword, type Value } from '../values/index.ts';
+import { isMovement, MOVEMENTS, type MovementName } from '../../properties/index.ts';
+import type { Edit, Site } from '../../site/index.ts';
+import { keyword, type Value } from '../../values/index.ts';
 import { type StyleTarget, setSlots, targetId } from './styles.ts';
 
 const SECTION: StyleTarget = { type: 'default', element: 'section' };

@@ -1,8 +1,8 @@
-import { type PictureBehind, pictureAt } from '../measure/index.ts';
-import type { Edit, Site } from '../site/index.ts';
-import { parseSlot, printSlot } from '../slots/index.ts';
-import type { Tint } from '../values/index.ts';
-import { setSlots } from './styles.ts';
+import { type PictureBehind, pictureAt } from '../../measure/index.ts';
+import type { Edit, Site } from '../../site/index.ts';
+import { parseSlot, printSlot } from '../../slots/index.ts';
+import type { Tint } from '../../values/index.ts';
+import { setSlots } from '../styles/styles.ts';
 
 /** Lays a colour over a picture where it is shown: on the values set there, else on what the guide says, which is set there then. */
 export function layTint(site: Site, behind: PictureBehind, tint: Tint): Edit[] {

@@ -1,6 +1,6 @@
-import { isPresetKind } from '../properties/index.ts';
-import { elementOfNode } from '../render/sources.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import { isPresetKind } from '../../properties/index.ts';
+import { elementOfNode } from '../../render/sources.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
 import {
   type Edit,
   editOf,
@@ -11,12 +11,12 @@ import {
   type Place,
   putRecord,
   type Site,
-} from '../site/index.ts';
-import { parseSlot, printSlot, type Slot } from '../slots/index.ts';
-import { isLoose, type LiteralType, tokenTypeOf, type Value } from '../values/index.ts';
-import { partOf } from '../widgets/index.ts';
-import { type StyleTarget, setSlots } from './styles.ts';
-import { addToken } from './tokens.ts';
+} from '../../site/index.ts';
+import { parseSlot, printSlot, type Slot } from '../../slots/index.ts';
+import { isLoose, type LiteralType, tokenTypeOf, type Value } from '../../values/index.ts';
+import { partOf } from '../../widgets/index.ts';
+import { type StyleTarget, setSlots } from '../styles/styles.ts';
+import { addToken } from '../tokens/tokens.ts';
 import { addVariant, duplicateVariant, nameFor } from './variants.ts';
 
 /** What values set by hand can become. */

@@ -9,7 +9,7 @@ import {
   putRecord,
   type Site,
   type VariantRuleRecord,
-} from '../site/index.ts';
+} from '../../site/index.ts';
 
 export type PlacedRule = (DefaultRecord | VariantRuleRecord) & { place: Place };
 

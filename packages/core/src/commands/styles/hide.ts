@@ -1,8 +1,8 @@
-import { elementOfNode } from '../render/sources.ts';
-import { type Edit, getRecord, type Id, isNode, type NodeRecord, type Site } from '../site/index.ts';
-import { printSlot } from '../slots/index.ts';
-import { keyword } from '../values/index.ts';
-import { partNames, partOf } from '../widgets/index.ts';
+import { elementOfNode } from '../../render/sources.ts';
+import { type Edit, getRecord, type Id, isNode, type NodeRecord, type Site } from '../../site/index.ts';
+import { printSlot } from '../../slots/index.ts';
+import { keyword } from '../../values/index.ts';
+import { partNames, partOf } from '../../widgets/index.ts';
 import { setSlots } from './styles.ts';
 
 /** From which width downwards a thing is not shown. */

@@ -1,9 +1,9 @@
-import { presetStyles, presetsWithin } from '../guide/index.ts';
-import { namesTaken, uniqueName } from '../lists/index.ts';
-import { usersOf } from '../reach/mentions.ts';
-import { elementOfNode } from '../render/sources.ts';
-import { fail, ok, type Problem, type Result } from '../result/index.ts';
-import { includedIn } from '../site/includedIn.ts';
+import { presetStyles, presetsWithin } from '../../guide/index.ts';
+import { namesTaken, uniqueName } from '../../lists/index.ts';
+import { usersOf } from '../../reach/mentions.ts';
+import { elementOfNode } from '../../render/sources.ts';
+import { fail, ok, type Problem, type Result } from '../../result/index.ts';
+import { includedIn } from '../../site/includedIn.ts';
 import {
   byOrder,
   type Edit,
@@ -23,11 +23,11 @@ import {
   type Site,
   stableText,
   type Wear,
-} from '../site/index.ts';
-import { parseSlot, printSlot, type Slot } from '../slots/index.ts';
-import type { Value } from '../values/index.ts';
-import { partNames, partOf, statesOf } from '../widgets/index.ts';
-import { keyAtEnd, placeBehind } from './order.ts';
+} from '../../site/index.ts';
+import { parseSlot, printSlot, type Slot } from '../../slots/index.ts';
+import type { Value } from '../../values/index.ts';
+import { partNames, partOf, statesOf } from '../../widgets/index.ts';
+import { keyAtEnd, placeBehind } from '../order/order.ts';
 import { stylesByKind } from './promote.ts';
 
 const wornBy = (wears: Readonly<Record<Id, Wear>>) =>

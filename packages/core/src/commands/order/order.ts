@@ -1,4 +1,4 @@
-import { LIMITS } from '../limits/index.ts';
+import { LIMITS } from '../../limits/index.ts';
 import {
   byOrder,
   type Edit,
@@ -7,7 +7,7 @@ import {
   keyBetween,
   keysBetween,
   type OrderedKind,
-} from '../site/index.ts';
+} from '../../site/index.ts';
 
 /** Something in a list that stands in the order of keys. */
 interface Keyed {

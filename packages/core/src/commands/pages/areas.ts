@@ -8,7 +8,7 @@ import {
   type SharedArea,
   type Site,
   showsArea,
-} from '../site/index.ts';
+} from '../../site/index.ts';
 import { removeNodes } from './several.ts';
 import { emptySection, type Made, placeAt } from './structure.ts';
 

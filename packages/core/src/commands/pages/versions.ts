@@ -1,5 +1,5 @@
-import type { LinkTarget } from '../content/index.ts';
-import { fail, ok, type Result } from '../result/index.ts';
+import type { LinkTarget } from '../../content/index.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
 import {
   type Edit,
   editAt,
@@ -9,7 +9,7 @@ import {
   putRecord,
   type Site,
   versionsOf,
-} from '../site/index.ts';
+} from '../../site/index.ts';
 import { relinked } from './relink.ts';
 import { removeNodes } from './several.ts';
 import { duplicateNode, type Made } from './structure.ts';
