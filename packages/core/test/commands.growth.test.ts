@@ -92,7 +92,6 @@ import {
   replaceTokens,
   resetAllElements,
   resetGuide,
-  overridesOf,
   resetNode,
   resetOverrides,
   roleFixes,
