@@ -1,6 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import * as commands from '../src/commands/index.ts';
 import {
+  addAsset,
+  addDrawings,
+  addFont,
+  addNote,
   addPage,
   addPasted,
   addPreset,
@@ -34,6 +38,7 @@ import {
   type Edit,
   entranceOf,
   excludePreset,
+  familyIn,
   fittingPresets,
   freeAddress,
   freeName,
@@ -59,6 +64,7 @@ import {
   moveToken,
   moveVariant,
   must,
+  type NoteRecord,
   nameFor,
   nearestToken,
   nearPresets,
@@ -68,9 +74,11 @@ import {
   nudgePage,
   outermost,
   overridesOf,
+  PAIRINGS,
   pagesBelow,
   pasteSwatches,
   pasteThings,
+  pinPicture,
   placeAt,
   placesAt,
   placeWear,
@@ -104,6 +112,7 @@ import {
   setDefaultScheme,
   setEntrance,
   setHome,
+  setNote,
   setSlot,
   setSlots,
   setTyped,
@@ -111,11 +120,15 @@ import {
   shareGrid,
   showArea,
   showVersion,
+  speakWith,
   stableText,
   switchPage,
   switchPreset,
+  type TokenRecord,
   takeOff,
+  takePairing,
   ungroup,
+  unpinPicture,
   unusedPresets,
   wearersOf,
   wearPreset,
@@ -220,9 +233,42 @@ const ids = (prefix: string, site: Site): Id[] => {
   return all.filter(it => new RegExp(`^${prefix}\\d+$`).test(it));
 };
 
+const FILE = { file: 'abcdef0123456789abcd.webp', mime: 'image/webp', width: 800, height: 600 };
+const FONT = {
+  family: 'New',
+  cut: 'normal',
+  weightFrom: 400,
+  weightTo: 400,
+  file: 'abcdef0123456789abcd.woff2',
+  format: 'woff2',
+  bytes: 1200,
+  metrics: { ascent: 900, descent: -200, lineGap: 0, unitsPerEm: 1000, xWidthAvg: 500 },
+} as const;
+const [PAIRING] = PAIRINGS;
+const FAMILY = familyIn(demo, PAIRING?.text ?? '');
+if (!PAIRING || !FAMILY) throw new Error('no pairing');
+const noteOf = (site: Site): NoteRecord => {
+  const [note] = site.kinds.note.values();
+  return note ?? { id: 'n', kind: 'note', name: 'New', order: 'V', text: '' };
+};
+const voiceOf = (site: Site): TokenRecord => {
+  const voice = [...site.kinds.token.values()].find(it => it.type === 'fontFamily');
+  if (!voice) throw new Error('no voice');
+  return voice;
+};
+
 /** Every command, on something of a site that is otherwise large, or on all that it has. */
 const COMMANDS: Record<string, (site: Site) => unknown> = {
+  addAsset: site => addAsset(site, FILE, 'New'),
+  addDrawings: site => addDrawings(site, [{ ...sample('drawing'), name: 'New' }]),
+  addFont: site => addFont(site, FONT),
+  addNote: site => addNote(site, 'New'),
   addPage: site => addPage(site, 'New', 'wide'),
+  pinPicture: site => pinPicture(noteOf(site), sample('asset').id),
+  setNote: site => setNote(sample('scheme'), `${site.kinds.scheme.size}`),
+  speakWith: site => speakWith(voiceOf(site), FAMILY),
+  takePairing: site => takePairing(site, PAIRING),
+  unpinPicture: site => unpinPicture(noteOf(site), sample('asset').id),
   addPasted: site => addPasted(site, must(pasteSwatches('#123\n#456')), 'Grown'),
   addPreset: site => addPreset(site, 'New'),
   addRamp: site => addRamp(site, 't0', 9),
@@ -364,6 +410,7 @@ const NO_COMMANDS = [
   'addressOf',
   'canBeToken',
   'emptySection',
+  'familyValue',
   'readClip',
   'sharesAfter',
   'stylesByKind',

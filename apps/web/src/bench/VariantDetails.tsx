@@ -6,6 +6,7 @@ import {
   moveVariant,
   removeVariant,
   type Site,
+  setNote,
   type VariantRecord,
   variantsOf,
 } from '@cove/core';
@@ -18,7 +19,6 @@ import { EarlierLater } from '../ui/EarlierLater.tsx';
 import { useLocked } from '../ui/locked.ts';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
-import { noteEdit } from '../ui/noteEdit.ts';
 import { Tick } from '../ui/Tick.tsx';
 
 /** A variant itself: its name and note, whether new ones begin with it, its place in the list, its copy and its end. */
@@ -56,7 +56,7 @@ export function VariantDetails({
         />
         <NoteField
           text={variant.note ?? ''}
-          onCommit={note => commit(noteEdit({ kind: 'variant', id }, note), `Note on ${name}`)}
+          onCommit={note => commit(setNote({ kind: 'variant', id }, note), `Note on ${name}`)}
         />
         <Tick
           checked={variant.begins ?? false}

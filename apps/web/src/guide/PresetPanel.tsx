@@ -12,6 +12,7 @@ import {
   presetStyles,
   removePreset,
   type Site,
+  setNote,
   usersOf,
   WIDGETS,
 } from '@cove/core';
@@ -25,7 +26,6 @@ import { Button } from '../ui/Button.tsx';
 import { useLocked } from '../ui/locked.ts';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
-import { noteEdit } from '../ui/noteEdit.ts';
 import { TypedField } from '../ui/TypedField.tsx';
 import { facetsOf, kindsOf } from './tray/Presets.tsx';
 
@@ -92,7 +92,7 @@ function Opened({
       </p>
       <NoteField
         text={record.note ?? ''}
-        onCommit={note => commit(noteEdit(record, note), `Note on ${name}`)}
+        onCommit={note => commit(setNote(record, note), `Note on ${name}`)}
       />
       <TypedField
         label="Set (presets of one set exclude each other)"

@@ -11,6 +11,7 @@ import {
   printTyped,
   removeTextStyle,
   type Site,
+  setNote,
   setSlot,
   type TextStyleRecord,
   tokenPath,
@@ -28,7 +29,6 @@ import { EarlierLater } from '../ui/EarlierLater.tsx';
 import { useLocked } from '../ui/locked.ts';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
-import { noteEdit } from '../ui/noteEdit.ts';
 import { TypedField } from '../ui/TypedField.tsx';
 import { titled } from '../ui/titled.ts';
 import { isOffScale, nearestStep } from './tray/offScale.ts';
@@ -68,7 +68,7 @@ export function TextStylePanel({
         <ReachNote id={style.id} />
         <NoteField
           text={style.note ?? ''}
-          onCommit={note => commit(noteEdit(style, note), `Note on ${style.name}`)}
+          onCommit={note => commit(setNote(style, note), `Note on ${style.name}`)}
         />
         {off && (
           <p className="text-muted">

@@ -1,4 +1,4 @@
-import { LIMITS, newId, putRecord } from '@cove/core';
+import { addAsset, LIMITS } from '@cove/core';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { answer, server } from '../api/client.ts';
@@ -20,11 +20,9 @@ export function useFileUpload(): { upload(file: File): Promise<string | null>; b
           ...fileToSend(file, LIMITS.upload.fileBytes),
         }),
       );
-      const twin = [...session.site.kinds.asset.values()].find(it => it.file === facts.file);
-      if (twin) return twin.id;
-      const id = newId('i');
       const name = file.name.slice(0, 120);
-      return commit([putRecord({ id, kind: 'asset', name, alt: '', ...facts })], `Add ${name}`) ? id : null;
+      const { edits, id } = addAsset(session.site, facts, name);
+      return edits.length === 0 || commit(edits, `Add ${name}`) ? id : null;
     } catch (error) {
       toast.error(`${file.name}: ${problemText(error)}`);
       return null;

@@ -1,4 +1,4 @@
-import { LIMITS, newId, putRecord } from '@cove/core';
+import { addAsset, LIMITS } from '@cove/core';
 import { useState } from 'react';
 import { answer, server } from '../api/client.ts';
 import { fileToSend } from '../api/fileToSend.ts';
@@ -32,11 +32,9 @@ export function usePictureUpload() {
             ...fileToSend(file, LIMITS.upload.pictureBytes),
           }),
         );
-        const twin = [...session.site.kinds.asset.values()].find(it => it.file === facts.file);
         const name = nameOfFile(file.name) || 'Picture';
-        const id = twin?.id ?? newId('i');
-        if (twin || commit([putRecord({ id, kind: 'asset', name, alt: '', ...facts })], `Add ${name}`))
-          ids.push(id);
+        const { edits, id } = addAsset(session.site, facts, name);
+        if (edits.length === 0 || commit(edits, `Add ${name}`)) ids.push(id);
       } catch (error) {
         found.push(`${file.name}: ${problemText(error)}`);
       }

@@ -15,6 +15,7 @@ import {
   parseTokenValue,
   printTyped,
   type Site,
+  setNote,
   type TokenRecord,
   type Value,
 } from '@cove/core';
@@ -117,9 +118,7 @@ export function TokenEditor({
       )}
       <NoteField
         text={token.note ?? ''}
-        onCommit={note =>
-          commit([editOf(token).put('note', note === '' ? null : note)], `Note on ${token.name}`)
-        }
+        onCommit={note => commit(setNote(token, note), `Note on ${token.name}`)}
       />
       <ReachNote id={token.id} />
       {!locked && (

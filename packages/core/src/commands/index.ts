@@ -1,9 +1,12 @@
+export * from './guide/files.ts';
 export { bindRole, roleFixes } from './guide/mendRole.ts';
+export * from './guide/notes.ts';
 export * from './guide/presets.ts';
 export * from './guide/promote.ts';
 export * from './guide/schemes.ts';
 export * from './guide/textStyles.ts';
 export * from './guide/variants.ts';
+export * from './guide/voices.ts';
 export * from './pages/areas.ts';
 export * from './pages/clip.ts';
 export * from './pages/pages.ts';

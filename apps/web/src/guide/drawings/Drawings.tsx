@@ -1,24 +1,20 @@
 import {
+  addDrawings,
   byOrder,
   type DrawingRecord,
-  type Edit,
   editOf,
   ICON_NAMES,
   ICON_SETS,
-  keyBetween,
   LIMITS,
-  namesTaken,
-  newId,
-  putRecord,
+  type NewDrawing,
   removeRecord,
   type Site,
   settingsOf,
-  uniqueName,
   usersOf,
 } from '@cove/core';
 import { useRef, useState } from 'react';
 import { DrawnIcon } from '../../drawings/DrawnIcon.tsx';
-import { useCommit } from '../../session/context.tsx';
+import { useCommit, useSession } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { useLocked } from '../../ui/locked.ts';
 import { NameInPlace } from '../../ui/NameInPlace.tsx';
@@ -29,6 +25,7 @@ import { RasterIcons } from './RasterIcons.tsx';
 /** The icon set, and the brand's own icons and marks: read from SVG, tied to swatches, stored once. */
 export function Drawings({ site }: { site: Site }) {
   const commit = useCommit();
+  const session = useSession();
   const locked = useLocked();
   const picker = useRef<HTMLInputElement>(null);
   const [use, setUse] = useState<DrawingRecord['use']>('icon');
@@ -39,9 +36,7 @@ export function Drawings({ site }: { site: Site }) {
   const upload = async (files: FileList | null) => {
     const { readSvg } = await import('./readSvg.ts');
     const found: string[] = [];
-    const edits: Edit[] = [];
-    const names = namesTaken(site.kinds.drawing.values());
-    let last = all.at(-1)?.order ?? null;
+    const drawings: NewDrawing[] = [];
     for (const file of files ?? []) {
       if (file.size > LIMITS.typed.drawing) {
         found.push(`${file.name}: The drawing is larger than 500 KB. Simplify it first.`);
@@ -52,13 +47,15 @@ export function Drawings({ site }: { site: Site }) {
         found.push(`${file.name}: ${read.problem.message}`);
         continue;
       }
-      last = keyBetween(last, null);
       const plain = file.name.replace(/\.svg$/i, '').replace(/[-_]+/g, ' ');
-      const name = uniqueName(plain.charAt(0).toUpperCase() + plain.slice(1, 80), names);
-      edits.push(putRecord({ id: newId('g'), kind: 'drawing', name, order: last, use, ...read.value }));
+      const name = plain.charAt(0).toUpperCase() + plain.slice(1, 80);
+      drawings.push({ name, use, ...read.value });
     }
-    if (edits.length > 0)
-      commit(edits, `Add ${edits.length === 1 ? 'a drawing' : `${edits.length} drawings`}`);
+    if (drawings.length > 0)
+      commit(
+        addDrawings(session.site, drawings),
+        `Add ${drawings.length === 1 ? 'a drawing' : `${drawings.length} drawings`}`,
+      );
     setProblems(found);
     if (picker.current) picker.current.value = '';
   };

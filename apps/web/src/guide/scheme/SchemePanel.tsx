@@ -11,6 +11,7 @@ import {
   schemeContrasts,
   schemesInOrder,
   setDefaultScheme,
+  setNote,
   settingsOf,
   usersOf,
 } from '@cove/core';
@@ -23,7 +24,6 @@ import { EarlierLater } from '../../ui/EarlierLater.tsx';
 import { useLocked } from '../../ui/locked.ts';
 import { NameField } from '../../ui/NameField.tsx';
 import { NoteField } from '../../ui/NoteField.tsx';
-import { noteEdit } from '../../ui/noteEdit.ts';
 import { OwnRoles } from './OwnRoles.tsx';
 import { RoleRow } from './RoleRow.tsx';
 
@@ -108,7 +108,7 @@ export function SchemePanel({
         </p>
         <NoteField
           text={scheme.note ?? ''}
-          onCommit={note => commit(noteEdit(scheme, note), `Note on ${scheme.name}`)}
+          onCommit={note => commit(setNote(scheme, note), `Note on ${scheme.name}`)}
         />
       </div>
       {!locked && (

@@ -1,13 +1,4 @@
-import {
-  byOrder,
-  editOf,
-  keyBetween,
-  type NoteRecord,
-  newId,
-  putRecord,
-  removeRecord,
-  type Site,
-} from '@cove/core';
+import { addNote, byOrder, editOf, removeRecord, type Site } from '@cove/core';
 import { useState } from 'react';
 import { useCommit } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -24,14 +15,8 @@ export function Notes({ site }: { site: Site }) {
   const [open, setOpen] = useState<string | null>(null);
   const all = [...site.kinds.note.values()].sort(byOrder);
   const add = () => {
-    const record: NoteRecord = {
-      id: newId('n'),
-      kind: 'note',
-      name: 'New note',
-      order: keyBetween(all.at(-1)?.order ?? null, null),
-      text: '',
-    };
-    if (commit([putRecord(record)], 'Add a note')) setOpen(record.id);
+    const { edits, id } = addNote(site, 'New note');
+    if (commit(edits, 'Add a note')) setOpen(id);
   };
   return (
     <Chapter title="Notes" note={String(all.length)}>

@@ -1,4 +1,4 @@
-import { byOrder, editOf, keyBetween, type NoteRecord, type Site } from '@cove/core';
+import { byOrder, type NoteRecord, pinPicture, type Site, unpinPicture } from '@cove/core';
 import { X } from 'lucide-react';
 import { PictureChoice } from '../../pictures/PictureChoice.tsx';
 import { useCommit, useSession } from '../../session/context.tsx';
@@ -13,9 +13,7 @@ export function PinnedPictures({ site, note }: { site: Site; note: NoteRecord })
     .map(([id, order]) => ({ id, order }))
     .sort(byOrder);
   const pin = (id: string | null) => {
-    if (id === null || note.pictures?.[id] !== undefined) return;
-    const order = keyBetween(pinned.at(-1)?.order ?? null, null);
-    commit([editOf(note).setIn('pictures', id, order)], `Pin a picture to ${note.name}`);
+    if (id !== null) commit(pinPicture(note, id), `Pin a picture to ${note.name}`);
   };
   return (
     <>
@@ -35,16 +33,7 @@ export function PinnedPictures({ site, note }: { site: Site; note: NoteRecord })
                     type="button"
                     aria-label={`Take ${picture.name} off`}
                     className="absolute top-0.5 right-0.5 rounded-sm bg-paper p-0.5 hover:text-teal"
-                    onClick={() =>
-                      commit(
-                        [
-                          pinned.length > 1
-                            ? editOf(note).unsetIn('pictures', id)
-                            : editOf(note).unset('pictures'),
-                        ],
-                        `Take a picture off ${note.name}`,
-                      )
-                    }
+                    onClick={() => commit(unpinPicture(note, id), `Take a picture off ${note.name}`)}
                   >
                     <X size={12} />
                   </button>

@@ -1,4 +1,4 @@
-import { editOf, FAMILY_KINDS, LIMITS, newId, putRecord, removeRecord, type Site, usersOf } from '@cove/core';
+import { addFont, editOf, FAMILY_KINDS, LIMITS, removeRecord, type Site, usersOf } from '@cove/core';
 import { useRef, useState } from 'react';
 import { answer, server } from '../../api/client.ts';
 import { fileToSend } from '../../api/fileToSend.ts';
@@ -28,13 +28,9 @@ export function OwnFonts({ site }: { site: Site }) {
             ...fileToSend(file, LIMITS.upload.fontBytes),
           }),
         );
-        const twin = [...session.site.kinds.font.values()].some(it => it.file === facts.file);
-        if (twin) found.push(`${file.name} is there already.`);
-        else
-          commit(
-            [putRecord({ id: newId('f'), kind: 'font', category: 'sans', ...facts })],
-            `Upload ${facts.family}`,
-          );
+        const edits = addFont(session.site, facts);
+        if (edits.length === 0) found.push(`${file.name} is there already.`);
+        else commit(edits, `Upload ${facts.family}`);
       } catch (error) {
         found.push(`${file.name}: ${problemText(error)}`);
       }

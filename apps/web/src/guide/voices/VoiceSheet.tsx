@@ -1,17 +1,16 @@
 import {
-  addToken,
-  type Edit,
-  editOf,
   FAMILY_KINDS,
   type Family,
   type FamilyKind,
   familiesOf,
   familyIn,
+  familyValue,
   hasItalic,
   PAIRINGS,
   type Pairing,
   type Site,
-  type TokenRecord,
+  speakWith,
+  takePairing,
   type WidthClass,
   weightsOf,
   widthClass,
@@ -23,7 +22,6 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
-import { familyValue } from './familyValue.ts';
 import { OwnFonts } from './OwnFonts.tsx';
 import { type SiteWords, wordsOf } from './wordsOf.ts';
 
@@ -94,33 +92,11 @@ export function VoiceSheet({ site, onClose }: { site: Site; onClose(): void }) {
   const chosen = voices.find(it => it.id === voice);
   const current = chosen?.value.type === 'fontFamily' ? chosen.value.value[0] : null;
 
-  const edit = (token: TokenRecord, family: Family): Edit => editOf(token).set('value', familyValue(family));
   const take = (family: Family) =>
-    chosen && commit([edit(chosen, family)], `${chosen.name} speaks with ${family.name}`);
-  const preview = (family: Family | null) => session.show(family && chosen ? [edit(chosen, family)] : null);
-  const pair = ({ name, heading, text, accent }: Pairing) => {
-    const edits: Edit[] = [];
-    for (const [role, family] of [
-      ['Heading', heading],
-      ['Text', text],
-      ['Accent', accent],
-    ] as const) {
-      const found = family === null ? undefined : familyIn(site, family);
-      if (!found) continue;
-      const token = voices.find(it => it.name === role);
-      if (token) edits.push(edit(token, found));
-      else
-        edits.push(
-          ...addToken(site, {
-            type: 'fontFamily',
-            group: voices[0]?.group ?? 'Voices',
-            name: role,
-            value: familyValue(found),
-          }).edits,
-        );
-    }
-    commit(edits, `Take the pairing ${name}`);
-  };
+    chosen && commit([speakWith(chosen, family)], `${chosen.name} speaks with ${family.name}`);
+  const preview = (family: Family | null) =>
+    session.show(family && chosen ? [speakWith(chosen, family)] : null);
+  const pair = (pairing: Pairing) => commit(takePairing(site, pairing), `Take the pairing ${pairing.name}`);
   return (
     <Sheet
       title="Voices"
