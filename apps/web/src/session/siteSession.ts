@@ -1,8 +1,6 @@
 import {
   applyChange,
   type Edit,
-  FIRST_SCHEMA,
-  type FindRecord,
   getRecord,
   History,
   type Id,
@@ -10,26 +8,28 @@ import {
   newId,
   type Result,
   type Right,
-  readEdits,
   SCHEMA,
   type Site,
   siteOf,
   stableText,
   targetOf,
-  upgradeEdits,
   upgradeHistory,
 } from '@cove/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { answer, server } from '../api/client.ts';
-import { RequestProblem } from '../api/requestProblem.ts';
-import { type AwayReason, awayReason } from './away.ts';
+import { Arrivals } from './arrivals.ts';
+import type { AwayReason } from './away.ts';
 import { openChangeStream } from './changeStream.ts';
+import { Draft } from './draft.ts';
 import { type HistoryStore, NO_HISTORY } from './historyStore.ts';
-import { type Loss, LossWatch, wordsOf } from './losses.ts';
+import type { Loss } from './losses.ts';
+import { LossReport } from './lossReport.ts';
 import { forbidden, has, lacking, type Rights } from './mayMake.ts';
 import { Others } from './others.ts';
 import { NO_STORE, type PendingStore } from './pendingStore.ts';
+import { Sender } from './sender.ts';
 import type { Accepted, FromStream, MadeChange, Presence } from './streamMessages.ts';
+import { broughtUp, type Waiting } from './waiting.ts';
 
 /** Where the edits made here are: on the server, on their way, or waiting for it to come back. */
 export type SyncState = 'kept' | 'sending' | 'away';
@@ -81,39 +81,26 @@ const ALL: Rights = { role: 'designer', keeperMay: 'content' };
 const MOST_TO_READ = 5000;
 const PAGE = 500;
 
-/** How long, in ms, a missing change is waited for. */
-const GAP = 1500;
-const RETRY = [500, 1000, 2000, 5000];
-
 /**
  * A site as this browser sees it: what the server accepted, and on top of it what was made here and is on its way.
  * Every edit is applied at once, sent in order, and taken back with a word where the server refuses it.
  */
 export class SiteSession {
   readonly store: StoreApi<SessionState>;
-  private confirmed: Site;
-  private confirmedSeq: number;
-  private pending: Waiting[] = [];
-  private ahead = new Map<number, Accepted>();
+  private readonly draft: Draft;
+  private readonly sender: Sender;
+  private readonly arrivals = new Arrivals(() => void this.reload());
+  private readonly losses = new LossReport(fresh =>
+    this.store.setState(({ losses }) => ({ losses: [...losses, ...fresh] })),
+  );
   /** What was last written to the browser's own store. */
   private saved: readonly Waiting[] | null = null;
   private preview: readonly Edit[] | null = null;
   /** Number of the last change seen when the preview began. */
   private previewBase = 0;
   private history = new History();
-  private readonly watch = new LossWatch();
-  /** Edits that were told to be lost already. */
-  private readonly told = new Set<Edit>();
-  /** Numbers of edits that met nothing, for changes whose answer came before their turn. */
-  private readonly droppedOf = new Map<string, ReadonlySet<number>>();
-  /** Numbers of changes that the server has accepted and whose turn has not come, since earlier ones are missing. */
-  private readonly answered = new Map<string, number>();
   private readonly listeners = new Set<TouchListener>();
   private readonly others: Others;
-  private sending = false;
-  private failures = 0;
-  private timer: ReturnType<typeof setTimeout> | undefined;
-  private gap: ReturnType<typeof setTimeout> | undefined;
   private endStream: (() => void) | null = null;
   private closed = false;
   private readonly endings = new Set<() => void>();
@@ -121,16 +108,25 @@ export class SiteSession {
   private constructor(
     readonly id: string,
     site: Site,
-    seq: number,
+    private confirmedSeq: number,
     private readonly notice: Notice,
     private readonly around: Required<Omit<Around, 'rights'>>,
     private rights: Rights,
   ) {
-    this.confirmed = site;
-    this.confirmedSeq = seq;
+    this.draft = new Draft(site);
+    this.sender = new Sender(id, {
+      waiting: () => this.draft.waiting,
+      accepted: (change, seq, dropped) => {
+        this.losses.dropped(change, dropped, this.site);
+        this.receive({ ...change, seq });
+      },
+      refused: (change, why) => this.refuse(change, why),
+      reached: away => this.store.setState({ away }),
+      failed: () => this.publish(this.site, new Set()),
+    });
     this.store = createStore<SessionState>(() => ({
       site,
-      seq,
+      seq: this.confirmedSeq,
       sync: 'kept',
       away: null,
       waiting: 0,
@@ -163,7 +159,7 @@ export class SiteSession {
     );
     if (kept && kept.seq <= seq) {
       const { history: then, unreadable } = upgradeHistory(kept.history, it =>
-        getRecord(session.confirmed, it),
+        getRecord(session.draft.confirmed, it),
       );
       session.history = new History(then);
       for (const label of unreadable)
@@ -177,11 +173,12 @@ export class SiteSession {
 
   private resume(left: readonly MadeChange[]): void {
     for (const change of left) {
-      this.pending.push(broughtUp(change, it => getRecord(this.draft(), it)));
-      if (!this.isOwn(change)) this.history.heard(this.pending.at(-1)?.edits ?? []);
+      const waiting = broughtUp(change, it => getRecord(this.draft.site, it));
+      this.draft.add(waiting);
+      if (!this.isOwn(change)) this.history.heard(waiting.edits);
     }
-    this.publish(this.draft(), left.length > 0 ? null : new Set());
-    void this.send();
+    this.publish(this.draft.site, left.length > 0 ? null : new Set());
+    void this.sender.send();
   }
 
   private isOwn({ id }: { id: string }): boolean {
@@ -210,7 +207,7 @@ export class SiteSession {
     // What the program did to all paths alike was done to the steps as well.
     if (change.resets === 'upgrade' || this.isOwn(change)) return;
     if (change.resets === 'restore') this.history = new History();
-    else this.history.heard(broughtUp(change, it => getRecord(this.confirmed, it)).edits);
+    else this.history.heard(broughtUp(change, it => getRecord(this.draft.confirmed, it)).edits);
   }
 
   setRights(rights: Rights): void {
@@ -229,8 +226,8 @@ export class SiteSession {
 
   close(): void {
     this.closed = true;
-    clearTimeout(this.timer);
-    clearTimeout(this.gap);
+    this.sender.close();
+    this.arrivals.stop();
     this.others.close();
     this.around.pending.close();
     this.around.history.close();
@@ -249,7 +246,7 @@ export class SiteSession {
 
   /** The site without what is only shown: what stays if a drag is given up. */
   get kept(): Site {
-    return this.preview ? this.draft() : this.site;
+    return this.preview ? this.draft.site : this.site;
   }
 
   onTouched(listener: TouchListener): () => void {
@@ -261,7 +258,7 @@ export class SiteSession {
   show(edits: readonly Edit[] | null): void {
     const before = this.preview;
     if (!before) this.previewBase = this.confirmedSeq;
-    const base = this.draft();
+    const base = this.draft.site;
     this.preview = edits && lacking(this.rights, edits, base) === undefined ? edits : null;
     const applied = this.preview ? applyChange(base, { edits: this.preview }) : null;
     this.publish(applied?.ok ? applied.value.site : base, touchedBy([...(before ?? []), ...(edits ?? [])]));
@@ -274,7 +271,7 @@ export class SiteSession {
   commit(wanted: readonly Edit[], label: string, since?: number): Result<Site> {
     const shown = this.preview;
     this.preview = null;
-    const base = this.draft();
+    const base = this.draft.site;
     const edits = wanted.filter(edit => altersSomething(base, edit));
     if (edits.length === 0) {
       if (shown) this.publish(base, touchedBy(shown));
@@ -291,7 +288,7 @@ export class SiteSession {
     const change = this.newChange(edits, seen);
     this.history.made(change.id, applied.value.inverse, label);
     this.publish(applied.value.site, new Set([...touchedBy(shown ?? []), ...applied.value.after.keys()]));
-    void this.send();
+    void this.sender.send();
     return { ok: true, value: applied.value.site };
   }
 
@@ -324,7 +321,7 @@ export class SiteSession {
 
   private newChange(edits: readonly Edit[], base: number): Waiting {
     const change = { id: `${this.around.tab}-${newId('c')}`, base, schema: SCHEMA, edits };
-    this.pending.push(change);
+    this.draft.add(change);
     return change;
   }
 
@@ -357,7 +354,7 @@ export class SiteSession {
     const step = this.history[direction].pop();
     if (!step) return;
     this.preview = null;
-    const base = this.draft();
+    const base = this.draft.site;
     const { edits, skipped } = this.history.possible(step, id => getRecord(base, id));
     const lacks = lacking(this.rights, edits, base);
     const applied = lacks === undefined ? applyChange(base, { edits }) : forbidden(lacks);
@@ -376,7 +373,7 @@ export class SiteSession {
       `${word}: ${step.label}${skipped > 0 ? `. ${skipped} part${skipped > 1 ? 's' : ''} stayed, since others changed them` : ''}`,
       'info',
     );
-    void this.send();
+    void this.sender.send();
   }
 
   /** Brings back what was lost, over what stands there now. */
@@ -389,51 +386,11 @@ export class SiteSession {
     this.store.setState(({ losses }) => ({ losses: losses.filter(it => it.n !== loss.n) }));
   }
 
-  private tellLosses(losses: readonly Loss[]): void {
-    const fresh = losses.filter(({ edit }) => !this.told.has(edit));
-    for (const { edit } of fresh) this.told.add(edit);
-    if (fresh.length > 0) this.store.setState(state => ({ losses: [...state.losses, ...fresh] }));
-  }
-
-  /** What the server has, with what waits applied on top. */
-  private draft(): Site {
-    return this.applyAll(this.confirmed);
-  }
-
-  /** The change that the server failed at last, and how often. */
-  private failed: { id: string; times: number } | null = null;
-
-  private draftCache: { confirmed: Site; count: number; last: Waiting | undefined; site: Site } | null = null;
-
-  private applyAll(base: Site): Site {
-    const last = this.pending.at(-1);
-    const known = this.draftCache;
-    if (known && known.confirmed === base && known.count === this.pending.length && known.last === last)
-      return known.site;
-    let site = base;
-    if (
-      known &&
-      known.confirmed === base &&
-      known.count === this.pending.length - 1 &&
-      this.pending.at(-2) === known.last &&
-      last
-    ) {
-      const applied = applyChange(known.site, last);
-      site = applied.ok ? applied.value.site : known.site;
-    } else {
-      for (const change of this.pending) {
-        const applied = applyChange(site, change);
-        if (applied.ok) site = applied.value.site;
-      }
-    }
-    this.draftCache = { confirmed: base, count: this.pending.length, last, site };
-    return site;
-  }
-
   private publish(site: Site, touched: ReadonlySet<Id> | null): void {
-    if (this.pending.at(-1) !== this.saved?.at(-1) || this.pending.length !== this.saved?.length) {
-      this.saved = this.pending.slice();
-      this.around.pending.save(this.saved.map(it => it.asMade ?? it)).then(
+    const { waiting } = this.draft;
+    if (waiting !== this.saved) {
+      this.saved = waiting;
+      this.around.pending.save(waiting.map(it => it.asMade ?? it)).then(
         () => this.store.setState({ keptInBrowser: true }),
         () => this.store.setState({ keptInBrowser: false }),
       );
@@ -444,8 +401,8 @@ export class SiteSession {
     this.store.setState({
       site,
       seq: this.confirmedSeq,
-      sync: this.pending.length === 0 ? 'kept' : this.failures > 0 ? 'away' : 'sending',
-      waiting: this.pending.length,
+      sync: waiting.length === 0 ? 'kept' : this.sender.isAway ? 'away' : 'sending',
+      waiting: waiting.length,
       undoLabel,
       redoLabel,
     });
@@ -454,191 +411,97 @@ export class SiteSession {
 
   /** Tries again at once what waits. */
   sendNow(): void {
-    void this.send();
-  }
-
-  private async send(): Promise<void> {
-    if (this.sending || this.closed) return;
-    const change = this.unsent();
-    if (!change) return;
-    clearTimeout(this.timer);
-    this.sending = true;
-    try {
-      const { seq, dropped } = await answer(
-        server.POST('/api/sites/{site}/changes', {
-          params: { path: { site: this.id } },
-          body: change.asMade ?? change,
-        }),
-      );
-      this.failures = 0;
-      this.store.setState({ away: null });
-      this.answered.set(change.id, seq);
-      this.tellDropped(change, dropped);
-      this.receive({ ...change, seq }, new Set(dropped));
-    } catch (error) {
-      const away = awayReason(error);
-      if (error instanceof RequestProblem && away === null)
-        this.refuse(change, `Taken back: ${error.problem.message}`);
-      else if (error instanceof RequestProblem && this.failsAgain(change, error))
-        this.refuse(
-          change,
-          `Set aside: the server failed at this change ${MOST_FAILURES} times${error.request ? ` (request ${error.request})` : ''}. What came after it goes on.`,
-        );
-      else {
-        this.failures++;
-        this.store.setState({ away });
-        this.publish(this.site, new Set());
-        this.timer = setTimeout(() => void this.send(), RETRY[Math.min(this.failures, RETRY.length) - 1]);
-      }
-    } finally {
-      this.sending = false;
-    }
-    if (this.failures === 0) void this.send();
-  }
-
-  /** Whether the server has failed at a change so often that there is no use in sending it again: then others go on. */
-  private failsAgain({ id }: Waiting, { status, problem }: RequestProblem): boolean {
-    if (status !== 500 && problem.code !== 'too-slow') return false;
-    const failed = this.failed?.id === id ? this.failed.times + 1 : 1;
-    this.failed = { id, times: failed };
-    return failed >= MOST_FAILURES;
-  }
-
-  private unsent(): Waiting | undefined {
-    return this.pending.find(change => !this.answered.has(change.id));
+    void this.sender.send();
   }
 
   /** Lets go of changes that are part of what was confirmed. */
   private landed(isIn: (change: Waiting) => boolean): void {
-    const rest = this.pending.filter(change => !isIn(change));
-    for (const change of this.pending) if (!rest.includes(change)) this.answered.delete(change.id);
-    this.pending = rest;
-  }
-
-  /** What an edit was for had been removed by the time it came. */
-  private tellDropped(change: Waiting, dropped: readonly number[]): void {
-    const site = this.site;
-    this.tellLosses(
-      dropped.flatMap(i => {
-        const edit = change.edits[i];
-        return edit?.op === 'set' && getRecord(site, edit.id)
-          ? [this.watch.loss('removed', '', edit, site)]
-          : [];
-      }),
-    );
+    const landed = new Set(this.draft.waiting.filter(isIn));
+    this.draft.remove(it => landed.has(it));
+    this.sender.settle(landed);
   }
 
   private refuse(change: Waiting, why: string): void {
-    // A refusal is an answer: the server is there.
-    this.failures = 0;
-    this.store.setState({ away: null });
     const site = this.site;
-    this.pending = this.pending.filter(it => it !== change);
+    this.draft.remove(it => it === change);
     this.history.forget(change.id);
     this.notice(why, 'problem');
-    this.tellLosses(
-      change.edits.flatMap(edit =>
-        edit.op === 'set' && wordsOf(edit) !== null ? [this.watch.loss('refused', '', edit, site)] : [],
-      ),
-    );
-    this.publish(this.applyAll(this.confirmed), null);
+    this.losses.refused(change, site);
+    this.publish(this.draft.site, null);
   }
 
   /** Takes in an accepted change, in the order of numbers, whether it was made here or elsewhere. */
-  private receive(accepted: Accepted, dropped: ReadonlySet<number> = NONE): void {
-    if (dropped.size > 0) this.droppedOf.set(accepted.id, dropped);
+  private receive(accepted: Accepted): void {
     if (accepted.seq <= this.confirmedSeq) {
       this.settle(accepted.id);
       return;
     }
-    this.ahead.set(accepted.seq, accepted);
-    if (accepted.seq > this.confirmedSeq + 1) this.waitForGap();
+    this.arrivals.add(accepted, this.confirmedSeq);
     this.takeIn();
   }
 
   /** Applies what has come in, as far as there is no gap. */
   private takeIn(): void {
     for (
-      let next = this.ahead.get(this.confirmedSeq + 1);
+      let next = this.arrivals.after(this.confirmedSeq);
       next;
-      next = this.ahead.get(this.confirmedSeq + 1)
+      next = this.arrivals.after(this.confirmedSeq)
     ) {
-      this.ahead.delete(next.seq);
       this.confirmedSeq = next.seq;
-      const { id } = next;
-      const own = this.pending.some(change => change.id === id);
-      const applied = applyChange(this.confirmed, next);
+      const applied = applyChange(this.draft.confirmed, next);
       if (!applied.ok) {
         void this.reload();
         return;
       }
-      const first = this.pending[0];
-      const draft = this.draftCache;
-      this.confirmed = applied.value.site;
-      if (own || this.isOwn(next)) {
-        this.watch.accepted(next, this.droppedOf.get(id) ?? NONE);
-        this.droppedOf.delete(id);
-      }
-      if (own) {
+      const { site, after } = applied.value;
+      const waited = this.draft.has(next.id);
+      this.draft.confirm(site, next.id);
+      if (waited || this.isOwn(next)) this.losses.ownTaken(next);
+      if (waited) {
         // The stream can be faster than the answer: what it tells of us has arrived.
-        this.failures = 0;
-        this.landed(change => change.id === id);
-        // Taking our own first change into the confirmed site leaves the draft as it is.
-        if (first?.id === id && draft && draft.count === this.pending.length + 1)
-          this.draftCache = {
-            confirmed: this.confirmed,
-            count: this.pending.length,
-            last: this.pending.at(-1),
-            site: draft.site,
-          };
+        this.sender.isBack();
+        this.sender.settle([next]);
         this.publishDraft(new Set());
-      } else {
-        if (!this.isOwn(next)) {
-          this.history.heard(next.edits);
-          this.tellLosses(this.watch.heard(next, this.site, applied.value.after, this.pending));
-        }
-        this.publishDraft(new Set(applied.value.after.keys()));
+        continue;
       }
+      if (!this.isOwn(next)) {
+        this.history.heard(next.edits);
+        this.losses.othersTaken(next, this.site, after, this.draft.waiting);
+      }
+      this.publishDraft(new Set(after.keys()));
     }
   }
 
-  /** Changes between may be on their way; where they do not come, the site is read anew. */
-  private waitForGap(): void {
-    clearTimeout(this.gap);
-    this.gap = setTimeout(() => {
-      if (this.ahead.size > 0 && !this.closed) void this.reload();
-    }, GAP);
-  }
-
   private settle(id: string): void {
-    if (!this.pending.some(change => change.id === id)) return;
+    if (!this.draft.has(id)) return;
     this.landed(change => change.id === id);
     this.publishDraft(new Set());
   }
 
   private publishDraft(touched: ReadonlySet<Id>): void {
-    const base = this.draft();
+    const base = this.draft.site;
     const shown = this.preview && applyChange(base, { edits: this.preview });
     this.publish(shown?.ok ? shown.value.site : base, touched);
   }
 
   /** Reads the site anew; where that fails, again after a while. */
   private async reload(): Promise<void> {
-    clearTimeout(this.gap);
+    this.arrivals.stop();
+    if (this.closed) return;
     try {
       const { seq, records } = await answer(
         server.GET('/api/sites/{site}', { params: { path: { site: this.id } } }),
       );
       await this.hearSince(this.confirmedSeq, seq);
       if (this.closed || seq < this.confirmedSeq) return;
-      this.confirmed = siteOf(records);
+      this.draft.rebase(siteOf(records));
       this.confirmedSeq = seq;
-      for (const ahead of this.ahead.keys()) if (ahead <= seq) this.ahead.delete(ahead);
-      this.landed(change => (this.answered.get(change.id) ?? Number.POSITIVE_INFINITY) <= seq);
-      this.publish(this.applyAll(this.confirmed), null);
+      this.arrivals.forgetUpTo(seq);
+      this.landed(change => (this.sender.numberOf(change) ?? Number.POSITIVE_INFINITY) <= seq);
+      this.publish(this.draft.site, null);
       this.takeIn();
     } catch {
-      if (!this.closed) this.gap = setTimeout(() => void this.reload(), GAP);
+      if (!this.closed) this.arrivals.loseLater();
     }
   }
 
@@ -671,7 +534,7 @@ export class SiteSession {
         break;
       case 'open':
         this.around.onReleases();
-        if (this.failures > 0) void this.send();
+        if (this.sender.isAway) void this.sender.send();
     }
   }
 
@@ -679,24 +542,6 @@ export class SiteSession {
     return this.around.tab;
   }
 }
-
-/** A change that waits. One that was made under an earlier schema is kept and sent as it was made: so the server knows it again. */
-interface Waiting extends MadeChange {
-  asMade?: MadeChange;
-}
-
-/** A change under the schema of now, and as it was made. One that cannot be read alters nothing here; the server has the word. */
-function broughtUp(change: MadeChange, find: FindRecord): Waiting {
-  const { schema = FIRST_SCHEMA } = change;
-  if (schema === SCHEMA) return change;
-  const edits = readEdits(upgradeEdits(change.edits, schema, find), LIMITS.computedChange.edits);
-  return { ...change, schema: SCHEMA, edits: edits.ok ? edits.value : [], asMade: { ...change, schema } };
-}
-
-/** How often a change that the server fails at is sent before it is set aside. */
-const MOST_FAILURES = 3;
-
-const NONE: ReadonlySet<number> = new Set();
 
 /** False for setting a path to what it is already. */
 function altersSomething(site: Site, edit: Edit): boolean {
