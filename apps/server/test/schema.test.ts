@@ -160,6 +160,12 @@ describe('what was kept under an earlier schema', () => {
     expect(await world.record('lamp')).toMatchObject({ name: 'Lamp' });
   });
 
+  it('and is named where that guide is looked at in parts, so that no part takes it away', async () => {
+    const id = (await snapshots()).get('With a riddle in the guide');
+    const guide = (await world.get(`/api/sites/tolvane/snapshots/${id}/guide`).expect(200)).body;
+    expect(guide.unread).toEqual(['ownRole']);
+  });
+
   it('a guide is read whole', async () => {
     const { body } = await world.get('/api/guides').expect(200);
     const guide = (await world.get(`/api/guides/${body[0].id}`).expect(200)).body;

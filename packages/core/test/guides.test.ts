@@ -111,6 +111,26 @@ describe('taking a guide', () => {
     expect(plan.parts).toEqual([]);
     expect(takeGuide(demo, plan)).toEqual([]);
   });
+  it('leaves what the guide has and nobody can read as it is, and whatever that names', () => {
+    const base = after(bare(), []);
+    const [spec] = READY_GUIDES;
+    if (!spec) throw new Error('no ready guide');
+    const guide = readyGuide(spec);
+    const goes = planGuide(base, guide).parts.filter(
+      it => it.change === 'goes' && it.before?.kind === 'token',
+    );
+    const [one, other] = goes;
+    if (!one || !other) throw new Error('nothing goes');
+    const linked = after(base, [
+      { op: 'set', id: one.id, path: ['value'], value: { type: 'token', token: other.id } },
+    ]);
+    const gone = taken(linked, guide);
+    expect([one.id, other.id].some(id => gone.kinds.token.has(id))).toBe(false);
+    const left = taken(linked, { ...guide, unread: [one.id] });
+    expect(left.kinds.token.get(one.id)).toEqual(linked.kinds.token.get(one.id));
+    expect(left.kinds.token.has(other.id)).toBe(true);
+  });
+
   it('keeps swatches that only an override names', () => {
     const [spec] = READY_GUIDES;
     if (!spec) throw new Error('no guide');

@@ -68,6 +68,11 @@ async function read(query: Query, site: string, id: string): Promise<ReadSnapsho
   return { note: row.note, site: siteOf(records), unreadable };
 }
 
+const guideIn = ({ site, note, unreadable }: ReadSnapshot): GuideData => ({
+  ...guideOf(site, note),
+  ...(unreadable.length > 0 && { unread: unreadable.map(it => it.id) }),
+});
+
 /** Keeps a site as it is now. */
 export async function keepSnapshot(
   { database, sites }: Workbench,
@@ -81,8 +86,7 @@ export async function guideOfSnapshot(
   { database }: Workbench,
   { site, snapshot }: { site: string; snapshot: string },
 ): Promise<JsonOf<GuideData>> {
-  const { note, site: then } = await read(database.query, site, snapshot);
-  return toJson(guideOf(then, note));
+  return toJson(guideIn(await read(database.query, site, snapshot)));
 }
 
 /** An edit that would take away what the snapshot has, though nobody can read it. */
@@ -107,7 +111,7 @@ export async function restoreSnapshot(
   const all =
     part === 'all'
       ? differenceTo(now.site, wanted.site)
-      : takeGuide(now.site, planGuide(now.site, guideOf(wanted.site, wanted.note)));
+      : takeGuide(now.site, planGuide(now.site, guideIn(wanted)));
   const edits = all.filter(it => !takesUnread(it, wanted.unreadable));
   const unread = wanted.unreadable.map(it => `${it.kind} ${it.id}: ${it.why}`);
   if (edits.length === 0) return { seq: now.seq, unread };

@@ -2,6 +2,7 @@ import { type Kind, kindNamed } from '../../site/kinds/index.ts';
 import type {
   DefaultRecord,
   GuideRecord,
+  Id,
   SettingsRecord,
   SiteRecord,
   VariantRuleRecord,
@@ -27,6 +28,8 @@ export interface GuideData {
   about: string;
   records: readonly GuideRecord[];
   settings: GuideSettings;
+  /** Ids of what it has and nobody can read: what stands under them in a site stays as it is. */
+  unread?: readonly Id[];
 }
 
 /** Records that a guide is made of. */

@@ -135,7 +135,10 @@ export function planGuide(site: Site, guide: GuideData, face: SchemeRecord['face
   }
 
   // What nothing names any more goes; naming is followed from the pages and from what the guide brings.
-  const leftover = new Map(own.filter(it => !after.has(it.id) && !isOwned(it)).map(it => [it.id, it]));
+  const unread = new Set(guide.unread);
+  const leftover = new Map(
+    own.filter(it => !after.has(it.id) && !isOwned(it) && !unread.has(it.id)).map(it => [it.id, it]),
+  );
   const kept = new Set<Id>();
   const follow = (record: SiteRecord) => {
     for (const { to } of referencesOf(record)) {
@@ -146,7 +149,8 @@ export function planGuide(site: Site, guide: GuideData, face: SchemeRecord['face
     }
   };
   for (const record of allRecords(site))
-    if ((!isGuideRecord(record) || isOwned(record)) && record.kind !== 'settings') follow(record);
+    if ((!isGuideRecord(record) || isOwned(record) || unread.has(record.id)) && record.kind !== 'settings')
+      follow(record);
   for (const record of after.values()) follow(record);
   for (const record of leftover.values()) {
     const stays =
