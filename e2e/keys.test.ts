@@ -78,6 +78,7 @@ describe('by keys alone', () => {
     );
     await walker.press('Enter');
     await walker.says('on Fog bank');
+    const address = walker.page.url();
     // Past the cell there is nothing more of the sheet.
     await walker.press('Tab');
     expect(
@@ -90,6 +91,18 @@ describe('by keys alone', () => {
     await walker.press('Control', 'k');
     await walker.page.waitForSelector('[role=dialog]');
     await walker.press('Escape');
+    // What is open stands in the address: it is there again after one has been elsewhere, and for whoever is given it.
+    await walker.click('Release', 'link');
+    await until(
+      async () => walker.page.url(),
+      it => it.endsWith('/release'),
+      'the releases',
+    );
+    await walker.page.goBack();
+    await walker.says('on Fog bank');
+    expect(walker.page.url()).toBe(address);
+    await walker.page.reload();
+    await walker.says('on Fog bank');
   });
 
   it('a value set by hand is promoted', async () => {

@@ -23,13 +23,18 @@ describe('several things', () => {
   it('are picked on the page, set together, grouped and parted again', async () => {
     const { walker } = demo;
     await walker.open('pages/home');
-    const canvas = await walker.frame('Page');
+    await walker.frame('Page');
     await walker.clickOnCanvas(card('cars'));
     await walker.page.keyboard.down('Shift');
     await walker.clickOnCanvas(card('bikes'));
     await walker.page.keyboard.up('Shift');
     await walker.says('2 are picked');
     expect(await picked()).toEqual(['Cars', 'Bikes']);
+    // What is picked stands in the address, and is picked again by whoever opens it.
+    await walker.page.reload();
+    await walker.says('2 are picked');
+    expect(await picked()).toEqual(['Cars', 'Bikes']);
+    const canvas = await walker.frame('Page');
     await walker.find('opacity');
     await walker.type('Opacity', '0.5');
     await walker.styleIs(canvas, card('cars'), 'opacity', '0.5');

@@ -15,6 +15,7 @@ import {
   type Place,
   placedId,
   placeKey,
+  placeNamed,
   readRecord,
   SETTINGS,
   type Site,
@@ -41,6 +42,24 @@ const PLACES: readonly Place[] = [
 /** What holds of a heading's opacity in a scope. */
 const held = (site: Site, scope: ReturnType<typeof placedScope>) =>
   winner(contributionsTo(site, scope, 'text').get('opacity'), 'rest', 'wide')?.value ?? null;
+
+describe('the word for a place', () => {
+  it.each(PLACES.map(place => [placeKey(place), place] as const))('%s leads back to it', (key, place) => {
+    expect(placeNamed(demo, key)).toEqual(place);
+  });
+  it.each([
+    '',
+    'page',
+    'page-',
+    'page-nowhere',
+    'branch-crossing',
+    'section-fares',
+    'area-cellar',
+    'kind-',
+    '-',
+    'long-',
+  ])('that stands for none, such as “%s”, leads nowhere', key => expect(placeNamed(demo, key)).toBeNull());
+});
 
 describe('a rule for a place', () => {
   it.each(PLACES.map(place => [place.type, place] as const))(

@@ -1,11 +1,8 @@
 import {
   elementNamed,
   firstPart,
-  getRecord,
   type Id,
-  maybeElement,
   nameOf,
-  type Place,
   partOf,
   type SpecimenRow,
   schemesInOrder,
@@ -15,12 +12,13 @@ import {
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Bench } from '../bench/Bench.tsx';
-import type { Subject } from '../bench/subject.ts';
+import type { ElementSubject, Subject } from '../bench/subject.ts';
 import { ScrollTogether } from '../canvas/scrollTogether.ts';
 import { useSite } from '../session/context.tsx';
 import { Lock } from '../session/rights.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
+import { subjectAddress, subjectIn } from './guideAddress.ts';
 import { useBeside } from './guides/useBeside.ts';
 import { PresetPanel } from './PresetPanel.tsx';
 import { type Across, columnsFor, Specimen } from './Specimen.tsx';
@@ -34,20 +32,25 @@ const PageInView = lazy(async () => ({ default: (await import('./PageInView.tsx'
 const GroundPanel = lazy(async () => ({ default: (await import('./GroundPanel.tsx')).GroundPanel }));
 const GuidesPanel = lazy(async () => ({ default: (await import('./guides/GuidesPanel.tsx')).GuidesPanel }));
 
-interface Selected {
-  subject: Subject;
-  row: string;
-  column: string;
+/** The row in which an element shows that wears some variants: the one that wears as many of them as any. */
+function rowOf(rows: readonly SpecimenRow[], { element, variants }: ElementSubject): string {
+  let best = { row: element, alike: 0 };
+  for (const row of rows) {
+    if (row.element.name !== element) continue;
+    const alike = Object.values(row.variants).filter(id => variants.includes(id)).length;
+    if (alike > best.alike) best = { row: row.id, alike };
+  }
+  return best.row;
 }
 
-/** The row in which an element shows that wears some variants: that of the first it has a row for, else its own. */
-const rowOf = (rows: readonly SpecimenRow[], element: string, variants: readonly Id[]): string =>
-  rows
-    .filter(it => it.element.name === element)
-    .reduce(
-      (best, row) => (Object.values(row.variants).some(id => variants.includes(id)) ? row.id : best),
-      element,
-    );
+/** What is picked shows at once: the next key may already mean it. */
+const AT_ONCE = { replace: true, flushSync: true } as const;
+
+/** The cell of the specimen in which a subject shows. */
+const cellOf = (rows: readonly SpecimenRow[], across: Across, subject: ElementSubject) => ({
+  row: rowOf(rows, subject),
+  column: { schemes: subject.scheme, widths: subject.width, states: subject.state }[across],
+});
 
 /** The guide: its foundations at the left, every element in the middle, the bench at the right. */
 export function GuideStation() {
@@ -61,76 +64,46 @@ export function GuideStation() {
   const first = useRef(site);
   const beside = useBeside(view.beside, first.current);
   const together = useMemo(() => new ScrollTogether('.row', 'data-anchor'), []);
-  const [hit, setHit] = useState<Selected | null>(null);
 
   const rows = useMemo(() => specimenRows(site), [site]);
-  const preset = params.get('preset');
   const guides = params.has('guides');
   const ground = params.has('ground');
-  const openScheme = site.kinds.scheme.get(params.get('scheme') ?? '');
+  const wantedScheme = params.has('role') ? settingsOf(site).defaultScheme : params.get('scheme');
+  const openScheme = site.kinds.scheme.get(wantedScheme ?? '');
   const openStyle = site.kinds.textStyle.get(params.get('style') ?? '');
-  const element = maybeElement(params.get('element') ?? '');
-  const rule = getRecord(site, params.get('rule') ?? '');
-  const onPage = site.kinds.page.get(params.get('onPage') ?? '');
-  const place = useMemo((): Place | null => {
-    if (rule?.kind === 'default' || rule?.kind === 'variantRule') return rule.place;
-    return onPage ? { type: 'page', page: onPage.id } : null;
-  }, [rule, onPage]);
-  const variants = params.get('variants')?.split(',').filter(Boolean) ?? [];
+  const subject = useMemo(() => subjectIn(params, site, scheme), [params, site, scheme]);
+  const preset = subject?.type === 'preset' ? subject.preset : null;
+  const chosen = useMemo(
+    () => (subject?.type === 'element' ? cellOf(rows, across, subject) : null),
+    [subject, rows, across],
+  );
+  const open = (next: Subject) => {
+    if (next.type !== 'node') setParams(subjectAddress(next), AT_ONCE);
+  };
 
-  const selected = useMemo((): Selected | null => {
-    if (hit) return hit;
-    if (!element) return null;
-    return {
-      subject: {
-        type: 'element',
-        element: element.name,
-        variants,
-        scheme,
-        target: variants.at(-1) ?? null,
-        place,
-        part: firstPart(element),
-        state: 'rest',
-        width: 'wide',
-      },
-      row: rowOf(rows, element.name, variants),
-      column: scheme,
-    };
-  }, [hit, element, variants, place, rows, scheme]);
-
-  const onHit = ({ row: rowId, column: columnId, part, variants: worn }: Hit) => {
+  const onHit = ({ row: rowId, column: columnId, part, variants }: Hit) => {
     const row = rows.find(it => it.id === rowId);
     const column = columnsFor(site, across, scheme).find(it => it.id === columnId);
     if (!row || !column) return;
     // The first click picks the element as a whole, a further one the part under the pointer.
     const again =
-      selected?.row === rowId &&
-      selected.column === columnId &&
-      selected.subject.type === 'element' &&
-      selected.subject.variants.join() === worn.join();
-    const subject: Subject = {
+      subject?.type === 'element' &&
+      chosen?.row === rowId &&
+      chosen.column === columnId &&
+      subject.variants.join() === variants.join();
+    open({
       type: 'element',
       element: row.element.name,
-      variants: worn,
+      variants,
       scheme: column.scheme,
-      target: worn.at(-1) ?? null,
+      target: variants.at(-1) ?? null,
       part: again && partOf(row.element, part) ? part : firstPart(row.element),
       state: column.state,
       width: column.width,
-    };
-    setHit({ subject, row: rowId, column: columnId });
-    setParams({}, { replace: true });
+    });
   };
 
   const openToken = (id: Id | null) => setParams(id ? { token: id } : {}, { replace: true });
-  const subject: Subject | null = preset
-    ? { type: 'preset', preset, part: 'box', state: 'rest', width: 'wide' }
-    : (selected?.subject ?? null);
-  const [presetSituation, setPresetSituation] = useState<Subject | null>(null);
-  const shown =
-    preset && presetSituation?.type === 'preset' && presetSituation.preset === preset
-      ? presetSituation
-      : subject;
 
   return (
     <div className="grid h-full grid-cols-[232px_1fr_292px] grid-rows-[minmax(0,1fr)]">
@@ -187,13 +160,7 @@ export function GuideStation() {
         </div>
         {middle === 'page' ? (
           <Suspense fallback={<p className="p-4 text-muted">Opening …</p>}>
-            <PageInView
-              site={site}
-              onSubject={next => {
-                setHit({ subject: next, row: '', column: '' });
-                setParams({}, { replace: true });
-              }}
-            />
+            <PageInView site={site} onSubject={open} />
           </Suspense>
         ) : (
           <div
@@ -234,7 +201,7 @@ export function GuideStation() {
               scheme={scheme}
               filter={filter}
               view={view}
-              chosen={preset || openScheme || openStyle || guides || ground ? null : selected}
+              chosen={openScheme || openStyle || guides || ground ? null : chosen}
               onHit={onHit}
             />
           </div>
@@ -272,30 +239,24 @@ export function GuideStation() {
               style={openStyle}
               onOpen={id => setParams(id === null ? {} : { style: id })}
             />
-          ) : shown ? (
+          ) : subject ? (
             <div className="min-h-0 flex-1">
               <Bench
-                subject={shown}
-                onSubject={next =>
-                  next.type === 'preset'
-                    ? setPresetSituation(next)
-                    : selected &&
-                      setHit({
-                        ...selected,
-                        subject: next,
-                        ...(next.type === 'element' && { row: rowOf(rows, next.element, next.variants) }),
-                      })
-                }
+                subject={subject}
+                onSubject={open}
                 path={
-                  shown.type === 'element'
+                  subject.type === 'element'
                     ? [
                         { id: 'elements', label: 'Elements' },
-                        { id: 'element', label: elementNamed(shown.element).label },
-                        { id: 'scheme', label: `on ${nameOf(site, shown.scheme)}` },
+                        { id: 'element', label: elementNamed(subject.element).label },
+                        { id: 'scheme', label: `on ${nameOf(site, subject.scheme)}` },
                       ]
                     : [
                         { id: 'presets', label: 'Presets' },
-                        { id: 'preset', label: shown.type === 'preset' ? nameOf(site, shown.preset) : '' },
+                        {
+                          id: 'preset',
+                          label: subject.type === 'preset' ? nameOf(site, subject.preset) : '',
+                        },
                       ]
                 }
               />

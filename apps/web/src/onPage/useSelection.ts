@@ -10,7 +10,7 @@ import {
   type Width,
 } from '@cove/core';
 import { useCallback, useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { useSession } from '../session/context.tsx';
 
 export interface Picked {
@@ -22,18 +22,36 @@ const NONE: readonly Id[] = [];
 /** What is picked shows at once: the next key may already mean it. */
 const AT_ONCE = { replace: true, flushSync: true } as const;
 
-/** What is picked on a page: one thing and a part of it, and others beside it; with the state and width it is shown in. */
+/** The state and width in which what is picked is shown. */
+export interface PageSituation {
+  state: State;
+  width: Width;
+}
+
+/** Where a selection is found in an address: further things in its fragment, since there can be more than a server takes. */
+function selectionIn(search: string, hash: string) {
+  const params = new URLSearchParams(search);
+  const also = new URLSearchParams(hash.slice(1)).get('also');
+  return {
+    nodeId: params.get('node'),
+    part: params.get('part'),
+    others: also ? also.split(',') : NONE,
+  };
+}
+
+const selectionAddress = (picked: Picked | null, also: readonly Id[]) => ({
+  search: `?${new URLSearchParams({ ...picked })}`,
+  hash: also.length > 0 ? `#also=${also.join(',')}` : '',
+});
+
+/** What is picked on a page, as its address says it: one thing and a part of it, and others beside it; with the state and width it is shown in. */
 export function useSelection(site: Site, page: Id) {
   const session = useSession();
-  const [params, setParams] = useSearchParams();
-  const [situation, setSituation] = useState<{ state: State; width: Width }>({
-    state: 'rest',
-    width: 'wide',
-  });
-  const [others, setOthers] = useState<readonly Id[]>(NONE);
-  const nodeId = params.get('node');
+  const navigate = useNavigate();
+  const { search, hash } = useLocation();
+  const { nodeId, part, others } = useMemo(() => selectionIn(search, hash), [search, hash]);
+  const [situation, setSituation] = useState<PageSituation>({ state: 'rest', width: 'wide' });
   const record = nodeId === null ? undefined : getRecord(site, nodeId);
-  const part = params.get('part');
   const picked = useMemo((): Picked | null => {
     if (nodeId === page) return { node: page, part: 'box' };
     if (nodeId === null || !isNode(record)) return null;
@@ -52,10 +70,13 @@ export function useSelection(site: Site, page: Id) {
     [picked, others, site, page],
   );
 
+  const go = useCallback(
+    (next: Picked | null, also: readonly Id[]) => void navigate(selectionAddress(next, also), AT_ONCE),
+    [navigate],
+  );
   const pick = useCallback(
-    (next: Picked | null) => {
-      setOthers(NONE);
-      setParams(next ? { node: next.node, part: next.part } : {}, AT_ONCE);
+    (next: Picked | null, also: readonly Id[] = NONE) => {
+      go(next, also);
       const target = next && getRecord(session.site, next.node);
       if (next && isNode(target))
         setSituation(now =>
@@ -64,12 +85,12 @@ export function useSelection(site: Site, page: Id) {
             : { ...now, state: 'rest' },
         );
     },
-    [session, setParams],
+    [session, go],
   );
   const pickNode = useCallback(
-    (id: Id) => {
+    (id: Id, also: readonly Id[] = NONE) => {
       const it = getRecord(session.site, id);
-      if (isNode(it)) pick({ node: id, part: firstPart(elementOfNode(it)) });
+      if (isNode(it)) pick({ node: id, part: firstPart(elementOfNode(it)) }, also);
     },
     [session, pick],
   );
@@ -80,20 +101,15 @@ export function useSelection(site: Site, page: Id) {
       else if (id === picked.node) {
         const [next, ...rest] = nodes.slice(1);
         if (next === undefined) pick(null);
-        else {
-          pickNode(next);
-          setOthers(rest);
-        }
-      } else setOthers(nodes.slice(1).includes(id) ? others.filter(it => it !== id) : [...others, id]);
+        else pickNode(next, rest);
+      } else go(picked, nodes.includes(id) ? others.filter(it => it !== id) : [...others, id]);
     },
-    [picked, page, nodes, others, pick, pickNode],
+    [picked, page, nodes, others, pick, pickNode, go],
   );
   const pickAll = useCallback(
     (ids: readonly Id[]) => {
       const [first, ...rest] = ids;
-      if (first === undefined) return;
-      pickNode(first);
-      setOthers(rest);
+      if (first !== undefined) pickNode(first, rest);
     },
     [pickNode],
   );
@@ -111,8 +127,8 @@ export function useSelection(site: Site, page: Id) {
   );
   /** Another part of what is picked. */
   const openPart = useCallback(
-    (name: string) => picked && setParams({ node: picked.node, part: name }, AT_ONCE),
-    [picked, setParams],
+    (name: string) => picked && go({ node: picked.node, part: name }, others),
+    [picked, others, go],
   );
   return { picked, openPart, nodes, situation, setSituation, pick, pickNode, pickAll, pickOnPage, toggle };
 }

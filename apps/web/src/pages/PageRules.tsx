@@ -1,4 +1,4 @@
-import { ELEMENTS, type Id, type PageRecord, removeRecord, type Site } from '@cove/core';
+import { ELEMENTS, type Id, type PageRecord, placeKey, removeRecord, type Site } from '@cove/core';
 import { useNavigate } from 'react-router';
 import { useGo } from '../navigation/go.ts';
 import { useCommit, useSession } from '../session/context.tsx';
@@ -77,7 +77,9 @@ export function PageRules({ site, page }: { site: Site; page: PageRecord }) {
           label="Set an element for this page alone"
           options={ELEMENTS.filter(it => it.markup).map(({ name, label }) => ({ value: name, label }))}
           onChoose={name =>
-            void navigate(`/sites/${session.id}/guide?element=${name}&onPage=${encodeURIComponent(page.id)}`)
+            void navigate(
+              `/sites/${session.id}/guide?element=${name}&at=${placeKey({ type: 'page', page: page.id })}`,
+            )
           }
         />
       )}

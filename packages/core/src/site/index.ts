@@ -26,7 +26,7 @@ export type { GuideNames, Location } from './kinds/recordKind.ts';
 export { contentReferences } from './kinds/widget.ts';
 export { effectsOf, foundationOf, locationOf, nameOf } from './named.ts';
 export { byOrder, isOrderKey, keyBetween, keysBetween } from './order.ts';
-export { placeAbout, placedId, placeIsAbout, placeKey } from './place.ts';
+export { placeAbout, placedId, placeIsAbout, placeKey, placeNamed } from './place.ts';
 export { readEdits } from './readChange.ts';
 export { readRecord } from './readRecord.ts';
 export * from './records.ts';

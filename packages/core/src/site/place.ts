@@ -1,4 +1,12 @@
-import type { DefaultRecord, Id, Place, VariantRuleRecord } from './records.ts';
+import {
+  AREAS,
+  type DefaultRecord,
+  type Id,
+  PAGE_KINDS,
+  type Place,
+  type VariantRuleRecord,
+} from './records.ts';
+import type { Site } from './site.ts';
 
 /** One word for a place: two that mean the same have the same. */
 export const placeKey = (place: Place): string => {
@@ -19,6 +27,21 @@ export const placeKey = (place: Place): string => {
       return 'long';
   }
 };
+
+/** The place that such a word stands for; null where it stands for none, or for what is no longer there. */
+export function placeNamed(site: Site, key: string): Place | null {
+  if (key === 'long') return { type: 'longForm' };
+  const dash = key.indexOf('-');
+  const [type, name] = [key.slice(0, dash), key.slice(dash + 1)];
+  const { page: pages, section: sections, scheme: schemes } = site.kinds;
+  const pageKind = PAGE_KINDS.find(it => it === name);
+  const area = AREAS.find(it => it === name);
+  if (type === 'kind') return pageKind ? { type: 'pageKind', pageKind } : null;
+  if (type === 'area') return area ? { type: 'area', area } : null;
+  if (type === 'page' || type === 'branch') return pages.has(name) ? { type, page: name } : null;
+  if (type === 'scheme') return schemes.has(name) ? { type, scheme: name } : null;
+  return type === 'section' && sections.has(name) ? { type, section: name } : null;
+}
 
 /** The page, scheme or section that a place is about; null for other places. */
 export const placeIsAbout = (place: Place): Id | null => {

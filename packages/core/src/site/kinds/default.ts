@@ -1,6 +1,6 @@
 import type { Styles } from '../../slots/index.ts';
 import { isObject } from '../fields.ts';
-import { placedId } from '../place.ts';
+import { placedId, placeKey } from '../place.ts';
 import { place } from '../readPlace.ts';
 import { declarations, onElement, styles } from '../readStyles.ts';
 import type { Declaring, Id, Place } from '../records.ts';
@@ -58,7 +58,7 @@ export const defaultKind: RecordKind<DefaultRecord, InGuide<DefaultRecord>> = {
     `default of ${record.element}${record.place ? `, ${placeName(record.place, nameOf)}` : ''}`,
   location: record => ({
     station: 'guide',
-    open: { element: record.element, ...(record.place && { rule: record.id }) },
+    open: { element: record.element, ...(record.place && { at: placeKey(record.place) }) },
   }),
   effects: ruleEffects,
 };

@@ -1,5 +1,5 @@
 import type { Styles } from '../../slots/index.ts';
-import { placedId } from '../place.ts';
+import { placedId, placeKey } from '../place.ts';
 import { place } from '../readPlace.ts';
 import { declarations, styles } from '../readStyles.ts';
 import type { Declaring, Id, Place } from '../records.ts';
@@ -57,7 +57,9 @@ export const variantRule: RecordKind<VariantRuleRecord, InGuide<VariantRuleRecor
   location(record, site) {
     const of = site.kinds.variant.get(record.variant);
     const there = of && variant.location(of, site);
-    return there?.station === 'guide' ? { station: 'guide', open: { ...there.open, rule: record.id } } : null;
+    return there?.station === 'guide'
+      ? { station: 'guide', open: { ...there.open, at: placeKey(record.place) } }
+      : null;
   },
   effects: ruleEffects,
 };
