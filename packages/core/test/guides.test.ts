@@ -1,7 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { nearSwatches } from '../src/commands/index.ts';
 import { type GuideData, guideOf, planGuide, takeGuide } from '../src/guide/index.ts';
-import { schemeContrasts } from '../src/measure/index.ts';
+import { nearSwatches, schemeContrasts } from '../src/measure/index.ts';
 import { compareSites } from '../src/reach/index.ts';
 import { must } from '../src/result/index.ts';
 import {

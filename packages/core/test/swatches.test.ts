@@ -6,10 +6,10 @@ import {
   duplicateToken,
   importTokens,
   moveToken,
-  nearSwatches,
   removeToken,
   replaceTokens,
 } from '../src/commands/index.ts';
+import { nearSwatches } from '../src/measure/index.ts';
 import { mentionsOf, usersOf } from '../src/reach/index.ts';
 import { must } from '../src/result/index.ts';
 import { allRecords, applyChange, byOrder, type Edit, type Site } from '../src/site/index.ts';

@@ -66,19 +66,60 @@ export interface Finding {
   readonly fixes: () => readonly Fix[];
 }
 
-/** A check whose facts nobody outside needs to know. */
-export interface AnyCheck extends Omit<Check<never>, 'run' | 'message' | 'fixes'> {
-  findings(site: Site, measured: Measured): readonly Finding[];
+/** What a check says of a site that is edited: worked out again only when a record of a kind it depends on has changed. */
+export interface CheckRun<Facts> {
+  /** The cases with what is known of them; the very same list while nothing changes. */
+  found(site: Site, measured?: Measured): readonly Found<Facts>[];
+  /** The cases as they are shown. */
+  findings(site: Site, measured?: Measured): readonly Finding[];
 }
 
-export const defineCheck = <Facts>(check: Check<Facts>): AnyCheck & Check<Facts> => ({
+export interface DefinedCheck<Facts> extends Check<Facts> {
+  /** A run of its own, which remembers what it found last. */
+  begin(): CheckRun<Facts>;
+}
+
+/** A check whose facts nobody outside needs to know. */
+export type AnyCheck = Pick<
+  DefinedCheck<never>,
+  'id' | 'title' | 'severity' | 'thresholds' | 'docs' | 'dependsOn'
+> & {
+  begin(): Pick<CheckRun<never>, 'findings'>;
+};
+
+function begin<Facts>(check: Check<Facts>): CheckRun<Facts> {
+  let last: { site: Site; measured: Measured; found: readonly Found<Facts>[] } | null = null;
+  let shown: { of: readonly Found<Facts>[]; findings: readonly Finding[] } | null = null;
+  const found = (site: Site, measured: Measured = NOTHING_MEASURED) => {
+    const before = last;
+    const isSame =
+      before?.measured === measured &&
+      check.dependsOn.every(kind => before.site.kinds[kind] === site.kinds[kind]);
+    const known = before && isSame ? before.found : check.run(site, measured);
+    last = { site, measured, found: known };
+    return known;
+  };
+  return {
+    found,
+    findings(site, measured) {
+      const of = found(site, measured);
+      if (shown?.of === of) return shown.findings;
+      const findings = of.map(
+        (it): Finding => ({
+          check: check.id,
+          severity: check.severity,
+          at: it.at,
+          message: check.message(it.facts, site),
+          fixes: () => check.fixes?.(it, site) ?? [],
+        }),
+      );
+      shown = { of, findings };
+      return findings;
+    },
+  };
+}
+
+export const defineCheck = <Facts>(check: Check<Facts>): DefinedCheck<Facts> => ({
   ...check,
-  findings: (site, measured) =>
-    check.run(site, measured).map(found => ({
-      check: check.id,
-      severity: check.severity,
-      at: found.at,
-      message: check.message(found.facts, site),
-      fixes: () => check.fixes?.(found, site) ?? [],
-    })),
+  begin: () => begin(check),
 });

@@ -9,7 +9,15 @@ import { overrides } from './overrides.ts';
 import { rasterIcons } from './rasterIcons.ts';
 import { textOverPictures } from './textOverPictures.ts';
 
-export { type Finding, type Fix, type FoundAt, type Measured, SEVERITIES, type Severity } from './check.ts';
+export {
+  type DefinedCheck,
+  type Finding,
+  type Fix,
+  type FoundAt,
+  type Measured,
+  SEVERITIES,
+  type Severity,
+} from './check.ts';
 export { CheckRunner } from './checkRunner.ts';
 
 /** Everything that is looked at, what matters most first. */

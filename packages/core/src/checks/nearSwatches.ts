@@ -1,4 +1,5 @@
-import { nearSwatches as measured, type NearPair, replaceTokens } from '../commands/index.ts';
+import { replaceTokens } from '../commands/index.ts';
+import { nearSwatches as measured, type NearPair } from '../measure/index.ts';
 import { nameOf } from '../site/index.ts';
 import { defineCheck } from './check.ts';
 

@@ -11,6 +11,7 @@ export {
   wantedOf,
 } from './contrast.ts';
 export { type FontBill, fontBill, type MissingCut, MOST_FAMILIES, missingCuts } from './fonts.ts';
+export { type NearPair, nearSwatches } from './nearSwatches.ts';
 export { noEffect } from './noEffect.ts';
 export {
   type Area2D,

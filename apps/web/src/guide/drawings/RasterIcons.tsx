@@ -1,12 +1,12 @@
 import { CHECKS, type Site } from '@cove/core';
-import { useFindings } from '../../checks/useFindings.ts';
+import { useCheck } from '../../checks/useCheck.ts';
 import { useGo } from '../../navigation/go.ts';
 import { Group } from '../tray/Group.tsx';
 
 /** Pictures that stand where an icon should: each leads to its place. */
 export function RasterIcons({ site }: { site: Site }) {
   const go = useGo();
-  const found = useFindings('rasterIcons', site);
+  const { findings: found } = useCheck(CHECKS.rasterIcons, site);
   if (found.length === 0) return null;
   return (
     <Group label={CHECKS.rasterIcons.title} note={String(found.length)}>

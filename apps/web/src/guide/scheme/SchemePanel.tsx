@@ -1,20 +1,20 @@
 import {
+  CHECKS,
   duplicateScheme,
   editOf,
-  isFailure,
   moveScheme,
   type Role,
   removeScheme,
   rolesOf,
   type SchemeRecord,
   type Site,
-  schemeContrasts,
   schemesInOrder,
   setDefaultScheme,
   setNote,
   settingsOf,
   usersOf,
 } from '@cove/core';
+import { useCheck } from '../../checks/useCheck.ts';
 import { ReachNote } from '../../reach/ReachNote.tsx';
 import { RemoveWith } from '../../reach/RemoveWith.tsx';
 import { useCommit } from '../../session/context.tsx';
@@ -70,7 +70,7 @@ export function SchemePanel({
   const locked = useLocked();
   const others = schemesInOrder(site).filter(it => it.id !== scheme.id);
   const isDefault = settingsOf(site).defaultScheme === scheme.id;
-  const failures = schemeContrasts(site, scheme.id).filter(isFailure).length;
+  const failures = useCheck(CHECKS.contrast, site).found.filter(it => it.facts.scheme === scheme.id).length;
   const rules = usersOf(site, scheme.id).filter(id => site.kinds.default.has(id)).length;
   const index = schemesInOrder(site).findIndex(it => it.id === scheme.id);
   const duplicate = () => {

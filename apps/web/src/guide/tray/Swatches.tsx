@@ -1,6 +1,7 @@
 import {
   addToken,
   byOrder,
+  CHECKS,
   type Color,
   contrast,
   groupBy,
@@ -9,7 +10,6 @@ import {
   literalOf,
   moveToken,
   NO_REBINDS,
-  nearSwatches,
   printColor,
   printTyped,
   renameGroup,
@@ -29,6 +29,7 @@ import {
 import { rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { type KeyboardEvent, useDeferredValue, useMemo, useState } from 'react';
+import { useCheck } from '../../checks/useCheck.ts';
 import { useCommit } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { useLocked } from '../../ui/locked.ts';
@@ -145,7 +146,7 @@ export function Swatches({
     [tokens],
   );
   const settled = useDeferredValue(site);
-  const near = useMemo(() => nearSwatches(settled), [settled]);
+  const near = useCheck(CHECKS.nearSwatches, settled).found.map(it => it.facts);
   const count = [...groups.values()].reduce((sum, list) => sum + list.length, 0);
 
   const add = (group: string) => {

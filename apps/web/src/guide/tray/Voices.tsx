@@ -1,7 +1,7 @@
-import { fontBill, type TokenRecord } from '@cove/core';
+import { CHECKS, fontBill, type TokenRecord } from '@cove/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { ownFaces } from '../../canvas/styleEngine.ts';
-import { useFindings } from '../../checks/useFindings.ts';
+import { useCheck } from '../../checks/useCheck.ts';
 import { familyCss } from '../../drawings/drawn.ts';
 import { useSession } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -24,7 +24,10 @@ export function Voices({ site, tokens, open, onOpen }: TokenList) {
   const [choosing, setChoosing] = useState(false);
   useStyleText(ownFaces(site, session.id));
   const bill = useMemo(() => fontBill(site), [site]);
-  const problems = [...useFindings('families', site), ...useFindings('missingCuts', site)];
+  const problems = [
+    ...useCheck(CHECKS.families, site).findings,
+    ...useCheck(CHECKS.missingCuts, site).findings,
+  ];
   const count = bill.families.length;
   const add = () => {
     addToken(
