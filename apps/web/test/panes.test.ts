@@ -1,12 +1,14 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { forwardKeys } from '../src/canvas/forwardKeys.ts';
-import { focusPane, rememberPanes } from '../src/shell/panes.ts';
+import { Panes } from '../src/shell/panes.ts';
 
+let panes = new Panes();
 let forget = () => {};
 beforeEach(() => {
   // jsdom lays nothing out, so all that is there can be seen.
   HTMLElement.prototype.checkVisibility ??= () => true;
-  forget = rememberPanes();
+  panes = new Panes();
+  forget = panes.remember();
 });
 afterEach(() => {
   forget();
@@ -25,37 +27,37 @@ describe('the panes of a station', () => {
   };
   it('are gone round in both directions, past those in which nothing takes the focus', () => {
     lay();
-    focusPane(false);
+    panes.focusNext(false);
     expect(focused()).toBe('name');
-    focusPane(false);
+    panes.focusNext(false);
     expect(focused()).toBe('first');
-    focusPane(false);
+    panes.focusNext(false);
     expect(focused()).toBe('field');
-    focusPane(false);
+    panes.focusNext(false);
     expect(focused()).toBe('name');
-    focusPane(true);
+    panes.focusNext(true);
     expect(focused()).toBe('field');
   });
   it('are come back to where one was', () => {
     lay();
     document.getElementById('second')?.focus();
-    focusPane(false);
-    focusPane(true);
+    panes.focusNext(false);
+    panes.focusNext(true);
     expect(focused()).toBe('second');
   });
   it('forget what is gone or can be used no more', () => {
     lay();
     const second = document.getElementById('second');
     second?.focus();
-    focusPane(false);
+    panes.focusNext(false);
     second?.setAttribute('disabled', '');
-    focusPane(true);
+    panes.focusNext(true);
     expect(focused()).toBe('first');
   });
   it('that are not there do no harm', () => {
     document.body.innerHTML = '<button id="alone">A</button>';
     document.getElementById('alone')?.focus();
-    focusPane(false);
+    panes.focusNext(false);
     expect(focused()).toBe('alone');
   });
 });

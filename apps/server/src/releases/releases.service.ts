@@ -54,7 +54,6 @@ export class ReleasesService implements OnModuleInit, OnModuleDestroy {
     const current = await this.sites.findOneBy({ id: site });
     if (!current) throw notFound('site');
     return {
-      unpublished: current.seq - (releases.find(it => it.state === 'done')?.seq ?? 0),
       releases: releases.map(
         ({ id, number, seq, note, state, done, total, problem, problems, createdAt }) => ({
           id,

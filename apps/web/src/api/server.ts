@@ -1104,8 +1104,6 @@ export interface components {
         };
         readonly ReleasesDto: {
             readonly releases: readonly components["schemas"]["ReleaseDto"][];
-            /** @description Changes made since the newest finished release */
-            readonly unpublished: number;
         };
         readonly RestoredDto: {
             /** @description Number of the change */

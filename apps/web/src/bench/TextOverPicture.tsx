@@ -16,7 +16,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { PageCanvas } from '../canvas/pageCanvas.ts';
 import { ScaledFrame } from '../canvas/ScaledFrame.tsx';
 import { textsOver } from '../canvas/textsOver.ts';
-import { samplePicture } from '../pictures/sampling.ts';
+import { useSampler } from '../pictures/Sampling.tsx';
 import { useCommit, useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { useLocked } from '../ui/locked.ts';
@@ -49,6 +49,7 @@ export function TextOverPicture({
   behind: PictureBehind;
 }) {
   const session = useSession();
+  const sampler = useSampler();
   const commit = useCommit();
   const locked = useLocked();
   const [told, setTold] = useState<Partial<Record<Width, Told | null>>>({});
@@ -72,7 +73,7 @@ export function TextOverPicture({
         return;
       }
       await canvas.document.fonts.ready;
-      const answer = await samplePicture({
+      const answer = await sampler.sample({
         url: `/api/sites/${session.id}/assets/${asset.file}`,
         texts: textsOver(ground, holder, asset),
         tint: colourOf(now, scope, value.tint?.color ?? tint),
@@ -89,7 +90,7 @@ export function TextOverPicture({
         [width]: worst ? { ratio: worst.ratio, wanted: worst.wanted, least } : null,
       }));
     },
-    [session, page, node, behind, tint],
+    [session, sampler, page, node, behind, tint],
   );
 
   useEffect(() => {

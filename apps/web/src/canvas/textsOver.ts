@@ -1,5 +1,5 @@
 import { type Color, type Cropping, isLargeText, parseColor, pictureUnder, wantedFor } from '@cove/core';
-import type { SampleQuestion } from '../pictures/sampling.ts';
+import type { SampleQuestion } from '../pictures/pictureSampler.ts';
 
 const isOpaque = (color: Color | null): boolean => color !== null && color.alpha >= 0.999;
 

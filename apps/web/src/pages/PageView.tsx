@@ -10,7 +10,7 @@ import {
 } from '@cove/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { useStationActs } from '../acts/stationActs.ts';
+import { useStationActs } from '../acts/stationActs.tsx';
 import { Canvas } from '../onPage/Canvas.tsx';
 import type { Selection } from '../onPage/useSelection.ts';
 import { useMay } from '../session/rights.tsx';

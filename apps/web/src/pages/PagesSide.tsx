@@ -1,6 +1,6 @@
 import { type Id, type Site, sectionsIn, WIDGETS } from '@cove/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { useStationActs } from '../acts/stationActs.ts';
+import { useStationActs } from '../acts/stationActs.tsx';
 import type { Selection } from '../onPage/useSelection.ts';
 import { useMay } from '../session/rights.tsx';
 import { ActMenu } from '../ui/ActMenu.tsx';

@@ -2,6 +2,7 @@ import { groupBy, WIDGETS } from '@cove/core';
 import { Command } from 'cmdk';
 import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
+import { useActsOffered } from '../acts/stationActs.tsx';
 import { useGo } from '../navigation/go.ts';
 import { useSession, useSite } from '../session/context.tsx';
 import { type Entry, GROUPS, guideEntries, stationEntries, thingEntries } from './entries.ts';
@@ -26,7 +27,8 @@ export function Palette({ onClose, onKeys }: { onClose(): void; onKeys(): void }
   const [search, setSearch] = useState('');
   const guide = useMemo(() => guideEntries(site), [site]);
   const things = useMemo(() => thingEntries(site, search), [site, search]);
-  const [here] = useState(stationEntries);
+  const actsOffered = useActsOffered();
+  const [here] = useState(() => stationEntries(actsOffered()));
   const groups = groupBy([...here, ...guide, ...things], it => it.group);
   const choose = ({ act }: Entry) => {
     onClose();

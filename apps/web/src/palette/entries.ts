@@ -9,7 +9,7 @@ import {
   type Site,
   tokenPath,
 } from '@cove/core';
-import { stationActs } from '../acts/stationActs.ts';
+import type { StationAct } from '../acts/stationActs.tsx';
 import { STATIONS } from '../stations/index.ts';
 
 export const GROUPS = [
@@ -60,8 +60,8 @@ const entry = (group: Group, key: string, label: string, note: string, act: Act,
 });
 
 /** What can be done with what is open and picked. */
-export const stationEntries = (): Entry[] =>
-  stationActs().map(({ label, keys = '', words = '', run }) =>
+export const stationEntries = (acts: readonly StationAct[]): Entry[] =>
+  acts.map(({ label, keys = '', words = '', run }) =>
     entry('Acts', `here ${label}`, label, keys, { type: 'run', run }, words),
   );
 

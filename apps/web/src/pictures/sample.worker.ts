@@ -1,5 +1,5 @@
 import { type Area2D, leastTint, worstContrast } from '@cove/core';
-import type { SampleAnswer, SampleQuestion } from './sampling.ts';
+import type { SampleAnswer, SampleQuestion } from './pictureSampler.ts';
 
 /** About the size of a letter, in px of the page: smaller spots hide nobody's text. */
 const PATCH = 12;

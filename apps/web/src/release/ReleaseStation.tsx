@@ -5,7 +5,7 @@ import { answer, type Dto, server } from '../api/client.ts';
 import { queryKeys } from '../api/queryKeys.ts';
 import { RequestProblem } from '../api/requestProblem.ts';
 import type { Release } from '../api/types.ts';
-import { useReleases } from '../api/useReleases.ts';
+import { unpublishedIn, useReleases } from '../api/useReleases.ts';
 import { useOpened, useSessionState } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { FailedRelease } from './FailedRelease.tsx';
@@ -26,7 +26,7 @@ export function ReleaseStation() {
   const seq = useSessionState(state => state.seq);
   const [note, setNote] = useState('');
   const mayPublish = summary.role === 'designer';
-  const { data, error, isPending } = useReleases(session.id, seq);
+  const { data, error, isPending } = useReleases(session.id);
   const publish = useMutation({
     mutationFn: (body: Dto['PublishDto']) =>
       answer(server.POST('/api/sites/{site}/releases', { params: { path: { site: session.id } }, body })),
@@ -44,6 +44,7 @@ export function ReleaseStation() {
     onSuccess: () => queries.invalidateQueries({ queryKey: key }),
     onError: told,
   });
+  const unpublished = unpublishedIn(data?.releases ?? [], seq);
   const busy = data?.releases.some(working) ?? false;
   const live = data?.releases.find(it => it.live);
 
@@ -79,9 +80,9 @@ export function ReleaseStation() {
             <p className="text-muted">
               {data.releases.length === 0
                 ? 'Nothing is public yet.'
-                : data.unpublished === 0
+                : unpublished === 0
                   ? 'The same as the newest release.'
-                  : `${data.unpublished} change${data.unpublished === 1 ? '' : 's'} since the newest release.`}
+                  : `${unpublished} change${unpublished === 1 ? '' : 's'} since the newest release.`}
               {waiting > 0 && ` ${waiting} not on the server yet.`}
             </p>
             {mayPublish && (

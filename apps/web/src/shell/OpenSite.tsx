@@ -2,11 +2,13 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
+import { StationActs } from '../acts/stationActs.tsx';
 import { answer, server } from '../api/client.ts';
 import { queryKeys } from '../api/queryKeys.ts';
 import { RequestProblem } from '../api/requestProblem.ts';
 import type { SiteSummary } from '../api/types.ts';
 import { useSites } from '../api/useSites.ts';
+import { Sampling } from '../pictures/Sampling.tsx';
 import { SessionProvider } from '../session/context.tsx';
 import { browserHistory } from '../session/historyStore.ts';
 import { browserStore } from '../session/pendingStore.ts';
@@ -119,7 +121,11 @@ export function OpenSite() {
     );
   return (
     <SessionProvider session={session} summary={summary}>
-      <Shell />
+      <StationActs>
+        <Sampling>
+          <Shell />
+        </Sampling>
+      </StationActs>
     </SessionProvider>
   );
 }

@@ -7,7 +7,8 @@ import { Button } from '../ui/Button.tsx';
 import { KeptChoices } from '../ui/KeptChoices.tsx';
 import { Losses } from './Losses.tsx';
 import { People } from './PeopleSheet.tsx';
-import { focusPane, rememberPanes } from './panes.ts';
+import { Panes } from './panes.ts';
+import { StationLink } from './StationLink.tsx';
 import { SyncWords } from './SyncWords.tsx';
 import { usePresence } from './usePresence.ts';
 
@@ -38,7 +39,8 @@ export function Shell() {
   const name = useSessionState(state => [...state.site.kinds.settings.values()][0]?.name ?? summary.name);
 
   usePresence();
-  useEffect(rememberPanes, []);
+  const [panes] = useState(() => new Panes());
+  useEffect(() => panes.remember(), [panes]);
   const [finding, setFinding] = useState(false);
   const [keys, setKeys] = useState(false);
 
@@ -48,7 +50,7 @@ export function Shell() {
       if (event.key === '?' && !isTyping(event.target)) setKeys(true);
       if (event.key === 'F6' && document.querySelector('[role=dialog]') === null) {
         event.preventDefault();
-        focusPane(event.shiftKey);
+        panes.focusNext(event.shiftKey);
         return;
       }
       if (!(event.ctrlKey || event.metaKey)) return;
@@ -66,7 +68,7 @@ export function Shell() {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [session, name]);
+  }, [session, name, panes]);
 
   return (
     <div className="relative grid h-full grid-rows-[48px_minmax(0,1fr)] overflow-clip">
@@ -87,15 +89,9 @@ export function Shell() {
         </h1>
         <nav aria-label="Stations" className="relative h-full">
           <ol className="flex h-full gap-14">
-            {STATIONS.map(({ name: path, label }) => (
-              <li key={path} className="relative flex items-center">
-                <NavLink
-                  to={`/sites/${siteId}/${path}`}
-                  className="group flex h-full flex-col items-center justify-between pt-2.5 text-muted hover:text-ink aria-[current=page]:text-ink"
-                >
-                  <span className="text-[14px] group-aria-[current=page]:font-semibold">{label}</span>
-                  <span className="relative z-10 mb-1.5 size-2 rounded-full border border-hair bg-paper group-aria-[current=page]:border-teal group-aria-[current=page]:bg-teal" />
-                </NavLink>
+            {STATIONS.map(station => (
+              <li key={station.name} className="relative flex items-center">
+                <StationLink station={station} to={`/sites/${siteId}/${station.name}`} />
               </li>
             ))}
           </ol>

@@ -45,9 +45,6 @@ export class ReleaseDto extends OrderedReleaseDto {
 
 /** The releases of a site, the newest first. */
 export class ReleasesDto {
-  @ApiProperty({ description: 'Changes made since the newest finished release' })
-  unpublished: number;
-
   @ApiProperty({ type: [ReleaseDto] })
   releases: readonly ReleaseDto[];
 }
