@@ -1,15 +1,12 @@
 import { Worker } from 'node:worker_threads';
 import { LIMITS } from '@cove/core';
 import { ProblemException } from '../common/problem';
+import { JobLine } from '../line/jobLine';
 import type { Answer, Order, ThreadSettings } from './messages';
 
-interface Waiting {
+interface WorkJob {
   job: string;
   args: unknown;
-  /** Whose it is, so that nobody's jobs fill the whole queue. */
-  key: string;
-  resolve(result: never): void;
-  reject(error: Error): void;
 }
 
 /** Thrown where the database ended under a job, as the database's own error would be. */
@@ -43,75 +40,35 @@ const buffersIn = (args: unknown): ArrayBuffer[] =>
 /** One thread: a job at a time, in the order in which they come, each with an end to its time and memory. */
 export class WorkThread {
   private worker: Worker | null = null;
-  private readonly queue: Waiting[] = [];
-  private readonly waitingOf = new Map<string, number>();
-  private current: Waiting | null = null;
-  private orders = 0;
-  private late: NodeJS.Timeout | undefined;
-  private idle: NodeJS.Timeout | undefined;
+  private readonly line: JobLine<WorkJob, never>;
 
   constructor(
     private readonly file: URL | string,
     private readonly settings: ThreadSettings,
     /** Seconds after which it is ended where nobody needs it, with the sites it remembers; null where it stays. */
-    private readonly idleSeconds: number | null,
-  ) {}
+    idleSeconds: number | null,
+  ) {
+    const { waiting, seconds } = LIMITS.work;
+    this.line = new JobLine(
+      {
+        begin: (number, { job, args }) =>
+          this.started().postMessage({ order: number, job, args } satisfies Order, buffersIn(args)),
+        end: () => void this.terminate(),
+      },
+      { waiting, waitingOfKey: waiting / 4, seconds, idleSeconds },
+      { tooBusy, tooSlow },
+    );
+  }
 
   run(job: string, args: unknown, key: string): Promise<never> {
-    const waiting = this.waitingOf.get(key) ?? 0;
-    if (this.queue.length >= LIMITS.work.waiting || waiting >= LIMITS.work.waiting / 4)
-      return Promise.reject(tooBusy());
-    return new Promise((resolve, reject) => {
-      this.waitingOf.set(key, waiting + 1);
-      this.queue.push({ job, args, key, resolve, reject });
-      this.next();
-    });
+    return this.line.run({ job, args }, key);
   }
 
-  private next(): void {
-    if (this.current) return;
-    const next = this.queue.shift();
-    clearTimeout(this.idle);
-    if (!next) {
-      if (this.idleSeconds !== null)
-        this.idle = setTimeout(() => void this.end(), this.idleSeconds * 1000).unref();
-      return;
-    }
-    this.current = next;
-    const order: Order = { order: ++this.orders, job: next.job, args: next.args };
-    this.late = setTimeout(() => this.abandon(tooSlow()), LIMITS.work.seconds * 1000).unref();
-    this.started().postMessage(order, buffersIn(next.args));
-  }
-
-  private finish(act: (job: Waiting) => void): void {
-    const job = this.current;
-    clearTimeout(this.late);
-    this.current = null;
-    if (job) {
-      const left = (this.waitingOf.get(job.key) ?? 1) - 1;
-      if (left > 0) this.waitingOf.set(job.key, left);
-      else this.waitingOf.delete(job.key);
-      act(job);
-    }
-    this.next();
-  }
-
-  private heard({ order, ...answer }: Answer): void {
-    // Of a job that was given up nobody waits for an answer.
-    if (order !== this.orders || !this.current) return;
-    this.finish(job => {
-      if ('result' in answer) job.resolve(answer.result as never);
-      else if ('problem' in answer) job.reject(new ProblemException(answer.problem));
-      else job.reject(answer.databaseAway ? new DatabaseAway(answer.failed) : new Error(answer.failed));
-    });
-  }
-
-  /** Ends the thread with the job it is at; those that wait go to the next one. */
-  private abandon(error: Error): void {
-    const { worker } = this;
-    this.worker = null;
-    void worker?.terminate();
-    this.finish(job => job.reject(error));
+  private take({ order, ...answer }: Answer): void {
+    if (!this.line.isAt(order)) return;
+    if ('result' in answer) this.line.done(answer.result as never);
+    else if ('problem' in answer) this.line.failed(new ProblemException(answer.problem));
+    else this.line.failed(answer.databaseAway ? new DatabaseAway(answer.failed) : new Error(answer.failed));
   }
 
   /** Starts it before somebody waits for it. */
@@ -128,9 +85,9 @@ export class WorkThread {
         maxYoungGenerationSizeMb: YOUNG_MEGABYTES,
       },
     });
-    worker.on('message', (answer: Answer) => this.heard(answer));
+    worker.on('message', (answer: Answer) => this.take(answer));
     const lost = (error: Error) => {
-      if (this.worker === worker) this.abandon(error);
+      if (this.worker === worker) this.line.abandon(error);
     };
     worker.on('error', lost);
     worker.on('exit', code => lost(new Error(`The thread ended (${code}).`)));
@@ -139,15 +96,14 @@ export class WorkThread {
     return worker;
   }
 
-  async end(): Promise<void> {
+  private async terminate(): Promise<void> {
     const { worker } = this;
     this.worker = null;
-    clearTimeout(this.idle);
-    clearTimeout(this.late);
     await worker?.terminate();
-    const ended = new Error('The server is stopping.');
-    this.current?.reject(ended);
-    for (const { reject } of this.queue.splice(0)) reject(ended);
-    this.current = null;
+  }
+
+  async end(): Promise<void> {
+    await this.terminate();
+    this.line.close(new Error('The server is stopping.'));
   }
 }
