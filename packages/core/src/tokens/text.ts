@@ -11,7 +11,7 @@ import {
   type LiteralType,
   nestsTooDeep,
   parseLiteral,
-  printCss,
+  printAsTyped,
   splitTop,
   type TokenType,
   type Value,
@@ -31,20 +31,7 @@ export function printTyped(value: Value, tokens: Tokens): string {
     );
     return `${op}(${[...from.map(reference), ...numbers].join(', ')})`;
   };
-  if (value.type === 'fluid')
-    return `${value.min.value}${value.min.unit} .. ${value.max.value}${value.max.unit}`;
-  if (value.type === 'fontFamily') return value.value.join(', ');
-  if (value.type === 'picture' || value.type === 'pattern') {
-    const share = value.tint && printNumber(Number((value.tint.share * 100).toFixed(4)));
-    const words = [
-      ...(value.type === 'picture' ? [value.asset] : [value.drawing, printTyped(value.ink, tokens)]),
-      ...(value.tint
-        ? [`${printTyped(value.tint.color, tokens)}${share === '100' ? '' : ` ${share}%`}`]
-        : []),
-    ];
-    return `${value.type}(${words.join(', ')})`;
-  }
-  return printCss(value, {
+  return printAsTyped(value, {
     fluid: { from: 0, to: 1 },
     token: reference,
     role: name => `role.${name}`,

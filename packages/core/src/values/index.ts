@@ -1,12 +1,11 @@
+export { parseArithmetic } from './arithmetic.ts';
+export { nestsTooDeep, splitTop } from './brackets.ts';
 export { type FluidRange, printFluid, REM } from './fluid.ts';
-export {
-  nestsTooDeep,
-  parseArithmetic,
-  parseFamilies,
-  parseLength,
-  parseLiteral,
-  splitTop,
-} from './parseLiteral.ts';
-export { type CssContext, printCss, printLength } from './printValue.ts';
+export { colorsIn, isLoose, tokensIn, withColors, withTokens } from './inside.ts';
+export { parseLength, printLength } from './length.ts';
+export { parseLiteral } from './parseLiteral.ts';
+export { printAsTyped, printCss } from './printValue.ts';
 export { readValue } from './readValue.ts';
+export { parseFamilies } from './types/fontFamily.ts';
+export type { CssContext } from './types/valueType.ts';
 export * from './value.ts';
