@@ -77,11 +77,11 @@ export class Walker {
     await this.locator(name, role).click();
   }
 
-  /** The document in a frame of the program, once it holds something. */
-  async frame(title: string): Promise<Frame> {
+  /** The document in a frame of the program, once it holds something; another one than `before`, which is about to go. */
+  async frame(title: string, before?: Frame): Promise<Frame> {
     // One that is about to go may still be found, and has no document any more.
     const found = async () => (await this.page.waitForSelector(`iframe[title="${title}"]`))?.contentFrame();
-    const frame = await until(found, it => it != null, `a frame ${title}`);
+    const frame = await until(found, it => it != null && it !== before, `a frame ${title}`);
     if (!frame) throw new Error(`no frame ${title}`);
     await frame.waitForSelector('[data-part]');
     return frame;
