@@ -53,8 +53,8 @@ describe('ready-made guides', () => {
   it.each(READY_GUIDES.map(spec => [spec.name, spec] as const))(
     '%s makes no swatch twice, and few that can hardly be told from another',
     (_, spec) => {
-      const colours = readyGuide(spec).records.filter(it => it.kind === 'token' && it.type === 'color');
-      const formulas = colours.flatMap(it =>
+      const colors = readyGuide(spec).records.filter(it => it.kind === 'token' && it.type === 'color');
+      const formulas = colors.flatMap(it =>
         it.kind === 'token' && it.value.type === 'derived' ? [stableText(it.value)] : [],
       );
       expect(new Set(formulas).size).toBe(formulas.length);

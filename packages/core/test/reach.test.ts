@@ -11,7 +11,7 @@ import { seeded } from './support/random.ts';
 
 const demo = demoSite();
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
-const recolour = (id: string, text: string): Edit[] => [
+const recolor = (id: string, text: string): Edit[] => [
   { op: 'set', id, path: ['value'], value: must(parseTokenValue(text, 'color', demo.kinds.token)) },
 ];
 const TICKETS = ['feature-dogs', 'sailing-hesk', 'sailing-carrow', 'sailing-little'];
@@ -61,7 +61,7 @@ describe('reach', () => {
 
 describe('impact', () => {
   it('of a swatch is told by page and property', () => {
-    const impact = must(impactOf(demo, recolour('lamp', '#00ff00')));
+    const impact = must(impactOf(demo, recolor('lamp', '#00ff00')));
     const nodes = impact.pages.flatMap(it => it.nodes);
     expect(nodes).toContain('crossing-text');
     expect(nodes).not.toContain('feature-cars');
@@ -84,12 +84,12 @@ describe('impact', () => {
   });
   it('of nothing is nothing', () => {
     expect(must(impactOf(demo, []))).toMatchObject({ nodes: 0, pages: [], failures: [] });
-    expect(must(impactOf(demo, recolour('calm', '#2f7d46')))).toMatchObject({ nodes: 0 });
+    expect(must(impactOf(demo, recolor('calm', '#2f7d46')))).toMatchObject({ nodes: 0 });
   });
   it('tells new contrast failures, and those only', () => {
-    const impact = must(impactOf(demo, recolour('night', '#9aa4c0')));
+    const impact = must(impactOf(demo, recolor('night', '#9aa4c0')));
     expect(impact.failures).toContainEqual(expect.objectContaining({ scheme: 'daymark', role: 'text' }));
-    expect(must(impactOf(demo, recolour('night', '#101828'))).failures).toEqual([]);
+    expect(must(impactOf(demo, recolor('night', '#101828'))).failures).toEqual([]);
   });
   it('counts what is added and taken away', () => {
     expect(must(impactOf(demo, [{ op: 'remove', id: 'before' }]))).toMatchObject({ removed: 6, added: 0 });

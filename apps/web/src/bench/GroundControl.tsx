@@ -19,13 +19,13 @@ import { drawnCss } from '../drawings/drawn.ts';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
 import { Floating } from '../ui/Floating.tsx';
 import { useLocked } from '../ui/locked.ts';
-import { ColourControl } from './ColourControl.tsx';
+import { ColorControl } from './ColorControl.tsx';
 
 type Imaged = Value & { type: 'picture' | 'pattern' };
 const isImage = (value: Value | null): value is Imaged =>
   value?.type === 'picture' || value?.type === 'pattern';
 
-const colourRow = (label: string): PropertyRow => ({ ...propertyOf('backgroundColor'), label });
+const colorRow = (label: string): PropertyRow => ({ ...propertyOf('backgroundColor'), label });
 
 /** How much of the image the tint covers: shown while it is dragged, kept when it is let go. */
 function Share({
@@ -75,13 +75,13 @@ const PARTED: Gradient = {
 };
 
 /** Two colours parted by a line, or running into each other; nothing else where the ground is something else. */
-function TwoColours({
+function TwoColors({
   value,
-  colour,
+  color,
   onShow,
   onCommit,
 }: Pick<Props, 'value' | 'onShow' | 'onCommit'> & {
-  colour(label: string, now: Value | null, put: (color: Value) => Value): ReactNode;
+  color(label: string, now: Value | null, put: (color: Value) => Value): ReactNode;
 }) {
   const gradient =
     value?.type === 'gradient' && value.shape === 'linear' && value.stops.length === 2 ? value : null;
@@ -111,7 +111,7 @@ function TwoColours({
       {gradient.stops.map((stop, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the two are told apart by their turn alone
         <span key={i}>
-          {colour(i === 0 ? 'First colour' : 'Second colour', stop.color, color => ({
+          {color(i === 0 ? 'First colour' : 'Second colour', stop.color, color => ({
             ...gradient,
             stops: gradient.stops.map((it, k) => (k === i ? { ...it, color } : it)),
           }))}
@@ -181,12 +181,12 @@ export function GroundControl({ site, scope, row, value, onShow, onCommit, focus
   const drawings = [...site.kinds.drawing.values()].sort(byOrder);
   const image = isImage(value) ? value : null;
   const picture = image?.type === 'picture' ? site.kinds.asset.get(image.asset) : undefined;
-  const colour = (label: string, now: Value | null, put: (color: Value) => Value) => (
+  const color = (label: string, now: Value | null, put: (color: Value) => Value) => (
     <span className="flex items-center gap-1.5">
-      <ColourControl
+      <ColorControl
         site={site}
         scope={scope}
-        row={colourRow(label)}
+        row={colorRow(label)}
         value={now}
         onShow={it => onShow(it && put(it))}
         onCommit={(it, before) => onCommit(put(it), before)}
@@ -222,7 +222,7 @@ export function GroundControl({ site, scope, row, value, onShow, onCommit, focus
             </div>
             {gradients.length === 0 && <p className="text-muted">None in the guide yet.</p>}
           </section>
-          <TwoColours value={value} colour={colour} onShow={onShow} onCommit={onCommit} />
+          <TwoColors value={value} color={color} onShow={onShow} onCommit={onCommit} />
           <section>
             <h4 className="label-line mb-1">Drawings of the brand</h4>
             <div className="flex flex-wrap gap-1">
@@ -264,9 +264,9 @@ export function GroundControl({ site, scope, row, value, onShow, onCommit, focus
           {picture && focus?.(picture)}
           {image && (
             <section className="grid gap-1 border-t border-hair pt-2">
-              {image.type === 'pattern' && colour('Ink', image.ink, ink => ({ ...image, ink }))}
+              {image.type === 'pattern' && color('Ink', image.ink, ink => ({ ...image, ink }))}
               <span className="flex items-center">
-                {colour('Laid over it', image.tint?.color ?? null, color => ({
+                {color('Laid over it', image.tint?.color ?? null, color => ({
                   ...image,
                   tint: { color, share: image.tint?.share ?? 0.5 },
                 }))}

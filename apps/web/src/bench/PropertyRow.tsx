@@ -21,7 +21,7 @@ import { useKeptChoice } from '../ui/KeptChoices.tsx';
 import { useLocked } from '../ui/locked.ts';
 import { TypedField } from '../ui/TypedField.tsx';
 import { havingPart, useAlsoTo } from './alsoTo.ts';
-import { ColourControl } from './ColourControl.tsx';
+import { ColorControl } from './ColorControl.tsx';
 import { FocusControl, pictureIn } from './FocusControl.tsx';
 import { GroundControl } from './GroundControl.tsx';
 import { PictureFocus } from './PictureFocus.tsx';
@@ -107,8 +107,8 @@ export function PropertyRow({
         </span>
         <div className="flex min-w-0 items-center gap-0.5">
           <span className="flex items-center">
-            {row.control === 'colour' && (
-              <ColourControl site={site} scope={scope} row={row} value={value} onShow={show} onCommit={set} />
+            {row.control === 'color' && (
+              <ColorControl site={site} scope={scope} row={row} value={value} onShow={show} onCommit={set} />
             )}
             {(row.control === 'ground' || row.control === 'mask') && (
               <GroundControl

@@ -20,7 +20,7 @@ import { useSampler } from '../pictures/Sampling.tsx';
 import { useCommit, useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { useLocked } from '../ui/locked.ts';
-import { colourOf } from './ColourControl.tsx';
+import { colorOf } from './ColorControl.tsx';
 
 /** What is told of one width: the text that can be read worst there. */
 interface Told {
@@ -76,7 +76,7 @@ export function TextOverPicture({
       const answer = await sampler.sample({
         url: `/api/sites/${session.id}/assets/${asset.file}`,
         texts: textsOver(ground, holder, asset),
-        tint: colourOf(now, scope, value.tint?.color ?? tint),
+        tint: colorOf(now, scope, value.tint?.color ?? tint),
         share: value.tint?.share ?? 0,
       });
       const worst = [...(answer.texts ?? [])].sort((a, b) => a.ratio / a.wanted - b.ratio / b.wanted)[0];

@@ -24,7 +24,7 @@ import { useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { useLocked } from '../ui/locked.ts';
 import { useAlsoTo } from './alsoTo.ts';
-import { Chip, colourOf } from './ColourControl.tsx';
+import { Chip, colorOf } from './ColorControl.tsx';
 import { Promote } from './Promote.tsx';
 
 const WHY: Record<Hidden['why'], string> = {
@@ -117,7 +117,7 @@ export function ThreadView({
           key={'role' in via ? `role ${via.role}` : `${via.token} ${i}`}
           className="flex items-start gap-x-1.5 pl-3"
         >
-          <Chip color={colourOf(site, scope, via.value)} />
+          <Chip color={colorOf(site, scope, via.value)} />
           <span className="min-w-0">{step(via)}</span>
         </div>
       ))}

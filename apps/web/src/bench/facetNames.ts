@@ -2,7 +2,7 @@ import type { Facet } from '@cove/core';
 
 export const FACET_NAMES: Record<Facet, string> = {
   type: 'Type',
-  colour: 'Colour',
+  color: 'Colour',
   space: 'Space',
   line: 'Lines and corners',
   layout: 'Layout',

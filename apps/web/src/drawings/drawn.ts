@@ -16,7 +16,7 @@ export function drawnSize(site: Site, value: Value, end: 'max' | 'min' = 'max'):
   return length ? length.value * (length.unit === 'px' ? 1 : 16) : 0;
 }
 
-export function colourOfToken(site: Site, id: string): Color | null {
+export function colorOfToken(site: Site, id: string): Color | null {
   const end = literalOf(site.kinds.token, NO_REBINDS, { type: 'token', token: id });
   return end?.type === 'color' ? end.value : null;
 }

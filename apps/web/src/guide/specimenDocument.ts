@@ -34,7 +34,7 @@ export interface Layout {
 }
 
 /** What alters no size. */
-function isColour(site: Site, id: Id): boolean {
+function isColor(site: Site, id: Id): boolean {
   const record = getRecord(site, id);
   return record?.kind === 'scheme' || (record?.kind === 'token' && record.type === 'color');
 }
@@ -110,7 +110,7 @@ export class SpecimenDocument {
   style(site: Site, touched: ReadonlySet<Id> | null): void {
     if (!this.known || touched === null) this.engine.reset(site, null);
     else this.engine.update(site, null, touched);
-    if (touched === null || [...touched].some(id => !isColour(site, id))) this.fitter.ask();
+    if (touched === null || [...touched].some(id => !isColor(site, id))) this.fitter.ask();
     this.known = true;
   }
 

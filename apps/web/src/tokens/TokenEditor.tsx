@@ -23,8 +23,8 @@ import { ReachNote } from '../reach/ReachNote.tsx';
 import { useCommit, useSession } from '../session/context.tsx';
 import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
-import { ColourPlane } from '../ui/ColourPlane.tsx';
-import { ColourSliders } from '../ui/ColourSliders.tsx';
+import { ColorPlane } from '../ui/ColorPlane.tsx';
+import { ColorSliders } from '../ui/ColorSliders.tsx';
 import { EyeDropper } from '../ui/EyeDropper.tsx';
 import { useLocked } from '../ui/locked.ts';
 import { NoteField } from '../ui/NoteField.tsx';
@@ -106,13 +106,13 @@ export function TokenEditor({
       {value.type === 'derived' && <Derived site={site} token={token} derivation={value.derivation} />}
       {!locked && value.type !== 'derived' && color && (
         <>
-          <ColourPlane
+          <ColorPlane
             color={color}
             onShow={showColor}
             onCommit={setColor}
             onCancel={() => session.show(null)}
           />
-          <ColourSliders color={color} onShow={showColor} onCommit={setColor} />
+          <ColorSliders color={color} onShow={showColor} onCommit={setColor} />
           <EyeDropper onPick={setColor} />
         </>
       )}

@@ -1,11 +1,11 @@
-import * as colours from './colours.ts';
+import * as colors from './colors.ts';
 import type { DerivationRule } from './derivation.ts';
 import * as ramps from './ramps.ts';
 import * as sizes from './sizes.ts';
 
 export type { DerivationRule } from './derivation.ts';
 export const DERIVATIONS: readonly DerivationRule[] = [
-  ...Object.values(colours),
+  ...Object.values(colors),
   ...Object.values(ramps),
   ...Object.values(sizes),
 ];

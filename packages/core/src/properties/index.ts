@@ -7,7 +7,7 @@ import {
   tokenTypeOf,
   type Value,
 } from '../values/index.ts';
-import { COLOUR } from './colour.ts';
+import { COLOR } from './color.ts';
 import { EFFECT } from './effect.ts';
 import { LAYOUT } from './layout.ts';
 import { LINE } from './line.ts';
@@ -27,7 +27,7 @@ export {
 } from './movements.ts';
 export { type ControlName, type Facet, isPresetKind, PART_KINDS, type PartKind } from './property.ts';
 
-const TABLE = [...TYPE, ...COLOUR, ...SPACE, ...LINE, ...LAYOUT, ...EFFECT, ...MOTION] as const;
+const TABLE = [...TYPE, ...COLOR, ...SPACE, ...LINE, ...LAYOUT, ...EFFECT, ...MOTION] as const;
 export type PropertyName = (typeof TABLE)[number]['name'];
 export type PropertyRow = Property<PropertyName>;
 
@@ -35,7 +35,7 @@ export const PROPERTIES: readonly PropertyRow[] = TABLE;
 const BY_NAME = new Map<string, PropertyRow>(PROPERTIES.map(row => [row.name, row]));
 const BY_CSS = new Map<string, PropertyRow>(PROPERTIES.map(row => [row.css, row]));
 
-export const FACETS: readonly Facet[] = ['type', 'colour', 'space', 'line', 'layout', 'effect', 'motion'];
+export const FACETS: readonly Facet[] = ['type', 'color', 'space', 'line', 'layout', 'effect', 'motion'];
 
 export const isProperty = (name: string): name is PropertyName => BY_NAME.has(name);
 export const propertyOf = (name: PropertyName): PropertyRow => {

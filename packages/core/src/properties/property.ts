@@ -1,6 +1,6 @@
 import type { LiteralType } from '../values/index.ts';
 
-export type Facet = 'type' | 'colour' | 'space' | 'line' | 'effect' | 'layout' | 'motion';
+export type Facet = 'type' | 'color' | 'space' | 'line' | 'effect' | 'layout' | 'motion';
 /** Kinds of part that presets are made for. */
 export const PART_KINDS = ['box', 'heading', 'text', 'label', 'icon', 'picture'] as const;
 /** What lies behind a section, and the shape of its borders, belongs to that place: no preset reaches it. */
@@ -12,7 +12,7 @@ export const isPresetKind = (kind: string): kind is (typeof PART_KINDS)[number] 
  * What a property is set with: a typed field; a list of its keywords; or, beside a typed field, a chooser of colours, of
  * grounds with a focus, of the same as a mask, or the focus of a picture on the picture itself.
  */
-export type ControlName = 'text' | 'choice' | 'colour' | 'ground' | 'mask' | 'focus';
+export type ControlName = 'text' | 'choice' | 'color' | 'ground' | 'mask' | 'focus';
 
 /** One longhand: the row from which parser, printer, control, CSS, inheritance and search are made. */
 export interface Property<Name extends string = string> {
@@ -52,7 +52,7 @@ type Written<Name extends string> = Omit<Property<Name>, 'facet' | 'control'> & 
 
 function usualControl({ accepts, keywords }: Pick<Property, 'accepts' | 'keywords'>): ControlName {
   if (accepts.length === 0 && keywords) return 'choice';
-  return accepts.includes('color') ? 'colour' : 'text';
+  return accepts.includes('color') ? 'color' : 'text';
 }
 
 export const rows = <const Name extends string>(

@@ -106,7 +106,7 @@ export function parseTokenValue(source: string, type: TokenType, tokens: Tokens)
   if (reference) return reference;
   const types: LiteralType[] = type === 'dimension' ? ['dimension', 'fluid'] : [type];
   for (const literal of types) {
-    const value = parseLiteral(text, literal, shade => colourInside(shade, tokens));
+    const value = parseLiteral(text, literal, shade => colorInside(shade, tokens));
     if (value) return ok(value);
   }
   const expected = EXPECTED[type];
@@ -133,7 +133,7 @@ const EXPECTED: Record<TokenType, string> = {
   gradient: 'a gradient such as linear-gradient(160deg, {color.brand.hull}, #fff)',
 };
 
-const colourInside = (text: string, tokens: Tokens, ownRoles = NO_ROLES): Value | null => {
+const colorInside = (text: string, tokens: Tokens, ownRoles = NO_ROLES): Value | null => {
   const reference = parseReference(text, ['color'], tokens);
   if (reference) return reference.ok ? reference.value : null;
   return parseRole(text, ownRoles) ?? parseLiteral(text, 'color');
@@ -160,7 +160,7 @@ export function parsePropertyValue(
   const role = row.accepts.includes('color') ? parseRole(text, ownRoles) : null;
   if (role) return ok(role);
   for (const type of row.accepts) {
-    const value = parseLiteral(text, type, shade => colourInside(shade, tokens, ownRoles));
+    const value = parseLiteral(text, type, shade => colorInside(shade, tokens, ownRoles));
     const result = value && accepts(row, value);
     if (result?.ok) return result;
   }

@@ -12,7 +12,7 @@ import {
   type Site,
   wantedOf,
 } from '@cove/core';
-import { Chip } from '../../bench/ColourControl.tsx';
+import { Chip } from '../../bench/ColorControl.tsx';
 import { useCommit } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { useLocked } from '../../ui/locked.ts';

@@ -18,7 +18,7 @@ export type DesignTokens = Json;
 const length = ({ value, unit }: Length): Json | null =>
   unit === 'px' || unit === 'rem' ? { value, unit } : null;
 
-function colour(value: Value & { type: 'color' }): Json {
+function colorObject(value: Value & { type: 'color' }): Json {
   const { space, coords, alpha } = value.value;
   return { colorSpace: space, components: [...coords], ...(alpha < 1 && { alpha }) };
 }
@@ -28,7 +28,7 @@ const paint = (color: Value, tokens: Tokens): Json | string | null =>
   color.type === 'token'
     ? `{${tokenPath(tokens, color.token)}}`
     : color.type === 'color'
-      ? colour(color)
+      ? colorObject(color)
       : null;
 
 function layer(it: ShadowLayer, tokens: Tokens): Json | null {
@@ -46,7 +46,7 @@ function literal(
 ): Json | string | number | readonly Json[] | readonly number[] | readonly string[] | null {
   switch (value.type) {
     case 'color':
-      return colour(value);
+      return colorObject(value);
     case 'dimension':
       return length(value.value);
     case 'fluid':

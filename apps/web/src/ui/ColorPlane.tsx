@@ -8,7 +8,7 @@ const ROWS = 44;
 const MOST = 0.34;
 
 /** All that sRGB can show of one hue: lightness to the right, chroma upwards, the gamut's edge as a line. */
-export function ColourPlane({
+export function ColorPlane({
   color,
   onShow,
   onCommit,

@@ -15,7 +15,7 @@ const AXES: readonly Axis[] = [
 const STOPS = 13;
 
 /** Lightness, chroma and hue in OKLCH, and alpha. While a slider moves `onShow` is told; when it rests, `onCommit`. */
-export function ColourSliders({
+export function ColorSliders({
   color,
   onShow,
   onCommit,

@@ -20,13 +20,13 @@ import {
 import { Popover } from 'radix-ui';
 import { lazy, Suspense, useState } from 'react';
 import { Button } from '../ui/Button.tsx';
-import { ColourSliders } from '../ui/ColourSliders.tsx';
+import { ColorSliders } from '../ui/ColorSliders.tsx';
 import { Floating } from '../ui/Floating.tsx';
 import { useLocked } from '../ui/locked.ts';
 import { TypedField } from '../ui/TypedField.tsx';
 
 /** The colour a value ends in where it is set; null for what shows none. */
-export function colourOf(site: Site, scope: Scope | null, value: Value | null): Color | null {
+export function colorOf(site: Site, scope: Scope | null, value: Value | null): Color | null {
   if (!value) return null;
   const bound =
     value.type === 'role'
@@ -65,10 +65,10 @@ const TokenEditor = lazy(async () => ({
 }));
 
 /** Swatches and roles first, then a colour of one's own. */
-export function ColourControl({ site, scope, row, value, onShow, onCommit }: Props) {
+export function ColorControl({ site, scope, row, value, onShow, onCommit }: Props) {
   const [open, setOpen] = useState(false);
   const locked = useLocked();
-  const color = colourOf(site, scope, value);
+  const color = colorOf(site, scope, value);
   const swatches = [...site.kinds.token.values()].filter(token => token.type === 'color').sort(byOrder);
   const groups = groupBy(swatches, token => token.group);
   const pick = (next: Value) => {
@@ -111,7 +111,7 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
                     className="size-6 rounded-sm border border-black/15 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-teal"
                     style={{
                       background: printColor(
-                        colourOf(site, scope, { type: 'token', token: token.id }) ?? {
+                        colorOf(site, scope, { type: 'token', token: token.id }) ?? {
                           space: 'srgb',
                           coords: [0, 0, 0],
                           alpha: 0,
@@ -133,7 +133,7 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
                     onClick={() => pick({ type: 'role', role: role.name })}
                     className="flex w-full items-center gap-2 rounded-sm px-1 py-0.5 text-left hover:bg-ground"
                   >
-                    <Chip color={colourOf(site, scope, { type: 'role', role: role.name })} />
+                    <Chip color={colorOf(site, scope, { type: 'role', role: role.name })} />
                     {role.label}
                   </button>
                 </li>
@@ -170,7 +170,7 @@ export function ColourControl({ site, scope, row, value, onShow, onCommit }: Pro
               onCommit={onCommit}
             />
             <div className="mt-2">
-              <ColourSliders
+              <ColorSliders
                 color={color ?? { space: 'oklch', coords: [0.5, 0.1, 200], alpha: 1 }}
                 onShow={it => onShow({ type: 'color', value: it })}
                 onCommit={it => onCommit({ type: 'color', value: it })}

@@ -1,6 +1,6 @@
 import { rows } from './property.ts';
 
-export const COLOUR = rows('colour', [
+export const COLOR = rows('color', [
   {
     name: 'color',
     css: 'color',
