@@ -787,7 +787,7 @@ describe('telling many what happened', () => {
     rows = 60;
     for (let i = 0; i < 60; i++) {
       feed.pull();
-      feed.tell('presence', [i]);
+      feed.announce('presence', [i]);
     }
     await new Promise(resolve => setTimeout(resolve, TICK * 4));
     feed.close();

@@ -4,13 +4,13 @@ import request from 'supertest';
 import { Database } from '../src/common/database';
 import { afterwards, listBackups, restoreBackup } from '../src/schema/backups';
 import { SiteUpgrades } from '../src/schema/siteUpgrades.service';
-import { layDatabaseOfSchema1, schema1 } from './support/schema1';
+import { createDatabaseOfSchema1, schema1 } from './support/schema1';
 import { listen } from './support/stream';
 import { ORIGIN, startProcess, type World } from './support/world';
 
 let world: World;
 beforeAll(async () => {
-  world = await startProcess('schemas', await layDatabaseOfSchema1('schemas'));
+  world = await startProcess('schemas', await createDatabaseOfSchema1('schemas'));
 });
 afterAll(() => world.close());
 
@@ -74,7 +74,7 @@ describe('a site of an earlier schema', () => {
     await before.close();
     const since = await events(3);
     await since.next('change');
-    expect(since.heard.some(it => it.event === 'reset')).toBe(false);
+    expect(since.events.some(it => it.event === 'reset')).toBe(false);
     await since.close();
   });
 });

@@ -38,17 +38,17 @@ describe('a stream of events', () => {
     await one.send('post', '/api/sites/tolvane/releases', { note: 'Told' }).expect(202);
     for (const stream of streams) await stream.next('releases');
     const state = async () => (await two.get('/api/sites/tolvane/releases')).body.releases[0].state;
-    for (let heard = 1; (await state()) !== 'done'; heard++)
+    for (let events = 1; (await state()) !== 'done'; events++)
       for (const stream of streams)
         await stream.until(
-          () => stream.heard.filter(it => it.event === 'releases').length > heard || undefined,
+          () => stream.events.filter(it => it.event === 'releases').length > events || undefined,
         );
     const [release] = (await two.get('/api/sites/tolvane/releases')).body.releases;
-    const before = streams.map(it => it.heard.filter(event => event.event === 'releases').length);
+    const before = streams.map(it => it.events.filter(event => event.event === 'releases').length);
     await one.send('put', '/api/sites/tolvane/live', { release: release.id }).expect(204);
     for (const [i, stream] of streams.entries())
       await stream.until(
-        () => stream.heard.filter(it => it.event === 'releases').length > (before[i] ?? 0) || undefined,
+        () => stream.events.filter(it => it.event === 'releases').length > (before[i] ?? 0) || undefined,
       );
     for (const stream of streams) await stream.close();
   });
@@ -65,7 +65,7 @@ describe('a stream of events', () => {
         }),
       ]) {
         await stream.next('change', it => it.seq === seq + 5);
-        const numbers = stream.heard.filter(it => it.event === 'change').map(it => Number(it.id));
+        const numbers = stream.events.filter(it => it.event === 'change').map(it => Number(it.id));
         expect(numbers).toEqual([1, 2, 3, 4, 5].map(n => seq + n));
         await stream.close();
       }
@@ -119,7 +119,7 @@ describe('people at a site', () => {
     );
     const stream = await events(two);
     expect(JSON.stringify((await stream.next('presence')).data)).toContain('tab-number-2');
-    expect(JSON.stringify(stream.heard)).not.toContain('tab-number-3');
+    expect(JSON.stringify(stream.events)).not.toContain('tab-number-3');
     await stream.close();
   });
 

@@ -27,7 +27,12 @@ Object.assign(globalThis, { CSS: { escape: (text: string) => text } });
 const PAGE = 'home';
 const demo = tolvane(() => 'abcdef0123456789.webp');
 
-const OPTIONS = { marks: true, links: false, still: true, assetUrl: ({ file }: { file: string }) => file };
+const OPTIONS = {
+  marks: true,
+  links: false,
+  noTabStops: true,
+  assetUrl: ({ file }: { file: string }) => file,
+};
 
 /** A document with the page in it, as the canvas has it. */
 class Drawn {

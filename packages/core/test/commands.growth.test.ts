@@ -12,6 +12,8 @@ import {
   addRole,
   addSection,
   addTextStyle,
+  addTint,
+  addToArea,
   addToken,
   addVariant,
   addWidget,
@@ -52,8 +54,6 @@ import {
   isColumn,
   joinTexts,
   keepShown,
-  layInArea,
-  layTint,
   letGo,
   makePreset,
   moveNode,
@@ -356,11 +356,11 @@ const COMMANDS: Record<string, (site: Site) => unknown> = {
   hideFrom: site => hideFrom(site, 'b0', 'narrow'),
   isColumn: site => isColumn(site, 'b0'),
   keepShown: site => keepShown(site, 'many'),
-  layInArea: site => layInArea(site, 'wide', 'footer', 'instead', () => null),
-  layTint: site => {
+  addToArea: site => addToArea(site, 'wide', 'footer', 'instead', () => null),
+  addTint: site => {
     const scope = nodeScope(site, 'wide', 'b0');
     if (!scope) throw new Error('b0 is not on the page');
-    return layTint(
+    return addTint(
       site,
       { node: 'b0', part: 'box', scope },
       { color: { type: 'token', token: 'hull' }, share: 0.5 },

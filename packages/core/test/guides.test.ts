@@ -12,7 +12,7 @@ import {
   settingsOf,
   stableText,
 } from '../src/site/index.ts';
-import { laySite, READY_GUIDES, readyGuide, SITE_STARTERS } from '../src/starters/index.ts';
+import { createSite, READY_GUIDES, readyGuide, SITE_STARTERS } from '../src/starters/index.ts';
 import { parseTokenValue } from '../src/tokens/index.ts';
 import { demoSite } from './support/demo.ts';
 import { tiny } from './support/tiny.ts';
@@ -25,7 +25,7 @@ const taken = (site: Site, guide: GuideData, face: 'light' | 'dark' | null = nul
 const bare = () => {
   const starter = SITE_STARTERS.find(it => it.id === 'bare');
   if (!starter) throw new Error('no bare site');
-  return laySite(starter, 'Bare', () => '');
+  return createSite(starter, 'Bare', () => '');
 };
 const own = (site: Site) => [...allRecords(site)].filter(isNode);
 const stripped = (site: Site) =>

@@ -30,13 +30,13 @@ class Person {
   }
   hears(...edits: Edit[]): void {
     this.apply(edits);
-    this.history.heard(edits);
+    this.history.noteOthers(edits);
   }
   /** Answers how many edits were skipped; null where there is nothing left to do. */
   turns(direction: 'undo' | 'redo'): number | null {
     const step = this.history[direction].pop();
     if (!step) return null;
-    const { edits, skipped } = this.history.possible(step, id => getRecord(this.site, id));
+    const { edits, skipped } = this.history.applicable(step, id => getRecord(this.site, id));
     if (edits.length > 0) this.history.turned(direction, step, newId('c'), this.apply(edits));
     return skipped;
   }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { contrast, layOver, parseColor } from '../src/color/index.ts';
+import { compositeOver, contrast, parseColor } from '../src/color/index.ts';
 import { isLargeText, leastTint, pictureUnder, wantedFor, worstContrast } from '../src/measure/index.ts';
 import { seeded } from './support/random.ts';
 
@@ -75,7 +75,7 @@ describe('text over a picture', () => {
     const some = patches([240, 230, 180]);
     const ground = color('rgb(240 230 180)');
     expect(worstContrast(some, white, tint, 0.6)).toBeCloseTo(
-      contrast(white, layOver({ ...tint, alpha: 0.6 }, ground)),
+      contrast(white, compositeOver({ ...tint, alpha: 0.6 }, ground)),
       9,
     );
   });

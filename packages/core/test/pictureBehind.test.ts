@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { nodeScope } from '../src/cascade/index.ts';
-import { layTint } from '../src/commands/index.ts';
+import { addTint } from '../src/commands/index.ts';
 import { pictureAt, pictureBehind } from '../src/measure/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, getRecord, isNode, type Site } from '../src/site/index.ts';
@@ -42,7 +42,7 @@ describe('the picture behind a thing', () => {
     const found = behind(both, 'welcome-title');
     if (!found) throw new Error('no picture');
     const tint = { color: role('surface'), share: 0.4 };
-    const tinted = stylesOf(after(both, ...layTint(both, found, tint)));
+    const tinted = stylesOf(after(both, ...addTint(both, found, tint)));
     expect(tinted['box/backgroundImage']).toEqual({ ...picture, tint });
     expect(tinted['box@narrow/backgroundImage']).toEqual({ ...picture, tint });
   });
@@ -57,7 +57,7 @@ describe('the picture behind a thing', () => {
     const found = behind(ruled, 'welcome-title');
     if (!found) throw new Error('no picture');
     const tint = { color: role('surface'), share: 0.4 };
-    const next = after(ruled, ...layTint(ruled, found, tint));
+    const next = after(ruled, ...addTint(ruled, found, tint));
     expect(stylesOf(next)['box/backgroundImage']).toEqual({ ...picture, tint });
     expect(next.kinds.default).toBe(ruled.kinds.default);
   });

@@ -126,7 +126,7 @@ describe('what waited in a browser under schema 1', () => {
     const history = new History(now);
     let { site } = upgraded();
     for (const step of now.undo.toReversed()) {
-      const { edits } = history.possible(step, id => getRecord(site, id));
+      const { edits } = history.applicable(step, id => getRecord(site, id));
       ({ site } = must(applyChange(site, { edits })));
     }
     expect(site.kinds.widget.has('book3')).toBe(true);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { beginWithVariant, type LaidInArea, layInArea, type Made, showArea } from '../src/commands/index.ts';
+import { addToArea, beginWithVariant, type LaidInArea, type Made, showArea } from '../src/commands/index.ts';
 import { planGuide, takeGuide } from '../src/guide/index.ts';
 import { schemeFailures } from '../src/measure/index.ts';
 import { publishSite, sectionsIn } from '../src/render/index.ts';
@@ -15,8 +15,8 @@ import {
   stableText,
 } from '../src/site/index.ts';
 import {
-  layPage,
-  laySection,
+  createPage,
+  createSection,
   PAGE_STARTERS,
   PURPOSES,
   READY_GUIDES,
@@ -38,7 +38,7 @@ const sharing = (
   starter: SectionStarter,
   how: LaidInArea,
 ): Made => {
-  const made = layInArea(site, page, area, how, at => laySection(site, SETTINGS, at, starter, area));
+  const made = addToArea(site, page, area, how, at => createSection(site, SETTINGS, at, starter, area));
   if (!made) throw new Error('nothing laid');
   return made;
 };
@@ -52,7 +52,9 @@ describe('ready sections', () => {
   it.each(SECTION_STARTERS.map(it => [it.id, it] as const))('%s brings no value of its own', (_, starter) => {
     const area = sharedAreaOf(starter.purpose);
     const { edits, id } =
-      area === null ? laySection(demo, 'home', 1, starter) : sharing(demo, 'home', area, starter, 'instead');
+      area === null
+        ? createSection(demo, 'home', 1, starter)
+        : sharing(demo, 'home', area, starter, 'instead');
     const site = after(demo, edits);
     if (area === null) expect(childrenOf(site, 'home')[1]).toBe(id);
     else expect(sectionsIn(site, 'home', area).map(it => it.id)).toEqual([id]);
@@ -67,7 +69,7 @@ describe('ready sections', () => {
   it('wear the variants and schemes of the guide they come to, and stand bare where it has none', () => {
     const [opening] = SECTION_STARTERS;
     if (!opening) throw new Error('no starters');
-    const { edits, id } = laySection(demo, 'home', 0, opening);
+    const { edits, id } = createSection(demo, 'home', 0, opening);
     const site = after(demo, edits);
     const heading = nodesIn(site, id)
       .map(it => site.kinds.widget.get(it))
@@ -75,7 +77,7 @@ describe('ready sections', () => {
     expect(heading?.variants).toEqual({ look: 'look-h1' });
     expect(site.kinds.scheme.get(site.kinds.section.get(id)?.scheme ?? '')?.face).toBe('dark');
     const bare = tiny();
-    const laid = laySection(bare, 'home', 0, opening);
+    const laid = createSection(bare, 'home', 0, opening);
     const there = after(bare, laid.edits);
     expect(there.kinds.section.get(laid.id)?.variants).toEqual({});
     expect(nodesIn(there, laid.id).length).toBeGreaterThan(4);
@@ -83,7 +85,7 @@ describe('ready sections', () => {
   it('show pictures of the site, a further one each time', () => {
     const cards = SECTION_STARTERS.find(it => it.id === 'features-pictures');
     if (!cards) throw new Error('no cards');
-    const { edits, id } = laySection(demo, 'home', 0, cards);
+    const { edits, id } = createSection(demo, 'home', 0, cards);
     const site = after(demo, edits);
     const shown = nodesIn(site, id).flatMap((it): string[] => {
       const asset = site.kinds.widget.get(it)?.content.asset;
@@ -134,7 +136,7 @@ it('ready sections take on what new things begin with, under what they ask for t
   const text = SECTION_STARTERS.find(it => it.id === 'content-text');
   if (!opening || !text) throw new Error('no starters');
   const worn = (starter: typeof text, widget: string) => {
-    const { edits, id } = laySection(site, 'home', 0, starter);
+    const { edits, id } = createSection(site, 'home', 0, starter);
     const laid = after(site, edits);
     return nodesIn(laid, id)
       .map(it => laid.kinds.widget.get(it))
@@ -149,7 +151,7 @@ describe('ready pages', () => {
     expect(PAGE_STARTERS.length).toBeGreaterThanOrEqual(6);
   });
   it.each(PAGE_STARTERS.map(it => [it.id, it] as const))('%s is laid whole, with one title', (_, starter) => {
-    const { edits, id } = layPage(demo, starter);
+    const { edits, id } = createPage(demo, starter);
     const site = after(demo, edits);
     expect(childrenOf(site, id)).toHaveLength(starter.sections.length);
     const path = site.kinds.page.get(id)?.path;
@@ -166,7 +168,7 @@ describe('ready pages', () => {
     const [landing] = PAGE_STARTERS;
     const [spec] = READY_GUIDES;
     if (!landing || !spec) throw new Error('no starters');
-    const { edits, id } = layPage(demo, landing);
+    const { edits, id } = createPage(demo, landing);
     const site = after(demo, edits);
     const taken = after(site, takeGuide(site, planGuide(site, readyGuide(spec), 'dark')));
     expect(nodesIn(taken, id).length).toBe(nodesIn(site, id).length);

@@ -115,17 +115,17 @@ export class AccountsService {
 
   async endSession(account: string, session: string): Promise<boolean> {
     const { affected } = await this.sessions.delete({ accountId: account, id: session });
-    await this.tellEnded(account);
+    await this.announceEnded(account);
     return (affected ?? 0) > 0;
   }
 
   /** Ends every session of an account but one. */
   async endOthers(account: string, keep: string | undefined): Promise<void> {
     await this.sessions.delete({ accountId: account, ...(keep !== undefined && { id: Not(keep) }) });
-    await this.tellEnded(account);
+    await this.announceEnded(account);
   }
 
-  private async tellEnded(account: string): Promise<void> {
+  private async announceEnded(account: string): Promise<void> {
     await notify(this.sessions.manager, SESSIONS_CHANNEL, account);
   }
 

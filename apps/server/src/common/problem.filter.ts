@@ -12,7 +12,7 @@ const messageOf = (body: string | object): string | string[] => {
 };
 
 /** What an exception on its way out says, and with which status. */
-function told(error: HttpException): { status: number; body: Problem | object } {
+function problemResponse(error: HttpException): { status: number; body: Problem | object } {
   const body = error.getResponse();
   const known = typeof body === 'object' && 'code' in body;
   const status = error.getStatus();
@@ -62,7 +62,7 @@ export class ProblemFilter implements ExceptionFilter {
   }
 
   private answer(error: unknown, request: Request & { id?: unknown }): { status: number; body: object } {
-    if (error instanceof HttpException) return told(error);
+    if (error instanceof HttpException) return problemResponse(error);
     const id = String(request.id ?? '');
     if (isDatabaseAway(error)) {
       this.logger.warn(`${id} The database is away: ${error instanceof Error ? error.message : error}`);

@@ -22,16 +22,16 @@ export class DemoService {
     @InjectRepository(SiteEntity) private readonly existing: Repository<SiteEntity>,
   ) {}
 
-  async layIfMissing(): Promise<void> {
-    await this.layOne(DEMO.site, 'Tolvane Ferries', 'small');
+  async createIfMissing(): Promise<void> {
+    await this.createOne(DEMO.site, 'Tolvane Ferries', 'small');
   }
 
   /** The large one beside it, for measuring. */
-  async layLargeIfMissing(): Promise<void> {
-    await this.layOne(DEMO.large, 'Tolvane Ferries, large', 'large');
+  async createLargeIfMissing(): Promise<void> {
+    await this.createOne(DEMO.large, 'Tolvane Ferries, large', 'large');
   }
 
-  private async layOne(id: string, name: string, demo: 'small' | 'large'): Promise<void> {
+  private async createOne(id: string, name: string, demo: 'small' | 'large'): Promise<void> {
     if (await this.existing.existsBy({ id })) return;
     const account =
       (await this.accounts.byEmail(DEMO.email)) ??

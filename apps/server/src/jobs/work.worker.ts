@@ -34,7 +34,7 @@ const bench: Workbench = {
 const isJob = (name: string): name is JobName => Object.hasOwn(JOBS, name);
 
 /** Jobs are typed where they are asked for; across the threads they are names and data. */
-async function work({ job, args }: Order): Promise<unknown> {
+async function runJob({ job, args }: Order): Promise<unknown> {
   if (!isJob(job)) throw new Error(`no job ${job}`);
   const run: (bench: Workbench, args: never) => Promise<unknown> = JOBS[job];
   return run(bench, args as never);
@@ -43,7 +43,7 @@ async function work({ job, args }: Order): Promise<unknown> {
 const answer = (it: Answer) => parentPort?.postMessage(it);
 
 parentPort?.on('message', (order: Order) => {
-  work(order).then(
+  runJob(order).then(
     result => answer({ order: order.order, result }),
     (error: unknown) =>
       answer(

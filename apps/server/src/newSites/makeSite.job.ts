@@ -1,5 +1,5 @@
 import { allRecords, type Edit, LIMITS, SCHEMA, type Site } from '@cove/core';
-import { drawings, laySite, SITE_STARTERS, tolvane, tolvaneLarge } from '@cove/core/starters';
+import { createSite, drawings, SITE_STARTERS, tolvane, tolvaneLarge } from '@cove/core/starters';
 import sharp from 'sharp';
 import { ProblemException } from '../common/problem';
 import { acceptChange } from '../sites/acceptChange';
@@ -15,7 +15,7 @@ declare module '../work/job' {
 /** What a new site begins as: a ready one by its id, or one of the demos. */
 export type Beginning = { starter: string } | { demo: 'small' | 'large' };
 
-const laid = (begin: Beginning, name: string, file: (drawing: string) => string): Site => {
+const created = (begin: Beginning, name: string, file: (drawing: string) => string): Site => {
   if ('demo' in begin) return begin.demo === 'large' ? tolvaneLarge(file) : tolvane(file);
   const starter = SITE_STARTERS.find(it => it.id === begin.starter);
   if (!starter)
@@ -25,7 +25,7 @@ const laid = (begin: Beginning, name: string, file: (drawing: string) => string)
       found: begin.starter,
       expected: `one of ${SITE_STARTERS.map(it => it.id).join(', ')}`,
     });
-  return laySite(starter, name, file);
+  return createSite(starter, name, file);
 };
 
 /**
@@ -37,7 +37,7 @@ export async function makeSite(
   { site: id, name, account, begin }: { site: string; name: string; account: string; begin: Beginning },
 ): Promise<boolean> {
   const { names, stored } = await drawPictures(bench, id);
-  const site = laid(begin, name, drawing => names.get(drawing) ?? '');
+  const site = created(begin, name, drawing => names.get(drawing) ?? '');
   const edits = [...allRecords(site)].map((record): Edit => ({ op: 'put', record }));
   return bench.database.transaction(async query => {
     const made = await query(

@@ -20,7 +20,7 @@ interface ReleaseRow {
 }
 
 /** Milliseconds between two words on how far it is. */
-const TOLD_EVERY = 150;
+const REPORT_EVERY = 150;
 
 const releaseNamed = async (query: Query, id: string): Promise<ReleaseRow | undefined> =>
   (
@@ -81,11 +81,11 @@ async function writeFiles(
 ): Promise<void> {
   const folder = releaseFolder(site, id);
   let done = 0;
-  let told = Date.now();
+  let lastReport = Date.now();
   const step = async () => {
     done++;
-    if (Date.now() - told < TOLD_EVERY) return;
-    told = Date.now();
+    if (Date.now() - lastReport < REPORT_EVERY) return;
+    lastReport = Date.now();
     await database.query('update releases set done = $2 where id = $1', [id, done]);
   };
   for (const [path, text] of files) {

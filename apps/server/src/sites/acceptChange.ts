@@ -1,4 +1,5 @@
 import {
+  applyEdits,
   type Change,
   type ChangeBudget,
   type Edit,
@@ -17,7 +18,6 @@ import {
   type SiteRecord,
   targetOf,
   upgradeEdits,
-  work,
 } from '@cove/core';
 import type { Query } from '../common/database';
 import { CHANGES_CHANNEL } from '../database/channels';
@@ -230,8 +230,8 @@ async function workOut(
   let forbidden = firstForbidden(lookup, edits, role, keeperMay);
   while (await lookup.load()) forbidden = firstForbidden(lookup, edits, role, keeperMay);
   if (forbidden) return forbidden;
-  let outcome = work(lookup, { edits }, budget);
-  while (await lookup.load()) outcome = work(lookup, { edits }, budget);
+  let outcome = applyEdits(lookup, { edits }, budget);
+  while (await lookup.load()) outcome = applyEdits(lookup, { edits }, budget);
   if (!outcome.ok) return outcome;
   let added = 0;
   for (const [id, record] of outcome.value.after) added += (record ? 1 : 0) - (lookup.get(id) ? 1 : 0);

@@ -24,12 +24,12 @@ export class Batches<Job, Answer> {
       else {
         const first = [{ job, resolve, reject }];
         this.queues.set(key, first);
-        void this.work(first).finally(() => this.queues.delete(key));
+        void this.drain(first).finally(() => this.queues.delete(key));
       }
     });
   }
 
-  private async work(queue: Waiting<Job, Answer>[]): Promise<void> {
+  private async drain(queue: Waiting<Job, Answer>[]): Promise<void> {
     while (queue.length > 0) await this.runOne(queue.splice(0, this.most));
   }
 

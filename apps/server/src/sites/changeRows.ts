@@ -40,12 +40,12 @@ export async function changesAfter(
      where before < $5 order by seq`,
     [site, after, limit, longest, MOST_TOGETHER],
   );
-  return rows.map(({ edits, resets, ...told }) => ({
-    seq: told.seq,
+  return rows.map(({ edits, resets, ...row }) => ({
+    seq: row.seq,
     resets: resets !== null,
     text:
       edits === null
         ? null
-        : `${JSON.stringify({ ...told, ...(resets && { resets }) }).slice(0, -1)},"edits":${edits}}`,
+        : `${JSON.stringify({ ...row, ...(resets && { resets }) }).slice(0, -1)},"edits":${edits}}`,
   }));
 }

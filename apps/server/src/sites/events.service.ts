@@ -27,20 +27,20 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
   private again: NodeJS.Timeout | undefined;
   private closed = false;
 
-  private readonly heard: Readonly<Record<string, (payload: string) => void>> = {
+  private readonly onNotice: Readonly<Record<string, (payload: string) => void>> = {
     [CHANGES_CHANNEL]: payload => {
       const [site = ''] = payload.split(' ');
       this.feeds.get(site)?.pull();
     },
     [MEMBERS_CHANNEL]: site => {
-      this.guarded(this.letGo());
-      this.feeds.get(site)?.tell('members', {});
+      this.guarded(this.endStreams());
+      this.feeds.get(site)?.announce('members', {});
     },
-    [RELEASES_CHANNEL]: site => this.feeds.get(site)?.tell('releases', {}),
-    [SESSIONS_CHANNEL]: () => this.guarded(this.letGo()),
+    [RELEASES_CHANNEL]: site => this.feeds.get(site)?.announce('releases', {}),
+    [SESSIONS_CHANNEL]: () => this.guarded(this.endStreams()),
     [PRESENCE_CHANNEL]: payload => {
-      const { site, told } = JSON.parse(payload);
-      this.feeds.get(site)?.tell('presence', [told]);
+      const { site, announced } = JSON.parse(payload);
+      this.feeds.get(site)?.announce('presence', [announced]);
     },
   };
 
@@ -54,7 +54,7 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
     await this.listen();
     this.beat = setInterval(() => {
       for (const { response } of this.allStreams()) response.write(': beat\n\n');
-      this.guarded(this.letGo());
+      this.guarded(this.endStreams());
     }, BEAT);
   }
 
@@ -80,11 +80,11 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
 
   private async listen(): Promise<void> {
     const client = new Client({ connectionString: this.config.COVE_DATABASE_URL });
-    client.on('notification', ({ channel, payload = '' }) => this.heard[channel]?.(payload));
+    client.on('notification', ({ channel, payload = '' }) => this.onNotice[channel]?.(payload));
     client.on('error', error => this.reconnect(client, error));
     client.on('end', () => this.reconnect(client, new Error('the connection ended')));
     await client.connect();
-    for (const channel of Object.keys(this.heard)) await client.query(`listen ${channel}`);
+    for (const channel of Object.keys(this.onNotice)) await client.query(`listen ${channel}`);
     this.listener = client;
   }
 
@@ -144,7 +144,7 @@ export class EventsService implements OnModuleInit, OnModuleDestroy {
   }
 
   /** Ends the streams of those whose session has ended or who are no longer members. */
-  private async letGo(): Promise<void> {
+  private async endStreams(): Promise<void> {
     for (const [site, feed] of this.feeds) {
       const streams = [...feed.streams];
       const rows = await this.database.query<{ session: string }>(

@@ -29,12 +29,12 @@ export class PresenceService {
         .execute();
       if (added.generatedMaps.length === 0) return;
     }
-    await this.tell(site, { client, name, account, place });
+    await this.announce(site, { client, name, account, place });
   }
 
   async leave(site: string, account: string, name: string, client: string): Promise<void> {
     const { affected } = await this.presences.delete({ siteId: site, client, accountId: account });
-    if (affected) await this.tell(site, { client, name, account, place: null });
+    if (affected) await this.announce(site, { client, name, account, place: null });
   }
 
   async at(site: string): Promise<PresenceDto[]> {
@@ -47,7 +47,7 @@ export class PresenceService {
     return found.map(({ client, place, account: { id, name } }) => ({ client, name, account: id, place }));
   }
 
-  private tell(site: string, told: PresenceDto): Promise<void> {
-    return notify(this.presences.manager, PRESENCE_CHANNEL, JSON.stringify({ site, told }));
+  private announce(site: string, announced: PresenceDto): Promise<void> {
+    return notify(this.presences.manager, PRESENCE_CHANNEL, JSON.stringify({ site, announced }));
   }
 }

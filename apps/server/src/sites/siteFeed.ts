@@ -24,12 +24,12 @@ export interface Stream {
   busy: boolean;
 }
 
-interface Told {
+interface Announcement {
   seq: number;
   frame: Buffer;
 }
 
-const framed = ({ seq, text, resets }: ChangeText): Told => {
+const framed = ({ seq, text, resets }: ChangeText): Announcement => {
   const [event, data] = resets
     ? ['reset', `{"seq":${seq}}`]
     : text === null
@@ -44,7 +44,7 @@ const framed = ({ seq, text, resets }: ChangeText): Told => {
  */
 export class SiteFeed {
   readonly streams = new Set<Stream>();
-  private kept: Told[] = [];
+  private kept: Announcement[] = [];
   private bytes = 0;
   private notices: Buffer[] = [];
   private hasNews = false;
@@ -67,7 +67,7 @@ export class SiteFeed {
   }
 
   /** Tells something to all who listen. */
-  tell(event: string, data: unknown): void {
+  announce(event: string, data: unknown): void {
     const notice = Buffer.from(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
     // The same word twice in one breath says no more than once.
     if (!this.notices.some(it => it.equals(notice))) this.notices.push(notice);
@@ -142,7 +142,7 @@ export class SiteFeed {
     return Buffer.concat(this.kept.slice(seq + 1 - first).map(it => it.frame));
   }
 
-  private keep(entry: Told): void {
+  private keep(entry: Announcement): void {
     this.kept.push(entry);
     this.bytes += entry.frame.length;
     while (this.kept.length > KEPT || this.bytes > KEPT_BYTES)

@@ -5,7 +5,7 @@ import { Config } from '../config/config';
 import { builtPart } from '../config/parts';
 import type { SitesProcessSettings } from './sites.process';
 
-type Told = { port: number } | { failed: string };
+type HostMessage = { port: number } | { failed: string };
 
 /** Milliseconds before a process that ended by itself is started again. */
 const AGAIN = 500;
@@ -44,10 +44,11 @@ export class SitesHost implements OnApplicationBootstrap, OnModuleDestroy {
     child.send(settings);
     return new Promise((resolve, reject) => {
       let isUp = false;
-      child.on('message', (told: Told) => {
-        if ('failed' in told) return reject(new Error(`Published sites cannot be served: ${told.failed}`));
+      child.on('message', (message: HostMessage) => {
+        if ('failed' in message)
+          return reject(new Error(`Published sites cannot be served: ${message.failed}`));
         isUp = true;
-        resolve(told.port);
+        resolve(message.port);
       });
       child.on('exit', (code, signal) => {
         if (this.child !== child) return;

@@ -31,7 +31,7 @@ export const schema1 = (name: string) =>
 const RIDDLE = { id: 'riddle', kind: 'widget', widget: 'sphinx', at: { parent: 'before', order: 'zz' } };
 
 /** A database as the last program without schemas left it: made by its own migrations, with something in every store. */
-export async function layDatabaseOfSchema1(name: string): Promise<string> {
+export async function createDatabaseOfSchema1(name: string): Promise<string> {
   const base = process.env.COVE_TEST_DATABASE;
   if (!base) throw new Error('the test database was not started');
   const admin = new Client({ connectionString: base });

@@ -1,7 +1,7 @@
 import { SCHEMA } from '@cove/core';
 
 /** One event of a stream. */
-export interface Heard {
+export interface StreamEvent {
   event: string;
   id: string;
   data: unknown;
@@ -15,7 +15,7 @@ export async function listen(url: string, headers: Record<string, string>) {
     signal: abort.signal,
   });
   if (!response.body) throw new Error('no stream');
-  const heard: Heard[] = [];
+  const events: StreamEvent[] = [];
   const wake = new Set<() => void>();
   let ended = false;
   const read = async () => {
@@ -33,7 +33,11 @@ export async function listen(url: string, headers: Record<string, string>) {
           text = text.slice(end + 2);
           const event = fields.get('event');
           if (event)
-            heard.push({ event, id: fields.get('id') ?? '', data: JSON.parse(fields.get('data') ?? 'null') });
+            events.push({
+              event,
+              id: fields.get('id') ?? '',
+              data: JSON.parse(fields.get('data') ?? 'null'),
+            });
         }
         for (const it of wake) it();
       }
@@ -50,7 +54,7 @@ export async function listen(url: string, headers: Record<string, string>) {
       const found = ask();
       if (found !== undefined) return found;
       if (Date.now() > late)
-        throw new Error(`${what} did not come; heard ${JSON.stringify(heard).slice(0, 400)}`);
+        throw new Error(`${what} did not come; heard ${JSON.stringify(events).slice(0, 400)}`);
       await new Promise<void>(resolve => {
         const go = () => {
           clearTimeout(timer);
@@ -64,11 +68,11 @@ export async function listen(url: string, headers: Record<string, string>) {
   };
   return {
     response,
-    heard,
+    events,
     next: (event: string, fits: (data: Record<string, unknown>) => boolean = () => true) =>
       until(
         () =>
-          heard.find(
+          events.find(
             it =>
               it.event === event && typeof it.data === 'object' && it.data !== null && fits({ ...it.data }),
           ),

@@ -49,7 +49,7 @@ export async function startProcess(name: string, url: string, more: Record<strin
   const app: NestExpressApplication = await createApp(config);
   await app.listen(port, '127.0.0.1');
   await app.get(SiteUpgrades).run();
-  await app.get(DemoService).layIfMissing();
+  await app.get(DemoService).createIfMissing();
   const http = app.getHttpServer();
   const database = app.get(DataSource);
   const address: string = await app.getUrl();

@@ -85,7 +85,7 @@ export function Bench({ subject, onSubject, others = NO_OTHERS, path, onBox, ask
   if (!resolved) return <p className="p-4 text-muted">What was selected is no longer there.</p>;
   return (
     <AlsoTo.Provider value={others}>
-      <Opened
+      <BenchPanel
         key={`${resolved.record}`}
         site={site}
         subject={subject}
@@ -99,7 +99,7 @@ export function Bench({ subject, onSubject, others = NO_OTHERS, path, onBox, ask
   );
 }
 
-function Opened({
+function BenchPanel({
   site,
   subject,
   resolved,

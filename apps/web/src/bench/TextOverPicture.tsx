@@ -1,6 +1,6 @@
 import {
+  addTint,
   type Id,
-  layTint,
   nodeScope,
   type PictureBehind,
   pictureAt,
@@ -23,7 +23,7 @@ import { useLocked } from '../ui/locked.ts';
 import { colorOf } from './ColorControl.tsx';
 
 /** What is told of one width: the text that can be read worst there. */
-interface Told {
+interface Reading {
   ratio: number;
   wanted: number;
   least: number | null;
@@ -52,7 +52,7 @@ export function TextOverPicture({
   const sampler = useSampler();
   const commit = useCommit();
   const locked = useLocked();
-  const [told, setTold] = useState<Partial<Record<Width, Told | null>>>({});
+  const [readings, setReadings] = useState<Partial<Record<Width, Reading | null>>>({});
   const canvases = useRef(new Map<Width, PageCanvas>());
   const tint = useMemo((): Value => {
     const now = WIDTHS.map(width => pictureAt(site, behind, width)?.tint).find(it => it != null);
@@ -69,7 +69,7 @@ export function TextOverPicture({
       const ground = canvas?.findPart(behind.node, behind.part);
       const holder = canvas?.find(node);
       if (!canvas || !asset || !ground || !holder) {
-        setTold(all => ({ ...all, [width]: null }));
+        setReadings(all => ({ ...all, [width]: null }));
         return;
       }
       await canvas.document.fonts.ready;
@@ -85,7 +85,7 @@ export function TextOverPicture({
         (most, it) => (most === null || it === null ? null : Math.max(most, it)),
         0,
       );
-      setTold(all => ({
+      setReadings(all => ({
         ...all,
         [width]: worst ? { ratio: worst.ratio, wanted: worst.wanted, least } : null,
       }));
@@ -116,7 +116,7 @@ export function TextOverPicture({
   }, [session, measure]);
 
   const known = WIDTHS.flatMap(width => {
-    const it = told[width];
+    const it = readings[width];
     return it ? [{ width, ...it }] : [];
   });
   const poor = known.filter(it => it.ratio < it.wanted);
@@ -128,7 +128,9 @@ export function TextOverPicture({
     <section aria-label="Text over the picture" className="grid gap-1 border-b border-hair px-3.5 py-2.5">
       <h3 className="label-line">Text over the picture</h3>
       {known.length === 0 ? (
-        <p className="text-muted">{WIDTHS.every(it => it in told) ? 'No words stand on it.' : 'Looking …'}</p>
+        <p className="text-muted">
+          {WIDTHS.every(it => it in readings) ? 'No words stand on it.' : 'Looking …'}
+        </p>
       ) : (
         <>
           <dl className="grid grid-cols-3">
@@ -153,7 +155,7 @@ export function TextOverPicture({
                     kind="link"
                     onClick={() =>
                       commit(
-                        layTint(session.site, behind, { color: tint, share: least }),
+                        addTint(session.site, behind, { color: tint, share: least }),
                         'Lay a tint over the picture',
                       )
                     }

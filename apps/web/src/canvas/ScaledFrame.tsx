@@ -1,4 +1,4 @@
-import { Frame, type View } from './Frame.tsx';
+import { CanvasFrame, type View } from './CanvasFrame.tsx';
 import { useRoom } from './useRoom.ts';
 
 /** A document as wide as asked for, made small enough for the room there is. */
@@ -17,7 +17,13 @@ export function ScaledFrame({
   return (
     <div ref={box} className="h-full min-h-0 min-w-0 flex-1 overflow-clip bg-ground">
       <div className="mx-auto" style={{ width: width * scale }}>
-        <Frame title={title} width={width} height={room.height / scale} scale={scale} onReady={onReady} />
+        <CanvasFrame
+          title={title}
+          width={width}
+          height={room.height / scale}
+          scale={scale}
+          onReady={onReady}
+        />
       </div>
     </div>
   );

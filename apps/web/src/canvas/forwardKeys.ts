@@ -1,4 +1,4 @@
-import type { View } from './Frame.tsx';
+import type { View } from './CanvasFrame.tsx';
 
 /** What is typed into, where keys are words. */
 const TYPED = 'input:not([type=range]), textarea, select, [contenteditable=true]';

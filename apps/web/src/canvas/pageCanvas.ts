@@ -24,7 +24,7 @@ export class PageCanvas {
     this.markup = new PageMarkup(document, page, {
       marks: true,
       links,
-      still: !links,
+      noTabStops: !links,
       assetUrl: assetUrlOf(siteId),
     });
   }

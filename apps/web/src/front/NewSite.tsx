@@ -1,5 +1,5 @@
 import { settingsOf } from '@cove/core';
-import { drawings, laySite, SITE_STARTERS, type SiteStarter } from '@cove/core/starters';
+import { createSite, drawings, SITE_STARTERS, type SiteStarter } from '@cove/core/starters';
 import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -17,7 +17,7 @@ const drawn = new Map(
 
 /** The home page of a ready site, drawn from nothing but what the program ships. */
 function Pictured({ starter }: { starter: SiteStarter }) {
-  const site = useMemo(() => laySite(starter, starter.label, name => drawn.get(name) ?? ''), [starter]);
+  const site = useMemo(() => createSite(starter, starter.label, name => drawn.get(name) ?? ''), [starter]);
   return (
     <ScaledFrame
       key={starter.id}

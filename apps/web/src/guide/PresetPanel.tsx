@@ -40,13 +40,13 @@ export function PresetPanel({
   onOpen(id: string | null): void;
 }) {
   const record = site.kinds.preset.get(preset);
-  return record ? <Opened site={site} record={record} onOpen={onOpen} /> : null;
+  return record ? <PresetDetails site={site} record={record} onOpen={onOpen} /> : null;
 }
 
 const farewellOf = (answer: string): Farewell =>
   answer === 'takeOff' || answer === 'letGo' ? { type: answer } : { type: 'replace', by: answer };
 
-function Opened({
+function PresetDetails({
   site,
   record,
   onOpen,

@@ -10,7 +10,7 @@ import {
   WIDTHS,
 } from '@cove/core';
 import { useEffect, useMemo, useRef } from 'react';
-import { Frame } from '../canvas/Frame.tsx';
+import { CanvasFrame } from '../canvas/CanvasFrame.tsx';
 import type { ScrollTogether } from '../canvas/scrollTogether.ts';
 import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
@@ -142,7 +142,7 @@ export function Specimen({
 
   return (
     <div ref={box} className="h-full min-h-0 flex-1 overflow-hidden">
-      <Frame
+      <CanvasFrame
         title={title}
         width={size.width}
         height={size.height}

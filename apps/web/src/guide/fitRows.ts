@@ -1,4 +1,4 @@
-import type { View } from '../canvas/Frame.tsx';
+import type { View } from '../canvas/CanvasFrame.tsx';
 
 /** How long it waits for a quiet moment, in ms. */
 const LONGEST = 600;

@@ -11,7 +11,7 @@ import {
   type SpecimenColumn,
   type SpecimenRow,
 } from '@cove/core';
-import type { View } from '../canvas/Frame.tsx';
+import type { View } from '../canvas/CanvasFrame.tsx';
 import { StyleEngine } from '../canvas/styleEngine.ts';
 import { RowFitter } from './fitRows.ts';
 import { SPECIMEN_CSS } from './specimenCss.ts';

@@ -1,6 +1,6 @@
 import { printHtml, viewportOf } from '@cove/core';
 import { useEffect, useRef } from 'react';
-import type { View } from '../canvas/Frame.tsx';
+import type { View } from '../canvas/CanvasFrame.tsx';
 import { ScaledFrame } from '../canvas/ScaledFrame.tsx';
 import { StyleEngine } from '../canvas/styleEngine.ts';
 import { useSession } from '../session/context.tsx';

@@ -2,7 +2,7 @@ import { type ElementType, type Id, renderSample, type Site, sampleContent, spec
 import type { ReadyLook } from '@cove/core/starters';
 import { titled } from '../ui/titled.ts';
 import { inColumn } from './inColumn.ts';
-import { type LookGroup, type LookOption, type Looks, still } from './option.ts';
+import { type LookGroup, type LookOption, type Looks, staticMarkup } from './option.ts';
 import { withReadyLooks } from './readyLooks.ts';
 
 export interface ElementLook extends LookOption {
@@ -29,7 +29,7 @@ export function elementLooks(
             shown,
             scope,
             sampleContent(shown, element, variants, 'own'),
-            still(siteId),
+            staticMarkup(siteId),
           );
           return {
             id: look.name,

@@ -1,5 +1,5 @@
 import { elementNamed, type HtmlElement, renderSample, richText, type Scope, type Site } from '@cove/core';
-import { still } from './option.ts';
+import { staticMarkup } from './option.ts';
 
 /** Enough for something to stand beside. */
 const WORDS = [
@@ -16,6 +16,6 @@ export function inColumn(
 ): HtmlElement | null {
   if (!thing) return null;
   const scope: Scope = { ...around, element: elementNamed('text'), node: null, variants: {}, longForm: true };
-  const words = renderSample(site, scope, { text: richText(...WORDS) }, still(siteId));
+  const words = renderSample(site, scope, { text: richText(...WORDS) }, staticMarkup(siteId));
   return { tag: 'div', attrs: { 'data-column': true }, children: words ? [thing, words] : [thing] };
 }

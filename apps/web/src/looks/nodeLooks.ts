@@ -20,7 +20,7 @@ import {
 import { takeLook } from '@cove/core/starters';
 import { titled } from '../ui/titled.ts';
 import { inColumn } from './inColumn.ts';
-import { type LookGroup, type LookOption, type Looks, still } from './option.ts';
+import { type LookGroup, type LookOption, type Looks, staticMarkup } from './option.ts';
 import { withReadyLooks } from './readyLooks.ts';
 
 export interface NodeLook extends LookOption {
@@ -47,11 +47,11 @@ export function nodeLooks(
   /** By itself: how it stands in a long text shows only there. */
   const drawn = (it: NodeRecord) => {
     const variants = Object.fromEntries(Object.entries(it.variants).filter(([axis]) => !ofLongForm(axis)));
-    return renderNode(shown, outer, { ...it, variants }, still(siteId));
+    return renderNode(shown, outer, { ...it, variants }, staticMarkup(siteId));
   };
   const drawnOn = (axis: string, it: NodeRecord) =>
     ofLongForm(axis)
-      ? inColumn(shown, outer, renderNode(shown, outer, it, still(siteId)), siteId)
+      ? inColumn(shown, outer, renderNode(shown, outer, it, staticMarkup(siteId)), siteId)
       : drawn(it);
 
   const shownAxes = element.axes.filter(axis => longForm || !ofLongForm(axis));

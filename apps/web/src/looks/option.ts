@@ -30,9 +30,9 @@ export interface Looks<Option extends LookOption = LookOption> {
 }
 
 /** Drawn to be looked at: no marks to be found by, links that lead nowhere. */
-export const still = (siteId: string): MarkupOptions => ({
+export const staticMarkup = (siteId: string): MarkupOptions => ({
   marks: false,
   links: false,
-  still: true,
+  noTabStops: true,
   assetUrl: assetUrlOf(siteId),
 });

@@ -11,7 +11,7 @@ import {
   type Width,
 } from '@cove/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { Frame, type View } from '../canvas/Frame.tsx';
+import { CanvasFrame, type View } from '../canvas/CanvasFrame.tsx';
 import { PageCanvas } from '../canvas/pageCanvas.ts';
 import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
@@ -260,7 +260,14 @@ export function Canvas({
         style={{ width: width * scale, height: height * scale, marginTop: 4 }}
       >
         <div className="absolute inset-0 overflow-clip border border-hair bg-white">
-          <Frame key={page} title={title} width={width} height={height} scale={scale} onReady={onReady} />
+          <CanvasFrame
+            key={page}
+            title={title}
+            width={width}
+            height={height}
+            scale={scale}
+            onReady={onReady}
+          />
           {marks.others.map(it => (
             <CropMarks key={`${it.x} ${it.y}`} {...scaled(it)} />
           ))}

@@ -1,5 +1,5 @@
 import { getRecord, type Id, isNode, outermost, type Site } from '@cove/core';
-import type { View } from '../canvas/Frame.tsx';
+import type { View } from '../canvas/CanvasFrame.tsx';
 import { PageCanvas } from '../canvas/pageCanvas.ts';
 import { type Box, dropOnPage, type PageDrop } from './dropOnPage.ts';
 

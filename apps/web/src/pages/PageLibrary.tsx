@@ -1,5 +1,5 @@
 import { addPage, applyChange, type Edit, type Id, must, type Site } from '@cove/core';
-import { layPage, PAGE_STARTERS, type PageStarter } from '@cove/core/starters';
+import { createPage, PAGE_STARTERS, type PageStarter } from '@cove/core/starters';
 import { useMemo, useState } from 'react';
 import { StaticPage } from '../canvas/StaticPage.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
@@ -18,7 +18,7 @@ export function PageLibrary({
   const [seen, setSeen] = useState<PageStarter | undefined>(first);
   const drawn = useMemo(() => {
     if (!seen) return null;
-    const { edits, id } = layPage(site, seen);
+    const { edits, id } = createPage(site, seen);
     return { site: must(applyChange(site, { edits })).site, page: id };
   }, [site, seen]);
   return (
@@ -32,7 +32,7 @@ export function PageLibrary({
                 className={`block w-full py-1.5 text-left hover:text-teal ${starter === seen ? 'font-semibold text-teal' : ''}`}
                 onFocus={() => setSeen(starter)}
                 onPointerEnter={() => setSeen(starter)}
-                onClick={() => onTake(now => layPage(now, starter))}
+                onClick={() => onTake(now => createPage(now, starter))}
               >
                 {starter.label}
               </button>

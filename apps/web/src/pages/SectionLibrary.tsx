@@ -1,12 +1,12 @@
 import {
   type Area,
   addPage,
+  addToArea,
   applyChange,
   type Clip,
   editOf,
   type Id,
   type LaidInArea,
-  layInArea,
   type Made,
   must,
   pasteThings,
@@ -16,7 +16,7 @@ import {
   type Site,
   sectionsIn,
 } from '@cove/core';
-import { laySection, PURPOSES, type Purpose, SECTION_STARTERS, sharedAreaOf } from '@cove/core/starters';
+import { createSection, PURPOSES, type Purpose, SECTION_STARTERS, sharedAreaOf } from '@cove/core/starters';
 import { useMemo, useRef, useState } from 'react';
 import { problemText } from '../api/problemText.ts';
 import { StaticPage } from '../canvas/StaticPage.tsx';
@@ -54,8 +54,8 @@ const ready = (purpose: Purpose): Offered[] => {
     own: false,
     lay: (now, page, index, how) =>
       area === null
-        ? laySection(now, page, index, starter)
-        : layInArea(now, page, area, how, at => laySection(now, SETTINGS, at, starter, area)),
+        ? createSection(now, page, index, starter)
+        : addToArea(now, page, area, how, at => createSection(now, SETTINGS, at, starter, area)),
   }));
 };
 
@@ -80,7 +80,7 @@ const own = (kept: readonly KeptSection[], area: SharedArea | null): Offered[] =
         lay: (now, page, index, how) =>
           area === null
             ? paste(now, page, index)
-            : layInArea(now, page, area, how, at => paste(now, SETTINGS, at)),
+            : addToArea(now, page, area, how, at => paste(now, SETTINGS, at)),
       };
     });
 

@@ -57,12 +57,12 @@ export function useOverrides(page: Id | null): readonly Override[] | null {
   return found?.page === page ? found.list : null;
 }
 
-export type Foreseen = { impact: Impact } | { problem: Problem } | null;
+export type PendingImpact = { impact: Impact } | { problem: Problem } | null;
 
 /** What edits would alter; null while it is worked out, and where there are none. */
-export function useImpact(edits: readonly Edit[] | null): Foreseen {
+export function useImpact(edits: readonly Edit[] | null): PendingImpact {
   const session = useSession();
-  const [foreseen, setForeseen] = useState<Foreseen>(null);
+  const [foreseen, setForeseen] = useState<PendingImpact>(null);
   useEffect(() => {
     setForeseen(null);
     if (!edits) return;

@@ -12,7 +12,7 @@ import { FailedRelease } from './FailedRelease.tsx';
 
 const working = (it: Release) => it.state === 'waiting' || it.state === 'making';
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-const told = (error: unknown) =>
+const showError = (error: unknown) =>
   toast.error(
     error instanceof RequestProblem ? error.message : 'The server cannot be reached. Nothing was published.',
   );
@@ -34,7 +34,7 @@ export function ReleaseStation() {
       setNote('');
       return queries.invalidateQueries({ queryKey: key });
     },
-    onError: told,
+    onError: showError,
   });
   const goLive = useMutation({
     mutationFn: (release: string) =>
@@ -42,7 +42,7 @@ export function ReleaseStation() {
         server.PUT('/api/sites/{site}/live', { params: { path: { site: session.id } }, body: { release } }),
       ),
     onSuccess: () => queries.invalidateQueries({ queryKey: key }),
-    onError: told,
+    onError: showError,
   });
   const unpublished = unpublishedIn(data?.releases ?? [], seq);
   const busy = data?.releases.some(working) ?? false;

@@ -8,10 +8,10 @@ import type { FromStream, ToStream } from './streamMessages.ts';
 export function openChangeStream(
   site: string,
   after: number,
-  hear: (message: FromStream) => void,
+  receive: (message: FromStream) => void,
 ): () => void {
   if (!('SharedWorker' in globalThis)) {
-    const events = new SiteEvents(site, after, hear);
+    const events = new SiteEvents(site, after, receive);
     return () => events.close();
   }
   const { port } = new SharedWorker(new URL('./changes.worker.ts', import.meta.url), {
@@ -19,7 +19,7 @@ export function openChangeStream(
     name: 'cove changes',
   });
   const tell = (message: ToStream) => port.postMessage(message);
-  port.addEventListener('message', (event: MessageEvent<FromStream>) => hear(event.data));
+  port.addEventListener('message', (event: MessageEvent<FromStream>) => receive(event.data));
   port.start();
   tell({ type: 'join', site, after });
   const leave = () => tell({ type: 'leave' });

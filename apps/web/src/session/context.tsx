@@ -5,13 +5,13 @@ import type { SiteSummary } from '../api/types.ts';
 import { type TypingHost, TypingHostContext } from '../ui/typingHost.ts';
 import type { SessionState, SiteSession } from './siteSession.ts';
 
-interface Opened {
+interface OpenSession {
   session: SiteSession;
   summary: SiteSummary;
 }
-const Context = createContext<Opened | null>(null);
+const Context = createContext<OpenSession | null>(null);
 
-export function SessionProvider({ session, summary, children }: Opened & { children: ReactNode }) {
+export function SessionProvider({ session, summary, children }: OpenSession & { children: ReactNode }) {
   const value = useMemo(() => ({ session, summary }), [session, summary]);
   const host = useMemo(
     (): TypingHost => ({
@@ -28,7 +28,7 @@ export function SessionProvider({ session, summary, children }: Opened & { child
   );
 }
 
-export function useOpened(): Opened {
+export function useOpened(): OpenSession {
   const opened = use(Context);
   if (!opened) throw new Error('used outside of an open site');
   return opened;

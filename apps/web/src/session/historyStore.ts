@@ -18,7 +18,7 @@ export interface HistoryStore {
 export const NO_HISTORY: HistoryStore = { load: async () => null, save: () => {}, close: () => {} };
 
 /** Everything but the steps, which are kept one by one, so that keeping one more costs no more than that one. */
-interface Frame extends Omit<StoredHistory, 'undo' | 'redo'> {
+interface HistoryHeader extends Omit<StoredHistory, 'undo' | 'redo'> {
   /** In ms. */
   at: number;
   seq: number;
@@ -28,7 +28,7 @@ interface Frame extends Omit<StoredHistory, 'undo' | 'redo'> {
 
 /** What was not in the database yet when the page was left. */
 interface Left {
-  frame: Frame;
+  frame: HistoryHeader;
   steps: readonly StoredStep[];
 }
 
@@ -84,7 +84,7 @@ export function browserHistory(site: string, account: string, tab: string): Hist
   return {
     async load() {
       await forgetOld(store);
-      const known = await get<Frame>(frameKey, store);
+      const known = await get<HistoryHeader>(frameKey, store);
       const text = sessionStorage.getItem(leftKey);
       sessionStorage.removeItem(leftKey);
       const left: Left | null = text === null ? null : JSON.parse(text);
@@ -126,7 +126,7 @@ export function keptHistory(history: History): StoredHistory {
 }
 
 /** The same, taken apart: the steps, and what says which they are. */
-function framed({ seq, history }: KeptNow): { frame: Frame; all: readonly StoredStep[] } {
+function framed({ seq, history }: KeptNow): { frame: HistoryHeader; all: readonly StoredStep[] } {
   const { undo, redo, ...rest } = keptHistory(history);
   const numbers = (steps: readonly StoredStep[]) => steps.map(step => step.n);
   return {
@@ -136,7 +136,7 @@ function framed({ seq, history }: KeptNow): { frame: Frame; all: readonly Stored
 }
 
 async function forgetOld(store: UseStore): Promise<void> {
-  const all = await entries<string, Frame | StoredStep>(store);
+  const all = await entries<string, HistoryHeader | StoredStep>(store);
   const old = all.flatMap(([key, it]) =>
     key.startsWith('frame ') && 'at' in it && it.at < Date.now() - FORGOTTEN ? [key.slice(6)] : [],
   );

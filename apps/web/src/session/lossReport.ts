@@ -9,7 +9,7 @@ const NONE: ReadonlySet<number> = new Set();
 export class LossReport {
   private readonly watch = new LossWatch();
   /** Edits that were told to be lost already. */
-  private readonly told = new Set<Edit>();
+  private readonly reported = new Set<Edit>();
   /** Numbers of edits that met nothing, for changes whose answer came before their turn. */
   private readonly droppedOf = new Map<string, ReadonlySet<number>>();
 
@@ -50,12 +50,12 @@ export class LossReport {
     after: ReadonlyMap<Id, SiteRecord | null>,
     waiting: readonly Waiting[],
   ): void {
-    this.fresh(this.watch.heard(change, site, after, waiting));
+    this.fresh(this.watch.othersChange(change, site, after, waiting));
   }
 
   private fresh(losses: readonly Loss[]): void {
-    const fresh = losses.filter(({ edit }) => !this.told.has(edit));
-    for (const { edit } of fresh) this.told.add(edit);
+    const fresh = losses.filter(({ edit }) => !this.reported.has(edit));
+    for (const { edit } of fresh) this.reported.add(edit);
     if (fresh.length > 0) this.tell(fresh);
   }
 }

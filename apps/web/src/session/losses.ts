@@ -63,7 +63,7 @@ export class LossWatch {
   }
 
   /** What a change made elsewhere does to what was written here. `after` is what each touched record has become. */
-  heard(
+  othersChange(
     { edits, seq, base, by }: Accepted,
     site: Site,
     after: ReadonlyMap<Id, SiteRecord | null>,

@@ -24,7 +24,7 @@ export class SiteEvents {
 
   private connect(): EventSource {
     const events = new EventSource(`/api/sites/${this.site}/events?after=${this.seq}&schema=${SCHEMA}`);
-    events.addEventListener('change', event => this.hear(JSON.parse(event.data)));
+    events.addEventListener('change', event => this.receive(JSON.parse(event.data)));
     events.addEventListener('large', event => void this.fetchLarge(JSON.parse(event.data).seq));
     events.addEventListener('presence', event => {
       const people: Presence[] = JSON.parse(event.data);
@@ -66,7 +66,7 @@ export class SiteEvents {
     return answer(server.GET('/api/sites/{site}/changes', { params }));
   }
 
-  private hear(change: Accepted): void {
+  private receive(change: Accepted): void {
     this.seq = Math.max(this.seq, change.seq);
     this.tell({ type: 'change', change });
   }
@@ -76,7 +76,7 @@ export class SiteEvents {
     try {
       const [change] = await this.changesAfter(seq - 1);
       if (change?.seq !== seq) throw new Error('not this change');
-      this.hear(change);
+      this.receive(change);
     } catch {
       this.tell({ type: 'reset' });
     }

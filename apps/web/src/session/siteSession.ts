@@ -64,7 +64,7 @@ export interface Unkept {
 export type TouchListener = (site: Site, touched: ReadonlySet<Id> | null) => void;
 export type Notice = (message: string, kind: 'info' | 'problem') => void;
 
-export interface Around {
+export interface SessionOptions {
   /** Name of the tab; the ids of its changes begin with it. */
   tab?: string;
   pending?: PendingStore;
@@ -110,7 +110,7 @@ export class SiteSession {
     site: Site,
     private confirmedSeq: number,
     private readonly notice: Notice,
-    private readonly around: Required<Omit<Around, 'rights'>>,
+    private readonly options: Required<Omit<SessionOptions, 'rights'>>,
     private rights: Rights,
   ) {
     this.draft = new Draft(site);
@@ -137,13 +137,13 @@ export class SiteSession {
       unkept: [],
       people: [],
     }));
-    this.others = new Others(around.tab, people => this.store.setState({ people }));
+    this.others = new Others(options.tab, people => this.store.setState({ people }));
   }
 
   /** Opens a site as the server has it, with what this browser has not been able to send yet on top. */
-  static async open(id: string, notice: Notice, around: Around = {}): Promise<SiteSession> {
-    const { tab = newId(''), pending = NO_STORE, history = NO_HISTORY } = around;
-    const { onMembers = () => {}, onReleases = () => {} } = around;
+  static async open(id: string, notice: Notice, options: SessionOptions = {}): Promise<SiteSession> {
+    const { tab = newId(''), pending = NO_STORE, history = NO_HISTORY } = options;
+    const { onMembers = () => {}, onReleases = () => {} } = options;
     const [{ seq, records }, left, kept] = await Promise.all([
       answer(server.GET('/api/sites/{site}', { params: { path: { site: id } } })),
       pending.load(),
@@ -155,7 +155,7 @@ export class SiteSession {
       seq,
       notice,
       { tab, pending, history, onMembers, onReleases },
-      around.rights ?? ALL,
+      options.rights ?? ALL,
     );
     if (kept && kept.seq <= seq) {
       const { history: then, unreadable } = upgradeHistory(kept.history, it =>
@@ -175,14 +175,14 @@ export class SiteSession {
     for (const change of left) {
       const waiting = broughtUp(change, it => getRecord(this.draft.site, it));
       this.draft.add(waiting);
-      if (!this.isOwn(change)) this.history.heard(waiting.edits);
+      if (!this.isOwn(change)) this.history.noteOthers(waiting.edits);
     }
     this.publish(this.draft.site, left.length > 0 ? null : new Set());
     void this.sender.send();
   }
 
   private isOwn({ id }: { id: string }): boolean {
-    return id.startsWith(`${this.around.tab}-`);
+    return id.startsWith(`${this.options.tab}-`);
   }
 
   /** Reads what others did between two numbers, so that no undo takes it back. */
@@ -207,7 +207,7 @@ export class SiteSession {
     // What the program did to all paths alike was done to the steps as well.
     if (change.resets === 'upgrade' || this.isOwn(change)) return;
     if (change.resets === 'restore') this.history = new History();
-    else this.history.heard(broughtUp(change, it => getRecord(this.draft.confirmed, it)).edits);
+    else this.history.noteOthers(broughtUp(change, it => getRecord(this.draft.confirmed, it)).edits);
   }
 
   setRights(rights: Rights): void {
@@ -229,8 +229,8 @@ export class SiteSession {
     this.sender.close();
     this.arrivals.stop();
     this.others.close();
-    this.around.pending.close();
-    this.around.history.close();
+    this.options.pending.close();
+    this.options.history.close();
     this.endStream?.();
     for (const end of this.endings) end();
   }
@@ -320,7 +320,7 @@ export class SiteSession {
   private offered = 0;
 
   private newChange(edits: readonly Edit[], base: number): Waiting {
-    const change = { id: `${this.around.tab}-${newId('c')}`, base, schema: SCHEMA, edits };
+    const change = { id: `${this.options.tab}-${newId('c')}`, base, schema: SCHEMA, edits };
     this.draft.add(change);
     return change;
   }
@@ -355,7 +355,7 @@ export class SiteSession {
     if (!step) return;
     this.preview = null;
     const base = this.draft.site;
-    const { edits, skipped } = this.history.possible(step, id => getRecord(base, id));
+    const { edits, skipped } = this.history.applicable(step, id => getRecord(base, id));
     const lacks = lacking(this.rights, edits, base);
     const applied = lacks === undefined ? applyChange(base, { edits }) : forbidden(lacks);
     if (!applied.ok || edits.length === 0) {
@@ -390,14 +390,14 @@ export class SiteSession {
     const { waiting } = this.draft;
     if (waiting !== this.saved) {
       this.saved = waiting;
-      this.around.pending.save(waiting.map(it => it.asMade ?? it)).then(
+      this.options.pending.save(waiting.map(it => it.asMade ?? it)).then(
         () => this.store.setState({ keptInBrowser: true }),
         () => this.store.setState({ keptInBrowser: false }),
       );
     }
     const undoLabel = this.history.undo.at(-1)?.label ?? null;
     const redoLabel = this.history.redo.at(-1)?.label ?? null;
-    this.around.history.save(this.confirmedSeq, this.history);
+    this.options.history.save(this.confirmedSeq, this.history);
     this.store.setState({
       site,
       seq: this.confirmedSeq,
@@ -465,7 +465,7 @@ export class SiteSession {
         continue;
       }
       if (!this.isOwn(next)) {
-        this.history.heard(next.edits);
+        this.history.noteOthers(next.edits);
         this.losses.othersTaken(next, this.site, after, this.draft.waiting);
       }
       this.publishDraft(new Set(after.keys()));
@@ -521,7 +521,7 @@ export class SiteSession {
         break;
       case 'members':
       case 'gone':
-        this.around.onMembers();
+        this.options.onMembers();
         break;
       case 'reset':
         void this.reload();
@@ -530,16 +530,16 @@ export class SiteSession {
         this.store.setState({ away: 'renewed' });
         break;
       case 'releases':
-        this.around.onReleases();
+        this.options.onReleases();
         break;
       case 'open':
-        this.around.onReleases();
+        this.options.onReleases();
         if (this.sender.isAway) void this.sender.send();
     }
   }
 
   get tab(): string {
-    return this.around.tab;
+    return this.options.tab;
   }
 }
 

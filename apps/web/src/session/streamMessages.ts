@@ -3,10 +3,12 @@ import type { Dto } from '../api/client.ts';
 /** A change made here: `base` is the number of the last change that was seen when it was made. */
 export type MadeChange = Dto['ChangeDto'] & { readonly base: number };
 
-type Told = Dto['AcceptedChangeDto'];
+type AcceptedChange = Dto['AcceptedChangeDto'];
 
 /** A change that the server accepted, with its number: one of one’s own, or as it is told of others. */
-export type Accepted = MadeChange & Pick<Told, 'seq'> & Partial<Pick<Told, 'by' | 'resets'>>;
+export type Accepted = MadeChange &
+  Pick<AcceptedChange, 'seq'> &
+  Partial<Pick<AcceptedChange, 'by' | 'resets'>>;
 
 /** Where somebody is at a site. */
 export type Whereabouts = Dto['PlaceDto'];

@@ -12,7 +12,7 @@ import { Sampling } from '../pictures/Sampling.tsx';
 import { SessionProvider } from '../session/context.tsx';
 import { browserHistory } from '../session/historyStore.ts';
 import { browserStore } from '../session/pendingStore.ts';
-import { type Around, SiteSession } from '../session/siteSession.ts';
+import { type SessionOptions, SiteSession } from '../session/siteSession.ts';
 import { nameOfTab } from '../session/tab.ts';
 import { Button } from '../ui/Button.tsx';
 import { useLatest } from '../ui/useLatest.ts';
@@ -25,7 +25,7 @@ const notice = (message: string, kind: 'info' | 'problem') =>
 
 async function openSite(
   summary: SiteSummary,
-  told: Pick<Around, 'onMembers' | 'onReleases'>,
+  handlers: Pick<SessionOptions, 'onMembers' | 'onReleases'>,
 ): Promise<SiteSession> {
   const [account, tab] = await Promise.all([signedIn(), nameOfTab()]);
   return SiteSession.open(summary.id, notice, {
@@ -33,7 +33,7 @@ async function openSite(
     pending: browserStore(summary.id, account),
     history: browserHistory(summary.id, account, tab),
     rights: summary,
-    ...told,
+    ...handlers,
   });
 }
 

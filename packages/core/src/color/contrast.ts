@@ -10,7 +10,7 @@ export function luminance(color: Color): number {
 }
 
 /** What shows when `top` lies on an opaque `below`: blended in sRGB, as browsers do. */
-export function layOver(top: Color, below: Color): Color {
+export function compositeOver(top: Color, below: Color): Color {
   const [r, g, b] = toSrgbGamut(top).coords;
   const [x, y, z] = toSrgbGamut(below).coords;
   const mix = (over: number, under: number) => over * top.alpha + under * (1 - top.alpha);
@@ -22,5 +22,5 @@ export const ratioOf = (a: number, b: number): number => (Math.max(a, b) + 0.05)
 
 /** WCAG 2.2, "contrast ratio": 1 to 21. A see-through text is first laid over the surface. */
 export function contrast(text: Color, surface: Color): number {
-  return ratioOf(luminance(text.alpha < 1 ? layOver(text, surface) : text), luminance(surface));
+  return ratioOf(luminance(text.alpha < 1 ? compositeOver(text, surface) : text), luminance(surface));
 }

@@ -2,7 +2,7 @@ export { atLightness } from './atLightness.ts';
 export { ciede2000, distance, labOf } from './ciede2000.ts';
 export type { Color, ColorSpaceId, Triple } from './color.ts';
 export { colorName } from './colorName.ts';
-export { contrast, layOver, luminance, ratioOf } from './contrast.ts';
+export { compositeOver, contrast, luminance, ratioOf } from './contrast.ts';
 export { contrastTable } from './contrastTable.ts';
 export { convert } from './convert.ts';
 export { deltaEOK, inSrgbGamut, maxChroma, toSrgbGamut } from './gamut.ts';

@@ -20,6 +20,6 @@ export * from './styles/hide.ts';
 export * from './styles/motion.ts';
 export * from './styles/resetOverrides.ts';
 export * from './styles/styles.ts';
-export * from './tokens/layTint.ts';
+export * from './tokens/addTint.ts';
 export * from './tokens/nearestToken.ts';
 export * from './tokens/tokens.ts';

@@ -42,7 +42,7 @@ export interface MarkupOptions {
   /** Links lead nowhere where a page is edited. */
   links: boolean;
   /** Whether it is only looked at, so that nothing in it takes the focus. */
-  still?: boolean;
+  noTabStops?: boolean;
 }
 
 /** Classes of a part's element: its own and its pseudo-elements', and one for each source that has something to say of them. */
@@ -132,7 +132,7 @@ function dress(
       attrs['data-part'] = it.part;
       if (node) attrs['data-node'] = node.id;
     }
-    if (options.still && (USED.has(it.tag) || attrs.tabindex === 0)) attrs.tabindex = -1;
+    if (options.noTabStops && (USED.has(it.tag) || attrs.tabindex === 0)) attrs.tabindex = -1;
     return {
       tag: it.tag,
       attrs,

@@ -118,7 +118,7 @@ export function renderCell(
   assetUrl: (asset: { file: string }) => string,
 ): HtmlElement {
   const page = specimenScope(row.element, column.scheme, {}).parent?.scope;
-  const options = { marks: true, links: false, still: true, assetUrl };
+  const options = { marks: true, links: false, noTabStops: true, assetUrl };
   const hosts = new Set(
     partNames(row.element)
       .filter(part => statesOf(row.element, part).includes(column.state))

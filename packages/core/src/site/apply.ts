@@ -120,7 +120,7 @@ const tooMuch = (what: string, most: number): { ok: false; problem: Problem } =>
  * Works out a change against what is there, and holds it to the invariants and to its budget. Alters nothing. What takes it
  * back has to fit the budget too, so a change that could not be undone is refused.
  */
-export function work(
+export function applyEdits(
   lookup: Lookup,
   { edits }: Pick<Change, 'edits'>,
   budget: ChangeBudget = LIMITS.computedChange,
@@ -258,6 +258,6 @@ export function applyChange(
   change: Pick<Change, 'edits'>,
   budget?: ChangeBudget,
 ): Result<Applied> {
-  const outcome = work(lookupOf(site), change, budget);
+  const outcome = applyEdits(lookupOf(site), change, budget);
   return outcome.ok ? ok({ ...outcome.value, site: withRecords(site, outcome.value.after) }) : outcome;
 }

@@ -88,7 +88,7 @@ export class History {
   }
 
   /** Notes what somebody else wrote. */
-  heard(edits: readonly Edit[]): void {
+  noteOthers(edits: readonly Edit[]): void {
     if (this.undo.length + this.redo.length === 0) return;
     for (const edit of edits) {
       const paths = pathsTo(edit);
@@ -107,7 +107,7 @@ export class History {
   }
 
   /** The part of a step that may be carried out, and how many of its edits others have overtaken. */
-  possible(step: HistoryStep, get: (id: Id) => SiteRecord | undefined): { edits: Edit[]; skipped: number } {
+  applicable(step: HistoryStep, get: (id: Id) => SiteRecord | undefined): { edits: Edit[]; skipped: number } {
     const edits = step.inverse.filter(edit => {
       if (edit.op === 'put') return get(edit.record.id) === undefined;
       return get(edit.id) !== undefined && !this.isOvertaken(edit, step);

@@ -3,15 +3,15 @@ export { DRAWING_HEIGHT, DRAWING_WIDTH, drawings } from './drawings.ts';
 export { type GuideSpec, READY_GUIDES, readyGuide } from './guides/index.ts';
 export { largePage } from './large.ts';
 export { looksOf, READY_LOOKS, type ReadyLook, takeLook } from './looks/index.ts';
-export { layPage, PAGE_STARTERS, type PageStarter } from './pages/index.ts';
+export { createPage, PAGE_STARTERS, type PageStarter } from './pages/index.ts';
 export {
-  laySection,
+  createSection,
   PURPOSES,
   type Purpose,
   SECTION_STARTERS,
   type SectionStarter,
   sharedAreaOf,
 } from './sections/index.ts';
-export { laySite, SITE_STARTERS, type SiteStarter } from './sites/index.ts';
+export { createSite, SITE_STARTERS, type SiteStarter } from './sites/index.ts';
 export { tolvane } from './tolvane/tolvane.ts';
 export { tolvaneLarge } from './tolvane/tolvaneLarge.ts';

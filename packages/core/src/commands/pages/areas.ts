@@ -43,7 +43,7 @@ export type LaidInArea = 'instead' | 'below';
  * Lays a section into an area that pages share; `lay` makes it as a child of the settings, at a place among those. The page
  * for which it is asked shows the area from then on.
  */
-export function layInArea(
+export function addToArea(
   site: Site,
   page: Id,
   area: SharedArea,

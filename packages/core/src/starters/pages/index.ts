@@ -6,7 +6,7 @@ import type { PageStarter } from './pageStarter.ts';
 import { questions } from './questions.ts';
 import { timetable } from './timetable.ts';
 
-export { layPage } from './layPage.ts';
+export { createPage } from './createPage.ts';
 export type { PageStarter } from './pageStarter.ts';
 
 /** Ready pages. */

@@ -30,7 +30,7 @@ import { proofQuote } from './proofQuote.ts';
 import { proofVoices } from './proofVoices.ts';
 import type { SectionStarter } from './sketch.ts';
 
-export { laySection } from './laySection.ts';
+export { createSection } from './createSection.ts';
 export { PURPOSES, type Purpose, type SectionStarter, sharedAreaOf } from './sketch.ts';
 
 /** Ready sections, by purpose. */

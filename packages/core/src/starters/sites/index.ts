@@ -3,7 +3,7 @@ import { ferryLine } from './ferryLine.ts';
 import { islandGuide } from './islandGuide.ts';
 import type { SiteStarter } from './siteStarter.ts';
 
-export { laySite } from './laySite.ts';
+export { createSite } from './createSite.ts';
 export type { SiteStarter } from './siteStarter.ts';
 
 /** Ready sites; a new one begins as one of them. */

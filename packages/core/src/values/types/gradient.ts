@@ -57,8 +57,8 @@ export const gradient: LiteralKind<ValueOf<'gradient'>> = {
   },
   print({ shape, angle, stops }, _, inside) {
     const first = shape === 'linear' ? `${printNumber(angle)}deg, ` : '';
-    const told = stops.map(({ color, at }) => `${inside(color)} ${printShare(at)}`);
-    return `${shape}-gradient(${first}${told.join(', ')})`;
+    const printed = stops.map(({ color, at }) => `${inside(color)} ${printShare(at)}`);
+    return `${shape}-gradient(${first}${printed.join(', ')})`;
   },
   colors: ({ stops }) => stops.map(stop => stop.color),
   withColors(value, other) {

@@ -19,8 +19,8 @@ export function parseTint(text: string, parseColor: (text: string) => Value | nu
 }
 
 export function typedTint({ color, share }: Tint, inside: (value: Value) => string): string {
-  const told = printShare(share);
-  return told === '100%' ? inside(color) : `${inside(color)} ${told}`;
+  const printed = printShare(share);
+  return printed === '100%' ? inside(color) : `${inside(color)} ${printed}`;
 }
 
 /** An image under a colour laid over it: CSS has no layer of one colour, so it is a gradient from it to itself. */

@@ -2,8 +2,8 @@ import { must } from '../../result/index.ts';
 import { applyChange, type Edit, SETTINGS, type Site, type SiteRecord, siteOf } from '../../site/index.ts';
 import { DRAWING_HEIGHT, DRAWING_WIDTH, drawings } from '../drawings.ts';
 import { readyGuide } from '../guides/index.ts';
-import { layPage, laySections } from '../pages/layPage.ts';
-import { laySection } from '../sections/laySection.ts';
+import { createPage, createSections } from '../pages/createPage.ts';
+import { createSection } from '../sections/createSection.ts';
 import { ends, navigation, small, title } from '../sections/sketch.ts';
 import type { SiteStarter } from './siteStarter.ts';
 
@@ -23,7 +23,7 @@ const pictures = (file: (name: string) => string): SiteRecord[] =>
   }));
 
 /** A whole new site of a ready one. */
-export function laySite(starter: SiteStarter, name: string, file: (drawing: string) => string): Site {
+export function createSite(starter: SiteStarter, name: string, file: (drawing: string) => string): Site {
   const guide = readyGuide(starter.guide);
   const worn = guide.records.filter(it => it.kind === 'scheme').find(it => it.face === starter.face);
   const [home, ...others] = starter.pages;
@@ -55,7 +55,7 @@ export function laySite(starter: SiteStarter, name: string, file: (drawing: stri
     site = must(applyChange(site, { edits })).site;
   };
   lay(
-    laySection(
+    createSection(
       site,
       SETTINGS,
       0,
@@ -69,7 +69,7 @@ export function laySite(starter: SiteStarter, name: string, file: (drawing: stri
   );
   const closing = starter.closing === '' ? [] : [small(starter.closing)];
   lay(
-    laySection(
+    createSection(
       site,
       SETTINGS,
       1,
@@ -81,7 +81,7 @@ export function laySite(starter: SiteStarter, name: string, file: (drawing: stri
       'footer',
     ).edits,
   );
-  if (home) lay(laySections(site, HOME, home));
-  for (const page of others) lay(layPage(site, page).edits);
+  if (home) lay(createSections(site, HOME, home));
+  for (const page of others) lay(createPage(site, page).edits);
   return site;
 }

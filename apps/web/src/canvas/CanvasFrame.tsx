@@ -17,7 +17,7 @@ interface Props {
 }
 
 /** A document of its own in which nothing can run. */
-export function Frame({ title, width, height, scale, onReady }: Props) {
+export function CanvasFrame({ title, width, height, scale, onReady }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
   const ready = useLatest(onReady);
 

@@ -5,7 +5,7 @@ import type { Tint } from '../../values/index.ts';
 import { setSlots } from '../styles/styles.ts';
 
 /** Lays a colour over a picture where it is shown: on the values set there, else on what the guide says, which is set there then. */
-export function layTint(site: Site, behind: PictureBehind, tint: Tint): Edit[] {
+export function addTint(site: Site, behind: PictureBehind, tint: Tint): Edit[] {
   const { node } = behind.scope;
   if (!node) return [];
   const own = Object.entries(node.styles).flatMap(([slot, value]) => {

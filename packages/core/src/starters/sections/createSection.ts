@@ -44,7 +44,7 @@ function dressed(site: Site, element: string, look: Sketch['look']) {
 }
 
 /** Lays widgets into something, each with all it holds, in the looks of the site's guide and with its pictures. */
-export function laySketches(site: Site, sketches: readonly Sketch[], parent: Id): Edit[] {
+export function createSketches(site: Site, sketches: readonly Sketch[], parent: Id): Edit[] {
   const { home } = settingsOf(site);
   const pictures = picturesOf(site).map(it => it.id);
   let shown = 0;
@@ -76,7 +76,7 @@ export function laySketches(site: Site, sketches: readonly Sketch[], parent: Id)
 }
 
 /** Lays a ready section on a page, or into an area that pages share; `index` is its place among the sections. */
-export function laySection(
+export function createSection(
   site: Site,
   parent: Id,
   index: number,
@@ -99,7 +99,7 @@ export function laySection(
         rebind: {},
         ...dressed(site, elementOfArea(area).name, starter.look),
       }),
-      ...laySketches(site, starter.holds, id),
+      ...createSketches(site, starter.holds, id),
     ],
   };
 }
