@@ -247,7 +247,11 @@ const SECONDS = 15;
 const leaving = new AbortController();
 const { seq: start } = await me.read<{ seq: number }>(site);
 const listeners = new Worker(join(ROOT, 'bench/listeners.mjs'), {
-  workerData: { url: `${address}${site}/events?after=${start}`, cookie: me.cookie, count: PEOPLE },
+  workerData: {
+    url: `${address}${site}/events?after=${start}&schema=${SCHEMA}`,
+    cookie: me.cookie,
+    count: PEOPLE,
+  },
 });
 await new Promise(resolve => setTimeout(resolve, 1500));
 const client = new pg.Client({ connectionString: scratch.database.url });

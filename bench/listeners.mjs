@@ -11,6 +11,7 @@ const countIn = bytes => {
 };
 const requests = Array.from({ length: count }, () =>
   get(url, { headers: { cookie }, agent: false }, response => {
+    if (response.statusCode !== 200) throw new Error(`The stream was refused: ${response.statusCode}.`);
     // A word may be cut in two.
     let rest = Buffer.alloc(0);
     response.on('data', chunk => {

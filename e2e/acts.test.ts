@@ -41,7 +41,7 @@ const TYPED = [
   '',
 ];
 /** What leaves the site, or is no act on it. */
-const AWAY = /Preview|Publish|People|Sign|Keep as your own|Keep this guide|Take a snapshot|Forget/;
+const AWAY = /Preview|Publish|People|Sign|Save as your own|Save this guide|Take a snapshot|Forget/;
 
 /** Records of the site as the server has them, each with one spelling. */
 async function records(): Promise<Map<string, string>> {

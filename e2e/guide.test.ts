@@ -99,7 +99,7 @@ describe('swatches', () => {
   });
 
   it('are pasted as a list, seen before they are taken', async () => {
-    await walker.click('Paste or import …');
+    await walker.click('Paste or import…');
     await write('Colours or tokens', 'Kelp #3f5d4a\n--gull: #f2f2ee;\nseaweed soup');
     await walker.says('Add 2 swatches');
     await walker.says('3: seaweed soup');
@@ -113,11 +113,11 @@ describe('swatches', () => {
   });
 
   it('come from a token file; a broken one is told with its place, and nothing is changed', async () => {
-    await walker.click('Paste or import …');
+    await walker.click('Paste or import…');
     await write('Colours or tokens', '{\n  "a": { "$type": "color", "$value": "{b.c}" }\n}');
     await walker.says('There is no token b.c');
     await walker.says('line 2');
-    await walker.says('Nothing has been taken over.');
+    await walker.says('Nothing was imported.');
     const file = {
       color: {
         $type: 'color',
@@ -130,7 +130,7 @@ describe('swatches', () => {
     await write('Colours or tokens', JSON.stringify(file));
     await walker.says('1 new, 1 of the same path take the value of the file');
     await walker.says('would look different');
-    await walker.click('Take over 2 tokens');
+    await walker.click('Import 2 tokens');
     await walker.styleIs(sheet, '.cell', '--t-hull', value => value !== '#2a3a5f');
     expect(await swatches('Brand')).toContain('Buoy');
     await undoAll();
@@ -165,7 +165,7 @@ describe('swatches', () => {
     const ground = () => walker.style(sheet, '[data-column=heather-moor]', 'background-color');
     expect(await ground()).toBe('rgb(97, 53, 108)');
     await walker.click('Swatch Heather');
-    await walker.click('Delete …');
+    await walker.click('Delete…');
     await walker.choose('What takes its place', 'color.brand.hull');
     await until(
       () => walker.text(),
@@ -180,7 +180,7 @@ describe('swatches', () => {
   });
 
   it('that can hardly be told apart are pointed out, and merged with all their uses', async () => {
-    await walker.click('Paste or import …');
+    await walker.click('Paste or import…');
     await write('Colours or tokens', 'Twin #2a3a60');
     await walker.click('Add 1 swatch');
     await walker.click('Two swatches are nearly the same');
@@ -192,7 +192,7 @@ describe('swatches', () => {
       'the merge is offered',
     );
     await walker.click('Merge: Hull becomes Twin');
-    await walker.says('None any more.');
+    await walker.says('None left.');
     await pressEscape();
     expect(await swatches('Brand')).not.toContain('Hull');
     await undoAll();
@@ -201,7 +201,7 @@ describe('swatches', () => {
 
 describe('schemes', () => {
   it('are worked out from the palette, seen before they are made', async () => {
-    await walker.click('New scheme from the palette …');
+    await walker.click('New scheme from the palette…');
     await walker.click('It stands on: Lamp', 'button');
     await walker.says('Where no swatch served');
     await walker.click('Make it');
@@ -210,7 +210,7 @@ describe('schemes', () => {
       heads => heads.includes('New scheme'),
       'a column more',
     );
-    await walker.says('All of it can be read.');
+    await walker.says('All text is readable.');
     await undoAll();
   });
 
@@ -223,13 +223,13 @@ describe('schemes', () => {
       all.map(it => it.textContent ?? '').filter(it => it.startsWith('Move Mist')),
     );
     await walker.click(move ?? '');
-    await walker.says('All of it can be read.');
+    await walker.says('All text is readable.');
     await undoAll();
   });
 
   it('may have roles of the guide’s own', async () => {
     await fresh('?scheme=daymark');
-    await walker.click('Add a role of one’s own');
+    await walker.click('Add a custom role');
     await walker.type('What the colour is for', 'Ticket edge');
     await walker.click('Add', 'button');
     await walker.says('role.ticketEdge');
@@ -249,7 +249,7 @@ describe('schemes', () => {
     await walker.click('Earlier', 'button');
     const heads = () => sheet.$$eval('[role=columnheader]', all => all.map(it => it.firstChild?.textContent));
     await until(heads, all => all[1] === 'Fog bank', 'it should stand first');
-    await walker.click('Delete …');
+    await walker.click('Delete…');
     await walker.choose('What wears it then wears', 'Night run');
     await until(
       () => walker.text(),
@@ -283,7 +283,7 @@ describe('text styles', () => {
       walker.style(sheet, '[data-row="heading.look-h1"][data-column=daymark] h2', 'font-size');
     const before = await size();
     await fresh('?style=style-h1');
-    await walker.click('Delete …');
+    await walker.click('Delete…');
     await walker.choose('What wears it', 'wears Heading 3');
     await walker.says('would look different');
     expect(await walker.violations()).toEqual([]);
@@ -298,7 +298,7 @@ describe('voices', () => {
   const family = () => walker.style(sheet, '[data-row=heading][data-column=daymark] h2', 'font-family');
   it('are chosen from the catalogue by kind, seen in the guide while one points at them', async () => {
     await fresh();
-    await walker.click('Choose families …');
+    await walker.click('Choose families…');
     await walker.choose('Kind', 'slab');
     await until(
       () => walker.page.$$eval('ul[aria-label=Families] li', all => all.length),
@@ -324,8 +324,8 @@ describe('voices', () => {
   });
 
   it('may be fonts of one’s own; what is none is refused with the reason', async () => {
-    await walker.click('Choose families …');
-    await walker.click('Fonts of one’s own', 'radio');
+    await walker.click('Choose families…');
+    await walker.click('Your fonts', 'radio');
     const require = createRequire(import.meta.url);
     const font = join(
       dirname(require.resolve('@fontsource-variable/unbounded/package.json')),
@@ -338,8 +338,7 @@ describe('voices', () => {
     await (input as import('puppeteer-core').ElementHandle<HTMLInputElement>).uploadFile(font, broken);
     await walker.says('This is no font file.');
     await until(
-      () =>
-        walker.page.$$eval('ul[aria-label="Fonts of one’s own"] li', all => all.map(it => it.textContent)),
+      () => walker.page.$$eval('ul[aria-label="Your fonts"] li', all => all.map(it => it.textContent)),
       all => all.length === 1 && (all[0] ?? '').startsWith('Unbounded'),
       'the good one is kept',
     );
@@ -380,7 +379,7 @@ describe('presets', () => {
     await undoAll();
     await until(set, n => n === values, 'all of them again');
     await walker.says('Sets space, line, box.');
-    await walker.click('Delete …');
+    await walker.click('Delete…');
     await walker.says('Nothing on the pages would look different.');
     await walker.click('Delete Ticket');
     await walker.kept();
@@ -469,7 +468,7 @@ describe('rules', () => {
     const radius = () =>
       walker.style(sheet, '[data-row=button][data-column=daymark] .button-box', 'border-top-left-radius');
     expect(await radius()).toBe('6px');
-    await walker.click('Reset …');
+    await walker.click('Reset…');
     await walker.says('values would go');
     await walker.click('All its rules', 'radio');
     await until(
@@ -832,7 +831,7 @@ describe('guides', () => {
       'impact',
     );
     await walker.click('Take Log book');
-    await walker.says('The guide of before is kept as a snapshot.');
+    await walker.says('The previous one is kept as a snapshot.');
     await until(ground, it => it !== before, 'worn');
     await walker.kept();
     await walker.open('pages/home');
@@ -841,13 +840,13 @@ describe('guides', () => {
     await walker.styleIs(canvas, '[data-node=feature-dogs]', 'background-color', 'rgb(201, 213, 227)');
     await fresh('?guides');
     await walker.click('Before the guide “Log book”', 'button');
-    await walker.click('Bring back its guide');
+    await walker.click('Restore its guide');
     await until(ground, it => it === before, 'back');
   });
 
   it('of a snapshot bring back one foundation alone, and leave the others', async () => {
     await fresh('?guides');
-    await walker.click('Keep one now');
+    await walker.click('Take a snapshot');
     await walker.says('By hand,');
     await walker.kept();
     await walker.click('Swatch Foam');
@@ -859,9 +858,9 @@ describe('guides', () => {
     await walker.kept();
     await fresh('?guides');
     await walker.page.locator('section[aria-label=Snapshots] button ::-p-text(By hand,)').click();
-    await walker.click('In parts …');
-    await walker.choose('Take over', 'Colours alone');
-    await walker.click('Take over 1 of it');
+    await walker.click('Choose parts…');
+    await walker.choose('Take', 'Colours alone');
+    await walker.click('Take 1 selected');
     await until(ground, it => it === 'rgb(245, 251, 255)', 'the ground of before');
     const ratio = () =>
       walker.page.$eval('::-p-aria([name="Ratio"])', it => (it instanceof HTMLInputElement ? it.value : ''));
@@ -871,7 +870,7 @@ describe('guides', () => {
 
   it('are kept for the next site, and compared part by part', async () => {
     await fresh('?guides');
-    await walker.click('Keep this site’s guide …');
+    await walker.click('Save this guide…');
     await walker.type('Name of the guide', 'Ferry guide');
     await walker.says('version 1');
     await walker.click('Close');
@@ -881,7 +880,7 @@ describe('guides', () => {
     await walker.kept();
     await fresh('?guides');
     await walker.click('Guide Ferry guide', 'button');
-    await walker.says('0 new, 1 other, 0 go');
+    await walker.says('Adds 0, changes 1, removes 0');
     await walker.says('#0a7d5a → #6f3b8c');
     await walker.click('Forget the guide Ferry guide');
     await undoAll();

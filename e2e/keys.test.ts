@@ -112,7 +112,7 @@ describe('by keys alone', () => {
     const fill = '[data-node=feature-cars]';
     const before = await walker.style(canvas, fill, 'background-color');
     await toPane('Bench');
-    await walker.tabTo('Promote …');
+    await walker.tabTo('Promote…');
     await walker.press('Enter');
     await walker.tabToChoose('It becomes the rule for', 'The variant Card');
     await walker.says('would look different');
@@ -130,7 +130,7 @@ describe('by keys alone', () => {
     const fill = (id: string) => walker.style(canvas, `[data-node=feature-${id}]`, 'background-color');
     const before = await fill('cars');
     await toPane('Bench');
-    await walker.tabTo('Carry …');
+    await walker.tabTo('Carry look…');
     await walker.press('Enter');
     await walker.tabTo('Bikes');
     await walker.press('Space');

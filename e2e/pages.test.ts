@@ -36,7 +36,7 @@ const alt = async (key: 'ArrowUp' | 'ArrowDown' | 'ArrowLeft' | 'ArrowRight') =>
 
 /** Opens what is said of the page, and waits until it is there. */
 const about = async () => {
-  await walker.click('About …', 'button');
+  await walker.click('Page settings…', 'button');
   await walker.page.waitForSelector('[role=dialog]');
 };
 
@@ -93,7 +93,7 @@ describe('the pages of a site', () => {
     const canvas = await walker.frame('Page');
     expect(await canvas.$eval('h1', it => it.textContent)).toBe('Fares');
     await about();
-    await walker.click('Delete …');
+    await walker.click('Delete…');
     await walker.says('things would go');
     await walker.click('Delete Fares copy');
     await listed(['1 Home', '1 Sailings', '2 Lost property', '1 Fares', '1 Islands']);
@@ -117,8 +117,8 @@ describe('the pages of a site', () => {
     await walker.click('Not indexed', 'checkbox');
     await walker.click('Make it the home page');
     await until(rows, all => all.some(it => it.startsWith('1 Islands') && it.endsWith('home')), 'home');
-    await walker.says('Where the site is found');
-    await walker.type('Where the site is found', 'https://tolvane.example/');
+    await walker.says('Site address');
+    await walker.type('Site address', 'https://tolvane.example/');
     await walker.click('Close');
     await walker.kept();
     await walker.open('release');
@@ -361,11 +361,7 @@ describe('the pages of a site', () => {
     await walker.says('The crossing›Heading');
     // What can be done with what is picked is found, too, and a property is set on it.
     await find('duplicate what');
-    await until(
-      first,
-      text => text?.startsWith('Duplicate what is picked') === true,
-      'an act of the station',
-    );
+    await until(first, text => text?.startsWith('Duplicate the selection') === true, 'an act of the station');
     await walker.page.keyboard.press('Enter');
     const page = await walker.frame('Page');
     const headings = () =>

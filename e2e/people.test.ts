@@ -50,7 +50,7 @@ describe('an invitation', () => {
   it('is sent to an address, and shows how it stands', async () => {
     await designer.click('People');
     await designer.says('the only designer');
-    await designer.type('E-mail', INES);
+    await designer.type('Email', INES);
     await designer.says(`Sent to ${INES}`);
     await designer.page.waitForSelector('[aria-label="Open invitations"] li');
     expect(await designer.violations()).toEqual([]);
@@ -61,12 +61,12 @@ describe('an invitation', () => {
     await followLetter(ines, INES);
     await ines.says('You are invited as keeper.');
     const joining = await ines.page.evaluate(() => location.hash);
-    await ines.click('Make an account, then join');
-    await ines.type('E-mail', INES);
-    await ines.says('A letter is on its way');
+    await ines.click('Create an account to join');
+    await ines.type('Email', INES);
+    await ines.says('We sent a link');
     await followLetter(ines, INES);
-    await ines.type('Your name, as others see it', 'Ines', null);
-    await ines.type('Password, ten characters or more', PASSWORD);
+    await ines.type('Display name', 'Ines', null);
+    await ines.type('Password (10 characters or more)', PASSWORD);
     await ines.click('Join');
     await until(
       () => addressOf(ines),
@@ -75,7 +75,7 @@ describe('an invitation', () => {
     );
     await ines.frame('Page');
     await ines.page.goto(`${second.address}/join${joining}`);
-    await ines.says('This invitation does not open');
+    await ines.says('This invitation is no longer valid');
   });
 });
 
@@ -186,7 +186,7 @@ describe('two people at two server processes', () => {
     await designer.says('Ines changed the words of');
     await designer.says('As the designer wrote it');
     expect(await designer.violations()).toEqual([]);
-    await designer.click('Put mine back');
+    await designer.click('Restore mine');
     await until(title(ines), text => text === 'As the designer wrote it', 'the words should be back');
   });
 
@@ -211,13 +211,13 @@ describe('who may no longer', () => {
   it('a session is ended from elsewhere, and what was made meanwhile waits in the browser', async () => {
     const elsewhere = await somebody(PROGRAM);
     await elsewhere.page.goto(PROGRAM);
-    await elsewhere.type('E-mail', INES, null);
+    await elsewhere.type('Email', INES, null);
     await elsewhere.type('Password', 'not-her-password');
     await elsewhere.page.waitForSelector('[role=alert]');
     await elsewhere.type('Password', PASSWORD);
     await elsewhere.says('keeper');
     await elsewhere.page.goto(`${PROGRAM}/account`);
-    await elsewhere.says('Signed in at');
+    await elsewhere.says('Active sessions');
     expect(await elsewhere.violations()).toEqual([]);
     await elsewhere.click('End');
     await until(
@@ -225,7 +225,7 @@ describe('who may no longer', () => {
       path => path === '/',
       'she should be at the door',
     );
-    await ines.type('E-mail', INES, null);
+    await ines.type('Email', INES, null);
     await ines.type('Password', PASSWORD);
     await until(
       () => addressOf(ines),
@@ -244,7 +244,7 @@ describe('who may no longer', () => {
       ines.page.$$eval('main input:not(:disabled):not([readonly])', all => all.map(it => it.ariaLabel));
     await until(fields, all => !all.includes('Words'), 'no words to write for a reviewer');
     await designer.click('Take Ines out');
-    await ines.says('There is no such site, or it is not yours to see.');
+    await ines.says('This site does not exist, or you do not have access to it.');
     await until(
       () => designer.text(),
       text => !text.includes('Take Ines out') && !text.includes(INES),

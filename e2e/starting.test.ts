@@ -26,8 +26,8 @@ describe('a new site', () => {
     await walker.frame('Ready site: A small guide to a place');
     expect(await walker.violations()).toEqual([]);
     await walker.click('Begin');
-    await walker.says('Give it a name.');
-    await walker.type('What the site is called', 'Sant Bree by foot', null);
+    await walker.says('Enter a site name.');
+    await walker.type('Site name', 'Sant Bree by foot', null);
     await walker.click('Begin');
     await walker.frame('Specimen');
     expect(walker.page.url()).toBe(`${PROGRAM}/sites/sant-bree-by-foot/guide`);
@@ -40,7 +40,7 @@ describe('a new site', () => {
     const { walker } = demo;
     await walker.open('pages/home?node=crossing');
     const there = await walker.frame('Page');
-    await walker.click('Keep as your own …');
+    await walker.click('Save as your own…');
     await walker.type('Name', 'Open water');
     await walker.says('Open water is kept.');
     const face = await walker.style(there, '[data-node=crossing-title]', 'font-family');
@@ -62,7 +62,7 @@ describe('a new site', () => {
     await walker.click('Section', 'button');
     await walker.click('Your own', 'radio');
     await walker.click('Forget Open water');
-    await walker.says('None kept yet.');
+    await walker.says('None yet. Select a section');
     await walker.click('Close');
   });
 
@@ -70,7 +70,7 @@ describe('a new site', () => {
     const { walker } = demo;
     await walker.open('pages/home?node=foot');
     await walker.frame('Page');
-    await walker.click('Keep as your own …');
+    await walker.click('Save as your own…');
     await walker.type('Name', 'Words and pages');
     await walker.says('Words and pages is kept.');
     await walker.page.goto(`${PROGRAM}/sites/sant-bree-by-foot/pages`);
@@ -111,7 +111,7 @@ describe('a new site', () => {
     expect(await walker.violations()).toEqual([]);
     for (const purpose of ['Opening', 'Features', 'Proof', 'Content', 'Call to action', 'Contact']) {
       // The first is asked for where the page is empty.
-      await walker.click(purpose === 'Opening' ? 'Add a section …' : 'Section', 'button');
+      await walker.click(purpose === 'Opening' ? 'Add a section…' : 'Section', 'button');
       await walker.click(purpose, 'radio');
       await walker.frame(`Sections: ${purpose}`);
       const first = await walker.page.waitForSelector('ul[aria-label="Ready sections"] li button');
@@ -123,7 +123,7 @@ describe('a new site', () => {
       count => count === 6,
       'six sections',
     );
-    await walker.click('Overrides …');
+    await walker.click('Overrides…');
     await walker.says('Nothing');
     await walker.click('Close');
     await walker.kept();
@@ -140,7 +140,7 @@ describe('a new site', () => {
     await walker.choose('Pin a picture', 'Early boat');
     await walker.kept();
     await walker.open('guide?guides');
-    await walker.click('Keep this site’s guide …');
+    await walker.click('Save this guide…');
     await walker.type('Name of the guide', 'With a picture');
     await walker.says('version 1');
     await walker.page.goto(`${PROGRAM}/sites/sant-bree-by-foot/guide?guides`);

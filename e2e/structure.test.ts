@@ -28,11 +28,11 @@ describe('several things', () => {
     await walker.page.keyboard.down('Shift');
     await walker.clickOnCanvas(card('bikes'));
     await walker.page.keyboard.up('Shift');
-    await walker.says('2 are picked');
+    await walker.says('2 selected');
     expect(await picked()).toEqual(['Cars', 'Bikes']);
     // What is picked stands in the address, and is picked again by whoever opens it.
     await walker.page.reload();
-    await walker.says('2 are picked');
+    await walker.says('2 selected');
     expect(await picked()).toEqual(['Cars', 'Bikes']);
     const canvas = await walker.frame('Page');
     await walker.find('opacity');
@@ -132,7 +132,7 @@ describe('the looks of a thing', () => {
     const { walker } = demo;
     await walker.open('pages/home?node=book');
     const canvas = await walker.frame('Page');
-    await walker.click('See the looks it can take …');
+    await walker.click('Browse looks…');
     const looks = await (await walker.page.waitForSelector('iframe[title=Looks]'))?.contentFrame();
     if (!looks) throw new Error('no looks');
     const option = (label: string) => `[role=button][aria-label^="${label}"]`;
@@ -374,7 +374,7 @@ describe('the page', () => {
     const { walker } = demo;
     await walker.open('pages/fares');
     const canvas = await walker.frame('Page');
-    await walker.click('About …', 'button');
+    await walker.click('Page settings…', 'button');
     await walker.click('sidebar', 'checkbox');
     await canvas.waitForSelector('[data-area=sidebar]');
     await walker.click('header', 'checkbox');

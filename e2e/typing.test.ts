@@ -46,7 +46,7 @@ const into = async (walker: Walker, name: string) => {
 /** What is told of words that no longer stand, or could not be kept. */
 const offered = (walker: Walker): Promise<string> =>
   walker.page.evaluate(
-    () => document.querySelector('[aria-label="What others overtook"]')?.textContent ?? '',
+    () => document.querySelector('[aria-label="Overwritten by others"]')?.textContent ?? '',
   );
 
 describe('a field in which one types while somebody else changes the same', () => {

@@ -51,7 +51,7 @@ describe('the variants of an element', () => {
     await walker.open('guide?element=heading&variants=look-h1');
     await walker.frame('Specimen');
     await walker.click('The look itself');
-    await walker.click('Delete …', 'button');
+    await walker.click('Delete…', 'button');
     await walker.choose('What wears it', 'wears Heading 3');
     await walker.says('would look different');
     await walker.click('Delete Heading 1');
@@ -66,7 +66,7 @@ describe('the variants of an element', () => {
     await walker.frame('Specimen');
     // From the bar on top past the foundations and the specimen to the bench.
     for (let i = 0; i < 4; i++) await walker.press('F6');
-    await walker.tabTo('Ready looks …');
+    await walker.tabTo('Ready looks…');
     await walker.press('Enter');
     const looks = await (await walker.page.waitForSelector('iframe[title=Looks]'))?.contentFrame();
     if (!looks) throw new Error('no looks');
@@ -97,7 +97,7 @@ describe('values set by hand', () => {
     const canvas = await walker.frame('Page');
     const fill = '[data-node=feature-dogs]';
     const before = await walker.style(canvas, fill, 'background-color');
-    await walker.page.locator('section[aria-label="Set here"] ::-p-text(Promote …)').click();
+    await walker.page.locator('section[aria-label="Set here"] ::-p-text(Promote…)').click();
     await walker.choose('It becomes the rule for', 'A new look of feature');
     await walker.type('Name of the look', 'Kennel', null);
     await walker.says('Nothing on the pages would look different.');
@@ -120,7 +120,7 @@ describe('an element that looks different on one page', () => {
     const canvas = await walker.frame('Page');
     const heading = 'main [data-part=text][class*=heading-text]';
     const before = await walker.style(canvas, heading, 'opacity');
-    await walker.click('About …');
+    await walker.click('Page settings…');
     await walker.choose('Set an element for this page alone', 'Heading');
     await walker.says('Nothing is set here yet.');
     await walker.find('opacity');
@@ -132,7 +132,7 @@ describe('an element that looks different on one page', () => {
     await walker.open('pages/home');
     expect(await walker.style(await walker.frame('Page'), heading, 'opacity')).toBe(before);
     await walker.open('pages/fares');
-    await walker.click('About …');
+    await walker.click('Page settings…');
     await walker.says('1 value');
     expect(await walker.violations()).toEqual([]);
     await walker.click('Heading', 'button');
@@ -142,7 +142,7 @@ describe('an element that looks different on one page', () => {
       'the guide shows the rule of that page',
     );
     await walker.open('pages/fares');
-    await walker.click('About …');
+    await walker.click('Page settings…');
     await walker.click('Reset Heading on this page');
     await walker.says('None: all are as in the guide.');
     await walker.kept();

@@ -120,7 +120,7 @@ describe('the guide', () => {
 
   it('a voice, the base size and the ratio change the whole sheet', async () => {
     const heading = '[data-row="heading.look-h1"][data-column=daymark] h2';
-    await walker.click('Choose families …');
+    await walker.click('Choose families…');
     await walker.choose('For the voice', 'Heading');
     await walker.click('Fraunces', 'button');
     await walker.click('Done');
@@ -173,7 +173,7 @@ describe('overrides', () => {
     const fill = (id: string) => walker.style(other, `[data-node=${id}]`, 'background-color');
     expect(await fill('feature-cars')).not.toBe(await fill('feature-dogs'));
     await walker.click('Knot of Fill: where its value comes from');
-    await walker.page.locator('div.border-l ::-p-text(Promote …)').click();
+    await walker.page.locator('div.border-l ::-p-text(Promote…)').click();
     await walker.choose('It becomes the rule for', 'The variant Card');
     await walker.says('would look different');
     expect(await walker.violations()).toEqual([]);
@@ -192,13 +192,13 @@ describe('overrides', () => {
   it('a look is carried to the others in the row, and its overrides are listed and reset together', async () => {
     await walker.open('pages/home?node=feature-dogs&part=box');
     const other = await walker.frame('Page');
-    await walker.click('Carry …');
+    await walker.click('Carry look…');
     // What it would alter is told above the button, and moves it.
     await walker.says('would look different');
     await walker.click('Carry to 2');
     for (const id of ['feature-cars', 'feature-bikes'])
       await walker.styleIs(other, `[data-node=${id}]`, 'background-color', 'rgb(201, 213, 227)');
-    await walker.click('Overrides …');
+    await walker.click('Overrides…');
     const rows = () => walker.page.$$eval('ul[aria-label=Overrides] li', all => all.length);
     const before = await until(rows, n => n >= 9, 'three of each');
     expect(await walker.violations()).toEqual([]);
@@ -375,7 +375,7 @@ describe('the pages', () => {
       it => /<a [^>]*data-part="link"[^>]*><strong>Tides permitting<\/strong><\/a>/.test(it),
       'the words should be strong and a link',
     );
-    await walker.choose('Change the link', 'Somewhere else …');
+    await walker.choose('Change the link', 'Somewhere else…');
     await walker.type('Address of the link', 'javascript:alert(1)');
     await walker.says('Write an address that begins with https://');
     await walker.page.keyboard.press('Escape');
@@ -712,7 +712,7 @@ describe('releases', () => {
     const canvas = await walker.frame('Page');
     const first = await canvas.$eval('[data-node=welcome-title]', it => it.innerHTML);
     await walker.open('release');
-    await walker.says('Nothing is public yet');
+    await walker.says('Nothing is published yet');
     expect((await fetch(`${SITES}/tolvane/`)).status).toBe(404);
     await walker.type('What is new', 'The first one', null);
     await walker.click('Publish');

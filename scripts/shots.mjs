@@ -60,7 +60,7 @@ async function overtake(theirs, first, second) {
   await write(page, second);
   await theirs.bringToFront();
   await write(theirs, first);
-  await theirs.waitForSelector('::-p-text(All kept)');
+  await theirs.waitForSelector('::-p-text(Saved)');
   await page.setOfflineMode(false);
 }
 
@@ -79,12 +79,12 @@ try {
   await shot('guide-scheme');
   await page.goto(`${program}/sites/tolvane/guide`);
   await frame('Specimen');
-  await named('New scheme from the palette …').click();
+  await named('New scheme from the palette…').click();
   await named('It stands on: Lamp', 'button').click();
   await shot('scheme-made');
   await page.goto(`${program}/sites/tolvane/guide`);
   await frame('Specimen');
-  await named('Choose families …').click();
+  await named('Choose families…').click();
   await named('Pairings', 'radio').click();
   await shot('voices');
   await page.goto(`${program}/sites/tolvane/guide?guides`);
@@ -127,7 +127,7 @@ try {
   await shot('library');
   await page.goto(`${program}/sites/tolvane/pages/home?node=book`);
   await frame('Page');
-  await named('See the looks it can take …').click();
+  await named('Browse looks…').click();
   await frame('Looks');
   await shot('looks');
   await page.goto(`${program}/sites/tolvane/pages/home?node=crossing&find=background-image`);
@@ -140,7 +140,7 @@ try {
   await page.waitForSelector('::-p-text(Lay a tint)');
   await shot('section');
   for (let i = 0; i < 2; i++) await named('Undo').click();
-  await page.waitForSelector('::-p-text(All kept)');
+  await page.waitForSelector('::-p-text(Saved)');
   await page.goto(`${program}/sites/tolvane/release`);
   await named('Publish').click();
   await page.waitForSelector('iframe[title="Release 1"]', { timeout: 15_000 });
@@ -160,10 +160,10 @@ try {
   await frame('Page');
   await named('Ines is here').wait();
   await write(page, 'Four islands before noon');
-  await page.waitForSelector('::-p-text(All kept)');
+  await page.waitForSelector('::-p-text(Saved)');
   await overtake(ines, 'Three islands before noon', 'Four islands and a bell');
   await ines.bringToFront();
-  await ines.waitForSelector('[aria-label="What others overtook"]');
+  await ines.waitForSelector('[aria-label="Overwritten by others"]');
   await ines.screenshot({ path: join(into, 'overtaken.png') });
   await page.bringToFront();
   await named('Ines is here').click();

@@ -268,7 +268,7 @@ export class Walker {
 
   async kept(): Promise<void> {
     const words = () => this.page.$$eval('output', all => all.map(it => it.textContent));
-    await until(words, all => all.includes('All kept'), 'all should be kept');
+    await until(words, all => all.includes('Saved'), 'all should be kept');
   }
 
   text(): Promise<string> {

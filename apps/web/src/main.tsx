@@ -12,7 +12,7 @@ import { STATIONS } from './stations/index.ts';
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
 
-const waiting = <p className="p-4 text-muted">Opening …</p>;
+const waiting = <p className="p-4 text-muted">Loading…</p>;
 
 const router = createBrowserRouter([
   { path: '/', element: <Welcome />, ErrorBoundary: Broken },

@@ -36,13 +36,13 @@ const group = (site: Site, id: string, label: string, mayGuide = true) =>
 describe('the looks of a thing', () => {
   it('are the default, the guide’s variants and what could be taken, for each axis', () => {
     const kinds = group(demo, 'book', 'Kind');
-    expect(kinds.slice(0, 2).map(it => it.label)).toEqual(['As the default', 'Outlined']);
-    expect(kinds.filter(it => it.note === 'ready to be taken').map(it => it.label)).toEqual(
+    expect(kinds.slice(0, 2).map(it => it.label)).toEqual(['Default', 'Outlined']);
+    expect(kinds.filter(it => it.note === 'Ready-made').map(it => it.label)).toEqual(
       looksOf('button')
         .map(it => it.name)
         .filter(it => it !== 'Outlined'),
     );
-    expect(kinds.filter(it => it.chosen).map(it => it.label)).toEqual(['As the default']);
+    expect(kinds.filter(it => it.chosen).map(it => it.label)).toEqual(['Default']);
   });
 
   it('offer nothing to take to those who may not change the guide', () => {
@@ -64,7 +64,7 @@ describe('the looks of a thing', () => {
     expect(node(dressed, 'book').variants.kind).toBe(made?.id);
     // Its size, which is of another axis, stays.
     expect(node(dressed, 'book').variants.size).toBe(node(demo, 'book').variants.size);
-    const bare = group(dressed, 'book', 'Kind').find(it => it.label === 'As the default');
+    const bare = group(dressed, 'book', 'Kind').find(it => it.label === 'Default');
     expect(node(after(dressed, bare?.edits(dressed) ?? []), 'book').variants.kind).toBeUndefined();
   });
 

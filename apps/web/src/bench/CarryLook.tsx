@@ -34,7 +34,7 @@ export function CarryLook({ site, node }: { site: Site; node: NodeRecord }) {
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger asChild>
-        <Button kind="link">Carry …</Button>
+        <Button kind="link">Carry look…</Button>
       </Popover.Trigger>
       <Floating label="Carry the look" width={300}>
         <Panel site={site} node={node} onDone={() => setOpen(false)} />
@@ -99,10 +99,10 @@ function Panel({ site, node, onDone }: { site: Site; node: NodeRecord; onDone():
         ))}
       </ul>
       <Choice<'all' | 'some'>
-        label="What is carried"
+        label="What to carry"
         value={facets === null ? 'all' : 'some'}
         options={[
-          { value: 'all', label: 'All of its look' },
+          { value: 'all', label: 'Its whole look' },
           { value: 'some', label: 'What is set by hand of' },
         ]}
         onChange={it => setFacets(it === 'all' ? null : new Set())}

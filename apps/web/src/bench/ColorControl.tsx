@@ -147,7 +147,7 @@ export function ColorControl({ site, scope, row, value, onShow, onCommit }: Prop
                   Change the swatch <strong>{chosen.name}</strong>
                 </summary>
                 <div className="mt-2">
-                  <Suspense fallback={<p className="text-muted">Opening …</p>}>
+                  <Suspense fallback={<p className="text-muted">Loading…</p>}>
                     <TokenEditor
                       site={site}
                       token={chosen}

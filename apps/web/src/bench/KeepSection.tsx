@@ -26,9 +26,9 @@ export function KeepSection({ section }: { section: SectionRecord }) {
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger asChild>
-        <Button kind="link">Keep as your own …</Button>
+        <Button kind="link">Save as your own…</Button>
       </Popover.Trigger>
-      <Floating label="Keep as your own" width={260}>
+      <Floating label="Save as your own" width={260}>
         <form
           className="grid gap-2"
           onSubmit={event => {

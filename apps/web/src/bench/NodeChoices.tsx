@@ -42,7 +42,7 @@ export function NodeChoices({ site, node, page }: { site: Site; node: NodeRecord
           label="Scheme"
           value={node.scheme ?? ''}
           options={[
-            { value: '', label: 'As the page' },
+            { value: '', label: 'Same as the page' },
             ...[...site.kinds.scheme.values()]
               .sort(byOrder)
               .map(({ id, name }) => ({ value: id, label: name })),
@@ -63,7 +63,7 @@ export function NodeChoices({ site, node, page }: { site: Site; node: NodeRecord
           label={titled(axis)}
           value={node.variants[axis] ?? ''}
           options={[
-            { value: '', label: 'As the default' },
+            { value: '', label: 'Default' },
             ...variants.map(({ id, name }) => ({ value: id, label: name })),
           ]}
           onChange={value =>
@@ -79,7 +79,7 @@ export function NodeChoices({ site, node, page }: { site: Site; node: NodeRecord
       ))}
       {mayChoose && (
         <Button kind="link" className="col-span-2 justify-self-start" onClick={() => setSeen(true)}>
-          See the looks it can take …
+          Browse looks…
         </Button>
       )}
       {seen && (

@@ -39,7 +39,7 @@ export function Promote({
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger asChild>
-        <Button kind="link">Promote …</Button>
+        <Button kind="link">Promote…</Button>
       </Popover.Trigger>
       <Floating label="Promote" width={300}>
         <Panel site={site} scope={scope} node={node} slots={slots} onDone={() => setOpen(false)} />

@@ -50,7 +50,7 @@ export function ResetMenu({
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger asChild>
         <Button kind="link" className="h-5! text-small">
-          Reset …
+          Reset…
         </Button>
       </Popover.Trigger>
       <Floating label="Reset" width={290}>

@@ -129,7 +129,7 @@ export function TextOverPicture({
       <h3 className="label-line">Text over the picture</h3>
       {known.length === 0 ? (
         <p className="text-muted">
-          {WIDTHS.every(it => it in readings) ? 'No words stand on it.' : 'Looking …'}
+          {WIDTHS.every(it => it in readings) ? 'No words stand on it.' : 'Loading…'}
         </p>
       ) : (
         <>

@@ -72,7 +72,7 @@ export function VariantChoice({
       })}
       {!locked && (
         <Button kind="link" className="h-5! justify-self-start text-small" onClick={() => setSeen(true)}>
-          Ready looks …
+          Ready looks…
         </Button>
       )}
       {seen && (

@@ -89,14 +89,14 @@ export function Field<T extends FieldValues>({
 }
 
 export const EMAIL = {
-  required: 'Write an e-mail address.',
-  pattern: { value: /^\S+@\S+\.\S+$/, message: 'Write an e-mail address.' },
+  required: 'Enter an email address.',
+  pattern: { value: /^\S+@\S+\.\S+$/, message: 'Enter an email address.' },
 } as const;
 export const NAME = {
-  required: 'Write your name.',
-  maxLength: { value: 80, message: 'At most 80 letters.' },
+  required: 'Enter your name.',
+  maxLength: { value: 80, message: 'Use at most 80 characters.' },
 } as const;
 export const NEW_PASSWORD = {
-  required: 'Write a password.',
-  minLength: { value: 10, message: 'A password has ten characters or more.' },
+  required: 'Enter a password.',
+  minLength: { value: 10, message: 'Use at least 10 characters.' },
 } as const;

@@ -48,7 +48,7 @@ export function AccountPage() {
   };
   const others = sessions.data?.filter(it => !it.current) ?? [];
   return (
-    <Front title="Your account" lead={who.data?.email ?? (who.error ? problemText(who.error) : 'Looking …')}>
+    <Front title="Your account" lead={who.data?.email ?? (who.error ? problemText(who.error) : 'Loading…')}>
       {who.data && (
         <div className="grid gap-7">
           <Form<{ name: string }>
@@ -60,28 +60,23 @@ export function AccountPage() {
               await queries.invalidateQueries({ queryKey: queryKeys.who });
             }}
           >
-            <Field<{ name: string }>
-              name="name"
-              label="Name, as others see it"
-              autoComplete="name"
-              rules={NAME}
-            />
+            <Field<{ name: string }> name="name" label="Display name" autoComplete="name" rules={NAME} />
           </Form>
           <Form<Passwords>
-            submit="Change the password"
+            submit="Change password"
             start={{ current: '', password: '' }}
             send={async body => {
               await answer(server.PUT('/api/account/password', { body }));
               await queries.invalidateQueries({ queryKey: queryKeys.sessions });
-              toast('The password is changed. Everywhere else you are signed out.');
+              toast('Password changed. You have been signed out everywhere else.');
             }}
           >
             <Field<Passwords>
               name="current"
-              label="Present password"
+              label="Current password"
               type="password"
               autoComplete="current-password"
-              rules={{ required: 'Write the password you have now.' }}
+              rules={{ required: 'Enter your current password.' }}
             />
             <Field<Passwords>
               name="password"
@@ -93,7 +88,7 @@ export function AccountPage() {
           </Form>
           <section aria-labelledby="signed-in-at">
             <h2 id="signed-in-at" className="label-line mb-1">
-              Signed in at
+              Active sessions
             </h2>
             <ul className="border-t border-hair">
               {sessions.data?.map(it => (
@@ -101,7 +96,7 @@ export function AccountPage() {
                   <span className="mr-auto">
                     {browserOf(it.agent)}
                     <span className="block text-small text-muted">
-                      {it.current ? 'this one' : `last seen ${when.format(new Date(it.seenAt))}`}
+                      {it.current ? 'this session' : `last seen ${when.format(new Date(it.seenAt))}`}
                     </span>
                   </span>
                   {!it.current && (
@@ -129,7 +124,7 @@ export function AccountPage() {
                 className="mt-2"
                 onClick={() => void end(answer(server.DELETE('/api/account/sessions')))}
               >
-                End all others
+                Sign out everywhere else
               </Button>
             )}
           </section>
@@ -137,7 +132,7 @@ export function AccountPage() {
       )}
       <p className="mt-6">
         <Link to="/" className="text-teal underline">
-          To your sites
+          Back to your sites
         </Link>
       </p>
     </Front>

@@ -14,12 +14,12 @@ export function AskLink() {
   const [sent, setSent] = useState<string | null>(null);
   return (
     <Front
-      title="Have a link sent"
-      lead="With it you make your account. If you have one already, you choose a new password."
+      title="Email me a link"
+      lead="Use it to create your account, or to choose a new password if you already have one."
     >
       {sent === null ? (
         <Form<Ask>
-          submit="Send the link"
+          submit="Send link"
           start={{ email: '' }}
           send={async ({ email }) => {
             await answer(
@@ -28,11 +28,11 @@ export function AskLink() {
             setSent(email);
           }}
         >
-          <Field<Ask> name="email" label="E-mail" type="email" autoComplete="username" rules={EMAIL} />
+          <Field<Ask> name="email" label="Email" type="email" autoComplete="username" rules={EMAIL} />
         </Form>
       ) : (
         <p role="status">
-          A letter is on its way to {sent}. It works once, for two hours. On this machine mail goes nowhere:{' '}
+          We sent a link to {sent}. It works once, for two hours. This program does not send real mail:{' '}
           <Link to="/outbox" className="text-teal underline">
             read it here
           </Link>
@@ -41,7 +41,7 @@ export function AskLink() {
       )}
       <p className="mt-4">
         <Link to="/" className="text-teal underline">
-          Back to the door
+          Back to sign-in
         </Link>
       </p>
     </Front>

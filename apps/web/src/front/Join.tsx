@@ -28,15 +28,15 @@ export function Join() {
   });
   if (error)
     return (
-      <Front title="This invitation does not open" lead={problemText(error)}>
+      <Front title="This invitation is no longer valid" lead={problemText(error)}>
         <Link to="/" className="text-teal underline">
-          To your sites
+          Back to your sites
         </Link>
       </Front>
     );
   if (!data)
     return (
-      <Front title="Looking …">
+      <Front title="Loading…">
         <p role="status" />
       </Front>
     );
@@ -57,10 +57,10 @@ export function Join() {
             to={`/?to=${encodeURIComponent(`/join#${secret}`)}#${secret}`}
             className="text-teal underline"
           >
-            Sign in, then join
+            Sign in to join
           </Link>
           <Link to={`/account/ask#${secret}`} className="text-teal underline">
-            Make an account, then join
+            Create an account to join
           </Link>
         </p>
       )}

@@ -43,15 +43,10 @@ export function NewSite({ onClose }: { onClose(): void }) {
     void navigate(`/sites/${id}/guide`);
   };
   return (
-    <Sheet
-      wide
-      title="New site"
-      about="It begins as one of these; all of it can be changed."
-      onClose={onClose}
-    >
+    <Sheet wide title="New site" about="Start from one of these; all of it can be changed." onClose={onClose}>
       <div className="grid h-[66vh] grid-cols-[240px_1fr] gap-5">
         <div className="flex flex-col gap-4">
-          <div role="radiogroup" aria-label="It begins as" className="border-t border-hair">
+          <div role="radiogroup" aria-label="Start from" className="border-t border-hair">
             {SITE_STARTERS.map(it => (
               <label
                 key={it.id}
@@ -72,9 +67,9 @@ export function NewSite({ onClose }: { onClose(): void }) {
           <Form<{ name: string }> submit="Begin" start={{ name: '' }} send={begin}>
             <Field<{ name: string }>
               name="name"
-              label="What the site is called"
+              label="Site name"
               maxLength={80}
-              rules={{ validate: it => it.trim() !== '' || 'Give it a name.' }}
+              rules={{ validate: it => it.trim() !== '' || 'Enter a site name.' }}
             />
           </Form>
         </div>

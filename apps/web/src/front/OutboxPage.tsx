@@ -47,19 +47,17 @@ export function OutboxPage() {
         </Link>
       </p>
       <h1 className="text-[22px] font-semibold tracking-tight">Mail</h1>
-      <p className="mt-1 mb-5 text-muted">
-        Letters do not leave this machine. They are kept here for a month, to be read.
-      </p>
+      <p className="mt-1 mb-5 text-muted">No real mail is sent. Messages are kept here for a month.</p>
       {error ? (
         <p role="alert">
           {error instanceof RequestProblem && error.status === 401
-            ? 'Sign in to read your letters.'
+            ? 'Sign in to read your mail.'
             : problemText(error)}
         </p>
       ) : !data ? (
-        <p role="status">Looking …</p>
+        <p role="status">Loading…</p>
       ) : data.length === 0 ? (
-        <p>No letters yet.</p>
+        <p>No messages yet.</p>
       ) : (
         <ul className="border-t border-hair">
           {data.map(letter => (

@@ -24,15 +24,15 @@ export function UseLink() {
   });
   if (error)
     return (
-      <Front title="This link does not open" lead={problemText(error)}>
+      <Front title="This link is no longer valid" lead={problemText(error)}>
         <Link to="/account/ask" className="text-teal underline">
-          Have another one sent
+          Send me a new link
         </Link>
       </Front>
     );
   if (!data)
     return (
-      <Front title="Looking …">
+      <Front title="Loading…">
         <p role="status" />
       </Front>
     );
@@ -44,7 +44,7 @@ export function UseLink() {
       }
     >
       <Form<Own>
-        submit={data.known ? 'Set the password and sign in' : 'Make the account'}
+        submit={data.known ? 'Set password and sign in' : 'Create account'}
         start={{ name: data.name, password: '' }}
         send={async values => {
           await answer(server.POST('/api/account', { body: { secret, ...values } }));
@@ -52,10 +52,10 @@ export function UseLink() {
           void navigate(invitation ? `/join#${invitation}` : '/', { replace: true });
         }}
       >
-        <Field<Own> name="name" label="Your name, as others see it" autoComplete="name" rules={NAME} />
+        <Field<Own> name="name" label="Display name" autoComplete="name" rules={NAME} />
         <Field<Own>
           name="password"
-          label="Password, ten characters or more"
+          label="Password (10 characters or more)"
           type="password"
           autoComplete="new-password"
           rules={NEW_PASSWORD}

@@ -22,7 +22,7 @@ export function Welcome() {
       lead="One guide for a whole site. Every value on a page can be followed back to it."
     >
       {sites.isPending ? (
-        <p role="status">Looking …</p>
+        <p role="status">Loading…</p>
       ) : sites.error instanceof RequestProblem && sites.error.status === 401 ? (
         <Door />
       ) : sites.data ? (
@@ -49,8 +49,7 @@ function Sites({ sites }: { sites: readonly SiteSummary[] }) {
     <>
       {sites.length === 0 ? (
         <p>
-          You are a member of no site yet. Begin one, open an invitation, or read{' '}
-          <Link to="/outbox">your mail</Link>.
+          You have no sites yet. Create one, open an invitation, or read <Link to="/outbox">your mail</Link>.
         </p>
       ) : (
         <ul className="border-t border-hair">
@@ -145,19 +144,19 @@ function Door() {
           start={{ email: '', password: '' }}
           send={body => enter(answer(server.POST('/api/session', { body })), '/')}
         >
-          <Field<SignIn> name="email" label="E-mail" type="email" autoComplete="username" rules={EMAIL} />
+          <Field<SignIn> name="email" label="Email" type="email" autoComplete="username" rules={EMAIL} />
           <Field<SignIn>
             name="password"
             label="Password"
             type="password"
             autoComplete="current-password"
-            rules={{ required: 'Write your password.' }}
+            rules={{ required: 'Enter your password.' }}
           />
         </Form>
         <p className="mt-4 text-muted">
-          New here, or the password forgotten?{' '}
+          New here, or forgot your password?{' '}
           <Link to={`/account/ask${location.hash}`} className="text-teal underline">
-            Have a link sent
+            Email me a link
           </Link>
         </p>
       </div>

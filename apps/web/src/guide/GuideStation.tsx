@@ -159,7 +159,7 @@ export function GuideStation() {
           )}
         </div>
         {middle === 'page' ? (
-          <Suspense fallback={<p className="p-4 text-muted">Opening …</p>}>
+          <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
             <PageInView site={site} onSubject={open} />
           </Suspense>
         ) : (
@@ -172,10 +172,10 @@ export function GuideStation() {
               >
                 <p role="status" className="px-3 py-1 text-muted">
                   {view.beside === 'before'
-                    ? 'As it was when you came here'
+                    ? 'When you opened it'
                     : beside
                       ? 'In the other guide'
-                      : 'Working it out …'}
+                      : 'Calculating…'}
                 </p>
                 {beside && (
                   <Specimen
@@ -218,11 +218,11 @@ export function GuideStation() {
             />
           )}
           {guides ? (
-            <Suspense fallback={<p className="p-4 text-muted">Opening …</p>}>
+            <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
               <GuidesPanel site={site} onClose={() => setParams({})} />
             </Suspense>
           ) : ground ? (
-            <Suspense fallback={<p className="p-4 text-muted">Opening …</p>}>
+            <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
               <GroundPanel site={site} onClose={() => setParams({})} />
             </Suspense>
           ) : openScheme ? (

@@ -170,7 +170,7 @@ function PresetDetails({
         <p>
           {nameOf(twin)} says {near.differ === 0 ? 'the same' : `nearly the same (${near.differ} apart)`}.{' '}
           <Button kind="link" className="h-5!" onClick={() => setMerging(true)}>
-            Merge this into it …
+            Merge this into it…
           </Button>
         </p>
       )}

@@ -47,7 +47,7 @@ export function ViewMenu({
   const kept = useKeptGuides();
   const besides: readonly { value: Beside; label: string }[] = [
     { value: '', label: 'Nothing' },
-    { value: 'before', label: 'As it was when you came here' },
+    { value: 'before', label: 'When you opened it' },
     ...READY_GUIDES.map(it => ({ value: `ready:${it.id}` as const, label: `In ${it.name}` })),
     ...(kept.data ?? []).map(it => ({ value: `kept:${it.id}` as const, label: `In ${it.name} (own)` })),
   ];

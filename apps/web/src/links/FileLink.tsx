@@ -24,7 +24,7 @@ export function FileLink({ ref, onFile }: { ref: React.Ref<{ ask(): void }>; onF
       />
       {busy && (
         <p role="status" className="text-muted">
-          Uploading …
+          Uploading…
         </p>
       )}
     </>

@@ -79,7 +79,7 @@ export function LookSheet<Option extends LookOption>({
   return (
     <Sheet wide title={title} about={about} onClose={onClose}>
       {groups.length === 0 ? (
-        <p className="text-muted">There are no ready looks of this kind of thing.</p>
+        <p className="text-muted">There are no ready-made looks for this.</p>
       ) : (
         <div className="h-[68vh]">
           <ScaledFrame

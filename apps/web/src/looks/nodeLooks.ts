@@ -64,7 +64,7 @@ export function nodeLooks(
       return {
         id: variant.id,
         label: variant.name,
-        note: look ? 'ready to be taken' : '',
+        note: look ? 'Ready-made' : '',
         chosen: now === variant.id,
         markup: drawnOn(axis, { ...node, variants: { ...others, [axis]: variant.id } }),
         edits: at => {
@@ -76,7 +76,7 @@ export function nodeLooks(
     });
     const plain: NodeLook = {
       id: `${axis} none`,
-      label: 'As the default',
+      label: 'Default',
       note: '',
       chosen: now === undefined,
       markup: drawnOn(axis, { ...node, variants: others }),

@@ -100,7 +100,7 @@ export function Overrides({ site, page, onClose }: { site: Site; page: Id; onClo
       />
       {!list && (
         <p role="status" className="mt-3 text-muted">
-          Looking for them …
+          Loading…
         </p>
       )}
       {list?.length === 0 && <p className="mt-3 text-muted">None: everything follows the guide.</p>}

@@ -41,15 +41,15 @@ import { SiteFields } from './SiteFields.tsx';
 const SWITCHES: Record<PageSwitch, { label: string; about: string }> = {
   off: {
     label: 'Off',
-    about: 'Visitors get the page that says nothing was found. Members still see it here and in the preview.',
+    about: 'Visitors get the not-found page. Members still see it here and in the preview.',
   },
   unlisted: {
     label: 'Not in navigation',
-    about: 'It can be reached by links and by its address, but the menus leave it out.',
+    about: 'Reachable by link and address, but left out of menus.',
   },
   unindexed: {
     label: 'Not indexed',
-    about: 'Search engines are asked to stay away, and it is not on the site’s map. Visitors notice nothing.',
+    about: 'Search engines are asked not to index it, and it is left out of the sitemap.',
   },
 };
 
@@ -97,7 +97,7 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
         mayChoose && (
           <>
             <Button disabled={isHome} onClick={askRemoval}>
-              Delete …
+              Delete…
             </Button>
             <Button onClick={duplicate}>Duplicate</Button>
             <Button
@@ -152,7 +152,7 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
             label="Scheme of the page"
             value={page.scheme ?? ''}
             options={[
-              { value: '', label: 'As the site' },
+              { value: '', label: 'Same as the site' },
               ...schemesInOrder(site).map(it => ({ value: it.id, label: it.name })),
             ]}
             onChange={scheme =>
@@ -223,7 +223,7 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
           </Button>
         </div>
       )}
-      {!mayWrite && <p className="mt-3 text-muted">You may look, and change nothing here.</p>}
+      {!mayWrite && <p className="mt-3 text-muted">You have view-only access.</p>}
     </Sheet>
   );
 }

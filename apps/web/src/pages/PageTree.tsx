@@ -89,7 +89,7 @@ export function PageTree({ site, page, onSettings }: { site: Site; page: Id; onS
           </Button>
         )}
         <Button kind="link" className="h-5! text-small" onClick={onSettings}>
-          About …
+          Page settings…
         </Button>
       </h2>
       <div className="thin-scroll max-h-56 overflow-auto">

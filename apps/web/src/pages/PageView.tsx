@@ -164,7 +164,7 @@ export function PageView({
               <div className="pointer-events-auto grid justify-items-center gap-2 rounded-md border border-hair bg-paper px-5 py-4">
                 <p>Nothing stands on this page yet.</p>
                 <Button kind="main" onClick={() => onSeam(0)}>
-                  Add a section …
+                  Add a section…
                 </Button>
               </div>
             </div>

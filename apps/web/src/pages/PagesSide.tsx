@@ -41,7 +41,7 @@ export function PagesSide({
           run: () => setListed(true),
         },
         {
-          label: 'About this page',
+          label: 'Page settings',
           words: 'title address description settings header sidebar footer',
           run: () => setAbout(true),
         },
@@ -59,12 +59,10 @@ export function PagesSide({
               })),
             ]
           : []),
-        ...(can.duplicate
-          ? [{ label: 'Duplicate what is picked', keys: 'Ctrl+D', run: acts.duplicate }]
-          : []),
-        ...(can.remove ? [{ label: 'Delete what is picked', keys: 'Delete', run: () => acts.remove() }] : []),
-        ...(can.group ? [{ label: 'Group what is picked', keys: 'Ctrl+G', run: acts.group }] : []),
-        ...(can.join ? [{ label: 'Make one text of those that are picked', run: acts.join }] : []),
+        ...(can.duplicate ? [{ label: 'Duplicate the selection', keys: 'Ctrl+D', run: acts.duplicate }] : []),
+        ...(can.remove ? [{ label: 'Delete the selection', keys: 'Delete', run: () => acts.remove() }] : []),
+        ...(can.group ? [{ label: 'Group the selection', keys: 'Ctrl+G', run: acts.group }] : []),
+        ...(can.join ? [{ label: 'Join the selected texts', run: acts.join }] : []),
         ...(can.ungroup ? [{ label: 'Ungroup it', keys: 'Ctrl+Shift+G', run: acts.ungroup }] : []),
       ],
       [site, page, mayChoose, onSeam, acts, can],
@@ -81,7 +79,7 @@ export function PagesSide({
         <h2 className="flex items-baseline px-3.5 pb-1">
           <span className="label-line mr-auto">On this page</span>
           <Button kind="link" className="h-5! text-small" onClick={() => setListed(true)}>
-            Overrides …
+            Overrides…
           </Button>
         </h2>
         <Outline site={site} page={page} selection={selection} acts={acts} fixed={!mayChoose} />
@@ -111,7 +109,7 @@ export function PagesSide({
               Delete
             </Button>
             {can.join && (
-              <Button title="One text, with the words of all that are picked" onClick={acts.join}>
+              <Button title="Join the selected texts into one" onClick={acts.join}>
                 Join
               </Button>
             )}
@@ -127,8 +125,8 @@ export function PagesSide({
           </div>
           <p className="text-small text-muted">
             {selection.nodes.length > 1
-              ? `${selection.nodes.length} are picked; what is set goes to all of them.`
-              : 'Alt and the arrow keys move what is picked, Shift picks more.'}
+              ? `${selection.nodes.length} selected. Changes apply to all of them.`
+              : 'Alt + arrow keys move the selection. Shift extends it.'}
           </p>
         </div>
       )}

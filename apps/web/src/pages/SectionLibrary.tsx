@@ -167,7 +167,7 @@ export function SectionLibrary({
             label="Where it goes"
             value={how}
             options={[
-              { value: 'instead', label: `In place of the ${area}` },
+              { value: 'instead', label: `Replace the ${area}` },
               { value: 'below', label: `Below what the ${area} holds` },
             ]}
             onChange={setHow}
@@ -180,10 +180,10 @@ export function SectionLibrary({
           {purpose === 'own' && drawn.sections.size === 0 && !kept.data?.some(it => it.clip === null) && (
             <li className="border-b border-hair py-1.5 text-muted">
               {kept.isPending
-                ? 'Looking …'
+                ? 'Loading…'
                 : kept.error
                   ? problemText(kept.error)
-                  : 'None kept yet. Pick a section and choose Keep as your own.'}
+                  : 'None yet. Select a section and choose “Save as your own”.'}
             </li>
           )}
           {purpose === 'own' &&

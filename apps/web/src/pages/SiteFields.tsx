@@ -12,20 +12,20 @@ export function SiteFields({ site }: { site: Site }) {
     <div className="mt-4 grid gap-3 border-t border-hair pt-3">
       <PictureChoice
         site={site}
-        label="Picture in the tab, for the whole site"
+        label="Favicon, for the whole site"
         chosen={settings.tabIcon ?? null}
-        onChoose={picture =>
-          commit([editOf(settings).put('tabIcon', picture)], 'Choose the picture in the tab')
-        }
+        onChoose={picture => commit([editOf(settings).put('tabIcon', picture)], 'Choose the favicon')}
       />
       <Tick
         checked={settings.awayInNewTab === true}
-        onChange={on => commit([editOf(settings).put('awayInNewTab', on || null)], 'Say how links lead away')}
+        onChange={on =>
+          commit([editOf(settings).put('awayInNewTab', on || null)], 'Change how external links open')
+        }
       >
-        Links that lead away open a new window
+        Open external links in a new tab
       </Tick>
       <TypedField
-        label="Where the site is found"
+        label="Site address"
         text={settings.address ?? ''}
         className="[&_input]:border-hair"
         parse={text => {
@@ -37,7 +37,7 @@ export function SiteFields({ site }: { site: Site }) {
         onCommit={address =>
           commit(
             [editOf(settings).put('address', address === '' ? null : address)],
-            'Say where the site is found',
+            'Change the site address',
           )
         }
       />

@@ -73,7 +73,7 @@ export function Palette({ onClose, onKeys }: { onClose(): void; onKeys(): void }
       <Command.Input
         value={search}
         onValueChange={setSearch}
-        placeholder="Find an act, a page, a swatch, a property …"
+        placeholder="Find an act, a page, a swatch, a property…"
         className="h-11 w-full border-b border-hair bg-transparent px-4 text-[15px] outline-none"
       />
       <Command.List className="thin-scroll max-h-[56vh] overflow-auto px-2 py-2">

@@ -83,7 +83,7 @@ const ACTS: readonly Entry[] = [
     open('guide?guides'),
     'ready theme',
   ),
-  entry('Acts', 'keys', 'Show the keys', '?', { type: 'keys' }, 'shortcuts keyboard help'),
+  entry('Acts', 'keys', 'Show keyboard shortcuts', '?', { type: 'keys' }, 'shortcuts keyboard help'),
   entry('Acts', 'undo', 'Undo', 'Ctrl+Z', { type: 'undo' }),
   entry('Acts', 'redo', 'Redo', 'Ctrl+Y', { type: 'redo' }, 'do again'),
 ];

@@ -71,7 +71,7 @@ export function PictureChoice({
             disabled={busy !== null}
             onClick={() => picker.current?.click()}
           >
-            {busy === null ? 'Add a picture …' : `Reading ${busy} …`}
+            {busy === null ? 'Add a picture…' : `Reading ${busy}…`}
           </Button>
         </p>
       )}

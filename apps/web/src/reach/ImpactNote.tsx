@@ -14,7 +14,7 @@ export function ImpactNote({ edits }: { edits: readonly Edit[] | null }) {
   if (!foreseen)
     return (
       <p role="status" className="text-muted">
-        Working out what would change …
+        Calculating what would change…
       </p>
     );
   if ('problem' in foreseen)

@@ -17,7 +17,7 @@ export function ReachNote({ id }: { id: Id }) {
   const reach = useReach(id);
   const [open, setOpen] = useState(false);
   const uses = useUses(id, open);
-  if (!reach) return <p className="text-muted">Looking where it is used …</p>;
+  if (!reach) return <p className="text-muted">Counting uses…</p>;
   if (reach.uses === 0) return <p className="text-muted">Used nowhere.</p>;
   return (
     <details open={open} onToggle={event => setOpen(event.currentTarget.open)}>

@@ -59,7 +59,7 @@ export function RemoveWith({
   if (!open)
     return (
       <Button kind={kind} className={height} onClick={() => setOpen(true)}>
-        Delete …
+        Delete…
       </Button>
     );
   return (

@@ -51,13 +51,13 @@ export function ReleaseStation() {
   if (isPending)
     return (
       <p role="status" className="p-6 text-muted">
-        Looking at the releases …
+        Loading releases…
       </p>
     );
   if (error || !data)
     return (
       <div role="alert" className="p-6">
-        <p className="mb-2">The releases cannot be read just now.</p>
+        <p className="mb-2">The releases could not be loaded.</p>
         <Button kind="line" onClick={() => void queries.invalidateQueries({ queryKey: key })}>
           Try again
         </Button>
@@ -79,11 +79,11 @@ export function ReleaseStation() {
             <h2 className="text-[15px] font-semibold">Draft</h2>
             <p className="text-muted">
               {data.releases.length === 0
-                ? 'Nothing is public yet.'
+                ? 'Nothing is published yet.'
                 : unpublished === 0
-                  ? 'The same as the newest release.'
-                  : `${unpublished} change${unpublished === 1 ? '' : 's'} since the newest release.`}
-              {waiting > 0 && ` ${waiting} not on the server yet.`}
+                  ? 'No changes since the latest release.'
+                  : `${unpublished} change${unpublished === 1 ? '' : 's'} since the latest release.`}
+              {waiting > 0 && ` ${waiting} not saved yet.`}
             </p>
             {mayPublish && (
               <form
@@ -135,7 +135,7 @@ export function ReleaseStation() {
                     className="h-1.5 w-full accent-teal"
                   />
                   <p role="status" className="text-small text-muted">
-                    {it.state === 'waiting' ? 'Waiting for its turn' : `${it.done} of ${it.total} files`}
+                    {it.state === 'waiting' ? 'Queued' : `${it.done} of ${it.total} files`}
                   </p>
                 </div>
               )}

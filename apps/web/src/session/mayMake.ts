@@ -32,5 +32,5 @@ const NEEDED: Record<Right, string> = {
 };
 export const forbidden = (right: Right): { ok: false; problem: Problem } => ({
   ok: false,
-  problem: { code: 'forbidden', message: `Your role at this site may not ${NEEDED[right]}.`, found: right },
+  problem: { code: 'forbidden', message: `Your role on this site cannot ${NEEDED[right]}.`, found: right },
 });

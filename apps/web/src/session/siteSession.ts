@@ -347,7 +347,7 @@ export class SiteSession {
   }
 
   redo(): void {
-    this.turn('redo', 'Done again');
+    this.turn('redo', 'Redone');
   }
 
   private turn(direction: 'undo' | 'redo', word: string): void {

@@ -12,7 +12,7 @@ const wordsOf = (error: unknown): string =>
 export function Broken() {
   const error = useRouteError();
   return (
-    <section role="alert" aria-label="Something broke" className="grid max-w-[56ch] gap-3 p-8">
+    <section role="alert" aria-label="Something went wrong" className="grid max-w-[56ch] gap-3 p-8">
       <h2 className="text-[15px] font-semibold">This could not be shown</h2>
       <p>
         Something in the program broke, or a part of it could not be fetched. What you made is kept: it waits

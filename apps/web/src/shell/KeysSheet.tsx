@@ -7,7 +7,7 @@ const KEYS: readonly { where: string; keys: readonly (readonly [keys: string, ac
     keys: [
       ['Ctrl K', 'Find anything'],
       ['Ctrl Z', 'Undo'],
-      ['Ctrl Y', 'Do again'],
+      ['Ctrl Y', 'Redo'],
       ['F6', 'Go to the next part of the station, with Shift to the one before'],
       ['?', 'These keys'],
     ],
@@ -15,19 +15,19 @@ const KEYS: readonly { where: string; keys: readonly (readonly [keys: string, ac
   {
     where: 'In a field with a number',
     keys: [
-      ['↑ ↓', 'A step more or less'],
+      ['↑ ↓', 'One step up or down'],
       ['Shift ↑ ↓', 'Ten steps'],
       ['Alt ↑ ↓', 'A tenth of a step'],
-      ['+2  *1.5', 'Reckon from what is there'],
+      ['+2  *1.5', 'Calculate from the current value'],
       ['Enter', 'Set it'],
-      ['Escape', 'Leave it as it was'],
+      ['Escape', 'Cancel'],
     ],
   },
   {
     where: 'Guide',
     keys: [
       ['← → ↑ ↓', 'Walk the cells of the specimen'],
-      ['Enter', 'Pick the cell'],
+      ['Enter', 'Select the cell'],
       ['Alt ← →', 'Move a swatch in its group'],
       ['Alt ↑ ↓', 'Move a scheme, or a text style'],
     ],
@@ -37,17 +37,17 @@ const KEYS: readonly { where: string; keys: readonly (readonly [keys: string, ac
     keys: [
       ['↑ ↓', 'Walk the pages, or the outline'],
       ['Shift ↑ ↓', 'Pick more; so does Shift and a click'],
-      ['Ctrl G', 'Group what is picked'],
+      ['Ctrl G', 'Group the selection'],
       ['Ctrl Shift G', 'Ungroup it'],
       ['Alt ↑ ↓', 'Move it up or down'],
       ['Alt ← →', 'Move it out, or into the one before'],
-      ['Ctrl C', 'Copy what is picked'],
+      ['Ctrl C', 'Copy the selection'],
       ['Ctrl X', 'Cut it'],
       ['Ctrl V', 'Paste, also from another site'],
       ['Ctrl D', 'Duplicate it'],
       ['Delete', 'Delete it'],
       ['← →', 'Move the border between columns, where it has the focus'],
-      ['Escape', 'Pick nothing'],
+      ['Escape', 'Clear the selection'],
     ],
   },
 ];

@@ -11,7 +11,7 @@ function said({ how, by, edit, site }: Loss): string {
   const who = by || 'Somebody';
   switch (how) {
     case 'overwritten':
-      return `${who} changed the ${what} while you did. Theirs was the later and stands.`;
+      return `${who} changed the ${what} while you did. Their change came later and was kept.`;
     case 'removed':
       return `${who} removed ${nameOf(site, edit.id)} while you changed its ${pathWords(edit.path)}.`;
     case 'refused':
@@ -28,7 +28,7 @@ export function Losses() {
   if (losses.length + unkept.length === 0) return null;
   return (
     <section
-      aria-label="What others overtook"
+      aria-label="Overwritten by others"
       className="fixed bottom-4 left-4 z-40 grid w-[340px] gap-2"
       aria-live="polite"
     >
@@ -46,16 +46,16 @@ export function Losses() {
             <p className="mt-2 flex gap-3">
               {there && loss.how !== 'refused' && (
                 <Button kind="link" onClick={() => session.bringBack(loss)}>
-                  Put mine back
+                  Restore mine
                 </Button>
               )}
               {words !== null && words !== '' && (
                 <Button kind="link" onClick={() => void navigator.clipboard.writeText(words)}>
-                  Copy my words
+                  Copy my text
                 </Button>
               )}
               <Button kind="link" className="ml-auto" onClick={() => session.forgetLoss(loss)}>
-                {loss.how === 'overwritten' ? 'Keep theirs' : 'Understood'}
+                {loss.how === 'overwritten' ? 'Keep theirs' : 'OK'}
               </Button>
             </p>
           </article>
@@ -63,13 +63,13 @@ export function Losses() {
       })}
       {unkept.slice(0, MOST_SHOWN).map(({ n, label, words }) => (
         <article key={`unkept ${n}`} className="rounded-md border border-hair bg-paper p-3 shadow-lg">
-          <p>What you typed into “{label}” was not kept: the field went away before it could be.</p>
+          <p>What you typed into “{label}” was not saved: the field closed too early.</p>
           <blockquote className="thin-scroll mt-1.5 max-h-24 overflow-auto border-l-2 border-hair pl-2 whitespace-pre-line text-muted">
             {words}
           </blockquote>
           <p className="mt-2 flex gap-3">
             <Button kind="link" onClick={() => void navigator.clipboard.writeText(words)}>
-              Copy my words
+              Copy my text
             </Button>
             <Button kind="link" className="ml-auto" onClick={() => session.forgetUnkept(n)}>
               Dismiss

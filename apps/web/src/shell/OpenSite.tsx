@@ -92,7 +92,8 @@ export function OpenSite() {
     if (signedOut) void navigate(`/?to=${encodeURIComponent(location.pathname)}`);
   }, [signedOut, navigate]);
 
-  const missing = sites.data && !summary ? 'There is no such site, or it is not yours to see.' : null;
+  const missing =
+    sites.data && !summary ? 'This site does not exist, or you do not have access to it.' : null;
   const unreachable = sites.error && !sites.data && !signedOut ? whyNot(sites.error) : null;
   const problem = missing ?? unreachable ?? failure;
   const again = () => {
@@ -116,7 +117,7 @@ export function OpenSite() {
   if (!session || !summary)
     return (
       <p role="status" className="grid h-full place-content-center text-muted">
-        Opening …
+        Loading…
       </p>
     );
   return (

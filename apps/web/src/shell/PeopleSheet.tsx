@@ -42,7 +42,7 @@ export function People() {
   return (
     <Dialog.Root>
       <Dialog.Trigger asChild>
-        <Button className="max-w-44" title="Who belongs to this site, and who is here">
+        <Button className="max-w-44" title="Members, and who is here now">
           <span className="truncate">{label}</span>
         </Button>
       </Dialog.Trigger>
@@ -139,7 +139,7 @@ function Members() {
     }
   };
   if (error) return <p role="alert">{problemText(error)}</p>;
-  if (!data) return <p role="status">Looking …</p>;
+  if (!data) return <p role="status">Loading…</p>;
   return (
     <>
       <section aria-labelledby="members" className="mb-5">
@@ -262,7 +262,7 @@ function Invitations() {
           await queries.invalidateQueries({ queryKey: key });
         }}
       >
-        <Field<Invite> name="email" label="E-mail" type="email" autoComplete="off" rules={EMAIL} />
+        <Field<Invite> name="email" label="Email" type="email" autoComplete="off" rules={EMAIL} />
         <Select<Role>
           label="As"
           value={role}

@@ -111,7 +111,7 @@ export function Shell() {
           <Button
             onClick={() => session.redo()}
             disabled={redoLabel === null}
-            title={redoLabel ? `Do again: ${redoLabel} (Ctrl+Y)` : 'Nothing to do again'}
+            title={redoLabel ? `Redo: ${redoLabel} (Ctrl+Y)` : 'Nothing to redo'}
           >
             <Redo2 size={14} aria-hidden /> Redo
           </Button>

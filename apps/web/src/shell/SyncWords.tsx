@@ -8,8 +8,8 @@ const WHY: Record<AwayReason, string> = {
   database: 'The server cannot reach its database',
   'signed-out': 'You are signed out',
   'not-a-member': 'You are no longer a member of this site',
-  renewed: 'The program has been renewed since this page was opened',
-  failing: 'The server cannot take it just now',
+  renewed: 'The program has been updated since this page was opened',
+  failing: 'The server is having trouble',
 };
 
 /** Says in words what is kept where. */
@@ -39,16 +39,16 @@ export function SyncWords() {
   const edits = `${waiting} edit${waiting === 1 ? '' : 's'}`;
   const words =
     sync === 'kept'
-      ? 'All kept'
+      ? 'Saved'
       : sync === 'sending'
-        ? 'Keeping …'
+        ? 'Saving…'
         : `${edits} ${kept ? 'waiting' : 'in this tab only'}`;
   const why = sync === 'away' && away ? WHY[away] : null;
   return (
     <span className="flex items-baseline gap-1.5 px-1">
       <output
         aria-live="polite"
-        title={why ? `${why}. What you make is kept here and sent when that changes.` : undefined}
+        title={why ? `${why}. Your edits are stored here and sent as soon as possible.` : undefined}
         className={`min-w-16 whitespace-nowrap text-right ${sync === 'away' ? 'text-madder' : 'text-muted'}`}
       >
         {words}
@@ -68,7 +68,7 @@ export function SyncWords() {
           type="button"
           className="text-teal hover:underline"
           aria-label="Reload for the new version"
-          title="The program has been renewed since this page was opened. What waits is kept, and sent then."
+          title="The program has been updated since this page was opened. Unsent edits are stored, and sent after the reload."
           onClick={() => location.reload()}
         >
           Reload

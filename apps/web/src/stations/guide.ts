@@ -9,7 +9,7 @@ function useUnreadable(): StationCount | null {
   const { length: count } = useCheck(CHECKS.contrast, useDeferredValue(useSite())).found;
   return count === 0
     ? null
-    : { count, words: count === 1 ? 'One role cannot be read' : `${count} roles cannot be read` };
+    : { count, words: count === 1 ? '1 role is hard to read' : `${count} roles are hard to read` };
 }
 
 export const guide: Station<'guide'> = {

@@ -9,7 +9,7 @@ function useUnpublished(): StationCount | null {
   const releases = data?.releases ?? [];
   const count = unpublishedIn(releases, seq);
   if (count === 0 || !releases.some(it => it.live)) return null;
-  return { count, words: count === 1 ? 'One change is not public' : `${count} changes are not public` };
+  return { count, words: count === 1 ? '1 unpublished change' : `${count} unpublished changes` };
 }
 
 export const release: Station<'release'> = {

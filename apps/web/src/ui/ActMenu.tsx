@@ -31,7 +31,7 @@ export function ActMenu({
         disabled={locked || options.length === 0}
         className={`flex h-6 min-w-0 items-center gap-1 rounded-sm border border-hair bg-paper px-1.5 text-left text-base hover:bg-ground disabled:text-muted disabled:opacity-60 ${className}`}
       >
-        <span className="mr-auto truncate">{label} …</span>
+        <span className="mr-auto truncate">{label}…</span>
         <ChevronDown size={13} aria-hidden className="shrink-0" />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

@@ -23,7 +23,7 @@ export function EyeDropper({ onPick }: { onPick(color: Color): void }) {
     } catch (error) {
       // Escape ends the choosing, and nothing is taken; one that is open already goes on.
       const ended = error instanceof DOMException && ['AbortError', 'InvalidStateError'].includes(error.name);
-      if (!ended) toast.error('The browser gave no colour. Type it, or choose it in the plane.');
+      if (!ended) toast.error('The browser returned no colour. Type it, or pick it in the plane.');
     }
   };
   return (

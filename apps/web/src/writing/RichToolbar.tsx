@@ -84,8 +84,8 @@ export function RichToolbar({ site, editor, onPicture }: Props) {
           returnFocus={false}
           options={[
             ...linkChoices(site),
-            { value: 'file', label: 'A file …' },
-            { value: 'away', label: 'Somewhere else …' },
+            { value: 'file', label: 'A file…' },
+            { value: 'away', label: 'Somewhere else…' },
             ...(active.link ? [{ value: 'none', label: 'No link' }] : []),
           ]}
           onChoose={choose}

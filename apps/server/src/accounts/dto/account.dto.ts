@@ -4,7 +4,7 @@ import { IsString, MaxLength, MinLength } from 'class-validator';
 export class NameDto {
   @ApiProperty()
   @IsString()
-  @MinLength(1, { message: 'Write your name.' })
+  @MinLength(1, { message: 'Enter your name.' })
   @MaxLength(80)
   name: string;
 }
@@ -17,7 +17,7 @@ export class PasswordDto {
 
   @ApiProperty()
   @IsString()
-  @MinLength(10, { message: 'A password has ten characters or more.' })
+  @MinLength(10, { message: 'Use at least 10 characters.' })
   @MaxLength(500)
   password: string;
 }

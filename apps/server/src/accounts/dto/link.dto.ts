@@ -5,7 +5,7 @@ const SECRET = /^[\w-]{43}$/;
 
 export class LinkDto {
   @ApiProperty({ example: 'ines@tolvane.example' })
-  @IsEmail({}, { message: 'Write an e-mail address.' })
+  @IsEmail({}, { message: 'Enter an email address.' })
   @MaxLength(254)
   email: string;
 
@@ -25,13 +25,13 @@ export class SecretDto {
 export class UseLinkDto extends SecretDto {
   @ApiProperty()
   @IsString()
-  @MinLength(1, { message: 'Write your name.' })
+  @MinLength(1, { message: 'Enter your name.' })
   @MaxLength(80)
   name: string;
 
   @ApiProperty()
   @IsString()
-  @MinLength(10, { message: 'A password has ten characters or more.' })
+  @MinLength(10, { message: 'Use at least 10 characters.' })
   @MaxLength(500)
   password: string;
 }

@@ -10,7 +10,7 @@ export class RoleDto {
 
 export class InviteDto extends RoleDto {
   @ApiProperty({ example: 'ines@tolvane.example' })
-  @IsEmail({}, { message: 'Write an e-mail address.' })
+  @IsEmail({}, { message: 'Enter an email address.' })
   @MaxLength(254)
   email: string;
 }

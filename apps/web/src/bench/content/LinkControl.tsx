@@ -19,8 +19,8 @@ export function LinkControl({ site, field, value, onChange }: ContentControl<Con
         options={[
           { value: '', label: 'Nowhere' },
           ...linkChoices(site),
-          { value: 'file', label: 'A file …' },
-          { value: 'away', label: 'Somewhere else …' },
+          { value: 'file', label: 'A file…' },
+          { value: 'away', label: 'Somewhere else…' },
         ]}
         onChange={chosen => {
           if (chosen === 'file') asked.current?.ask();

@@ -120,7 +120,7 @@ export function Drawings({ site }: { site: Site }) {
           ))}
         </p>
       </Group>
-      {list('icon', 'Icons of one’s own')}
+      {list('icon', 'Your icons')}
       {list('mark', 'Marks')}
       <RasterIcons site={site} />
       {problems.map(problem => (

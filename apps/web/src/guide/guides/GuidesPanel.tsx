@@ -66,12 +66,12 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
       await session.settled();
       await keep.mutateAsync(`Before the guide “${name}”`);
     } catch (error) {
-      toast.error(`Nothing was taken, since it could not be prepared. ${problemText(error)}`);
+      toast.error(`Nothing was changed, because the guide could not be prepared. ${problemText(error)}`);
       return;
     }
     if (!commit(edits, `Take the guide ${name}`)) return;
     setChosen(null);
-    toast(`${name} is taken. The guide of before is kept as a snapshot.`);
+    toast(`${name} is now your guide. The previous one is kept as a snapshot.`);
   };
   /** What can be taken over in parts, and the button that does it. */
   const taken = (what: string) => (
@@ -83,7 +83,7 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
         disabled={!offer || offer.edits.length === 0 || keep.isPending}
         onClick={() => void take()}
       >
-        {parts ? `Take over ${parts.size} of it` : `Take ${what}`}
+        {parts ? `Take ${parts.size} selected` : `Take ${what}`}
       </Button>
     </IntoView>
   );
@@ -144,13 +144,13 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
           );
         })}
       </ul>
-      <h3 className="label-line mt-4 mb-1">One’s own</h3>
-      {kept.isPending && <p className="text-muted">Looking …</p>}
+      <h3 className="label-line mt-4 mb-1">Your guides</h3>
+      {kept.isPending && <p className="text-muted">Loading…</p>}
       {kept.error && <p role="alert">{problemText(kept.error)}</p>}
       {kept.data?.length === 0 && (
-        <p className="text-muted">None yet. Keep this site’s guide to begin the next site with it.</p>
+        <p className="text-muted">None yet. Save this guide to start the next site with it.</p>
       )}
-      <ul aria-label="One’s own guides">
+      <ul aria-label="Your guides">
         {kept.data?.map(it => {
           const on = chosen?.type === 'kept' && chosen.id === it.id;
           return (

@@ -10,7 +10,7 @@ export function KeepGuide({ siteId, siteName }: { siteId: string; siteName: stri
   if (!open)
     return (
       <Button kind="link" onClick={() => setOpen(true)}>
-        Keep this site’s guide …
+        Save this guide…
       </Button>
     );
   return (

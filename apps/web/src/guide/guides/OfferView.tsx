@@ -43,11 +43,11 @@ export function OfferView({
   if (!offer)
     return (
       <p role="status" className="text-muted">
-        Working it out …
+        Calculating…
       </p>
     );
   const count = (change: GuidePart['change']) => offer.parts.filter(it => it.change === change).length;
-  if (offer.parts.length === 0) return <p className="text-muted">The site’s guide is the same already.</p>;
+  if (offer.parts.length === 0) return <p className="text-muted">Your guide already matches.</p>;
   const takeable = offer.parts.filter(it => it.change !== 'goes');
   const only =
     FOUNDATIONS.find(it => {
@@ -63,15 +63,15 @@ export function OfferView({
   return (
     <div className="grid gap-2">
       <p className="text-muted">
-        {count('new')} new, {count('altered')} other, {count('goes')} go
-        {offer.kept > 0 && `, ${offer.kept} stay, since the pages name them`}.
+        Adds {count('new')}, changes {count('altered')}, removes {count('goes')}
+        {offer.kept > 0 && `, leaves ${offer.kept} that pages use`}.
       </p>
       {onParts && (
         <Select
-          label="Take over"
+          label="Take"
           value={only}
           options={[
-            { value: '', label: parts ? 'What is ticked' : 'Everything' },
+            { value: '', label: parts ? 'Selected parts' : 'Everything' },
             ...FOUNDATIONS.filter(it => takeable.some(part => foundationOfPart(site, part) === it)).map(
               it => ({
                 value: it,

@@ -58,7 +58,7 @@ export function Snapshots({
           disabled={keep.isPending}
           onClick={() => void now()}
         >
-          Keep one now
+          Take a snapshot
         </Button>
       </h3>
       {snapshots.error && <p role="alert">{problemText(snapshots.error)}</p>}
@@ -81,13 +81,13 @@ export function Snapshots({
             {open === id && (
               <p className="flex flex-wrap gap-x-3">
                 <Button kind="link" disabled={restore.isPending} onClick={() => void go(id, 'guide', note)}>
-                  Bring back its guide
+                  Restore its guide
                 </Button>
                 <Button kind="link" aria-pressed={inParts === id} onClick={() => onParts(id)}>
-                  In parts …
+                  Choose parts…
                 </Button>
                 <Button kind="link" disabled={restore.isPending} onClick={() => void go(id, 'all', note)}>
-                  Bring back all
+                  Restore everything
                 </Button>
               </p>
             )}

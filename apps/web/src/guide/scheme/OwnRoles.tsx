@@ -48,7 +48,7 @@ export function OwnRoles({ site }: { site: Site }) {
       )}
       {!adding ? (
         <Button kind="link" onClick={() => setAdding(true)}>
-          Add a role of one’s own
+          Add a custom role
         </Button>
       ) : (
         <div className="grid gap-2">

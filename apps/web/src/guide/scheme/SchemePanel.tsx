@@ -40,7 +40,7 @@ function grouped(roles: readonly Role[]): (readonly [string, readonly Role[]])[]
     ['Buttons', of(name => buttons.test(name))],
     ['Fields and focus', of(name => fields.has(name))],
     ['Statuses', of(name => statuses.test(name))],
-    ['Of one’s own', of(isOwn)],
+    ['Custom', of(isOwn)],
   ];
 }
 const BASE = new Set([
@@ -103,7 +103,7 @@ export function SchemePanel({
         )}
         <p>
           {failures === 0
-            ? 'All of it can be read.'
+            ? 'All text is readable.'
             : `${failures} role${failures === 1 ? '' : 's'} cannot be read well enough.`}
         </p>
         <NoteField

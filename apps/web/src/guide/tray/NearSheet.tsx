@@ -48,7 +48,7 @@ export function NearSheet({
       about="Nearer than 2 in CIEDE2000: hardly to be told apart"
       onClose={onClose}
     >
-      {pairs.length === 0 && <p className="text-muted">None any more.</p>}
+      {pairs.length === 0 && <p className="text-muted">None left.</p>}
       <ul className="grid gap-4">
         {pairs.map(({ a, b, distance }) => (
           <li key={`${a} ${b}`} className="grid gap-1.5">

@@ -78,12 +78,12 @@ export function PasteSheet({ site, onClose }: { site: Site; onClose(): void }) {
             onChange={event => void open(event.target.files?.[0])}
           />
           <Button className="mr-auto" onClick={() => file.current?.click()}>
-            Open a file …
+            Open a file…
           </Button>
           <Button onClick={onClose}>Cancel</Button>
           <Button kind="main" disabled={!ready} onClick={take}>
             {imported
-              ? `Take over ${imported.ids.length} token${imported.ids.length === 1 ? '' : 's'}`
+              ? `Import ${imported.ids.length} token${imported.ids.length === 1 ? '' : 's'}`
               : `Add ${swatches.length} swatch${swatches.length === 1 ? '' : 'es'}`}
           </Button>
         </>
@@ -103,7 +103,7 @@ export function PasteSheet({ site, onClose }: { site: Site; onClose(): void }) {
       />
       {found.type === 'problem' && (
         <p role="alert" className="mt-2 text-madder">
-          {found.problem.message} Nothing has been taken over.
+          {found.problem.message} Nothing was imported.
         </p>
       )}
       {found.type === 'list' && (

@@ -64,7 +64,7 @@ export function Schemes({ site, onOpen }: { site: Site; onOpen(id: Id): void }) 
       </ul>
       {!locked && (
         <Button kind="link" className="h-6! text-small" onClick={() => setMaking(true)}>
-          New scheme from the palette …
+          New scheme from the palette…
         </Button>
       )}
       {making && (

@@ -225,7 +225,7 @@ export function Swatches({
       {!locked && (
         <p className="mb-2 flex gap-3">
           <Button kind="link" className="h-5! text-small" onClick={() => setSheet('paste')}>
-            Paste or import …
+            Paste or import…
           </Button>
           <Button kind="link" className="h-5! text-small" onClick={newGroup}>
             New group

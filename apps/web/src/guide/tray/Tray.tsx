@@ -69,14 +69,14 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
     >
       <p className="border-b border-hair px-3.5 py-2">
         <Button kind="link" className="h-5!" onClick={() => onPanel({ guides: '' })}>
-          Guides and snapshots …
+          Guides and snapshots…
         </Button>
       </p>
       <Swatches site={site} open={open} onOpen={onOpen} />
       <Chapter title="Grounds">
         <Gradients site={site} tokens={ofType('gradient')} open={open} onOpen={onOpen} />
         <Button kind="link" className="mb-1 h-5! text-small" onClick={() => onPanel({ ground: '' })}>
-          The site’s ground …
+          The site’s ground…
         </Button>
       </Chapter>
       <Chapter title="Text">

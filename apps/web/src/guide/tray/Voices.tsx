@@ -71,7 +71,7 @@ export function Voices({ site, tokens, open, onOpen }: TokenList) {
       ))}
       {!locked && (
         <Button kind="link" className="h-6! text-small" onClick={() => setChoosing(true)}>
-          Choose families …
+          Choose families…
         </Button>
       )}
       {choosing && (

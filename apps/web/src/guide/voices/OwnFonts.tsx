@@ -61,7 +61,7 @@ export function OwnFonts({ site }: { site: Site }) {
             onChange={event => void upload(event.target.files)}
           />
           <Button kind="main" disabled={busy !== null} onClick={() => picker.current?.click()}>
-            {busy === null ? 'Upload fonts …' : `Reading ${busy} …`}
+            {busy === null ? 'Upload fonts…' : `Reading ${busy}…`}
           </Button>
         </div>
       )}
@@ -71,7 +71,7 @@ export function OwnFonts({ site }: { site: Site }) {
         </p>
       ))}
       {fonts.length === 0 && <p className="text-muted">None yet.</p>}
-      <ul aria-label="Fonts of one’s own">
+      <ul aria-label="Your fonts">
         {fonts.map(font => (
           <li key={font.id} className="flex items-center gap-3 border-t border-hair py-1.5">
             <span className="w-56 truncate text-[18px]" style={{ fontFamily: `"${font.family}"` }}>

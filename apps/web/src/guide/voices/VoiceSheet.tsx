@@ -114,7 +114,7 @@ export function VoiceSheet({ site, onClose }: { site: Site; onClose(): void }) {
           options={[
             { value: 'families', label: 'Families' },
             { value: 'pairings', label: 'Pairings' },
-            { value: 'own', label: 'Fonts of one’s own' },
+            { value: 'own', label: 'Your fonts' },
           ]}
           onChange={setShown}
         />
@@ -183,7 +183,7 @@ export function VoiceSheet({ site, onClose }: { site: Site; onClose(): void }) {
       </div>
       {shown === 'families' &&
         (families.length === 0 ? (
-          <p className="text-muted">No family is like that.</p>
+          <p className="text-muted">No family matches.</p>
         ) : (
           <ul aria-label="Families" className="grid grid-cols-3 gap-x-5">
             {families.map(family => (
