@@ -360,7 +360,7 @@ describe('the pages of a site', () => {
     await walker.frame('Page');
     await walker.says('The crossing›Heading');
     // What can be done with what is picked is found, too, and a property is set on it.
-    await find('duplicate what');
+    await find('duplicate selection');
     await until(first, text => text?.startsWith('Duplicate the selection') === true, 'an act of the station');
     await walker.page.keyboard.press('Enter');
     const page = await walker.frame('Page');

@@ -723,7 +723,7 @@ describe('releases', () => {
     await walker.kept();
     expect(await title()).toBe(first);
     await walker.open('release');
-    await walker.says('1 change since the newest release');
+    await walker.says('1 change since the latest release');
     await walker.click('Publish');
     await until(title, it => it === 'The late boat', 'the second release should be public');
     await walker.click('Go back to this release');

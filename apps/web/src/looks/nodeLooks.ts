@@ -64,7 +64,7 @@ export function nodeLooks(
       return {
         id: variant.id,
         label: variant.name,
-        note: look ? 'Ready-made' : '',
+        note: look ? 'ready-made' : '',
         chosen: now === variant.id,
         markup: drawnOn(axis, { ...node, variants: { ...others, [axis]: variant.id } }),
         edits: at => {
