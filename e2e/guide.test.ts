@@ -218,7 +218,7 @@ describe('schemes', () => {
     await fresh('?scheme=daymark');
     await walker.choose('Text', 'Mist');
     await walker.says('Below 4.5.');
-    await walker.says('cannot be read well enough');
+    await walker.says('below the required contrast');
     const [move] = await walker.page.$$eval('aside[aria-label=Bench] button', all =>
       all.map(it => it.textContent ?? '').filter(it => it.startsWith('Move Mist')),
     );

@@ -9,7 +9,11 @@ function useUnreadable(): StationCount | null {
   const { length: count } = useCheck(CHECKS.contrast, useDeferredValue(useSite())).found;
   return count === 0
     ? null
-    : { count, words: count === 1 ? '1 role is hard to read' : `${count} roles are hard to read` };
+    : {
+        count,
+        words:
+          count === 1 ? '1 role below the required contrast' : `${count} roles below the required contrast`,
+      };
 }
 
 export const guide: Station<'guide'> = {

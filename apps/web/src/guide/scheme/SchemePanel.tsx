@@ -104,7 +104,7 @@ export function SchemePanel({
         <p>
           {failures === 0
             ? 'All text is readable.'
-            : `${failures} role${failures === 1 ? '' : 's'} cannot be read well enough.`}
+            : `${failures} role${failures === 1 ? '' : 's'} below the required contrast.`}
         </p>
         <NoteField
           text={scheme.note ?? ''}
