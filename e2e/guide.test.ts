@@ -128,7 +128,7 @@ describe('swatches', () => {
       },
     };
     await write('Colours or tokens', JSON.stringify(file));
-    await walker.says('1 new, 1 of the same path take the value of the file');
+    await walker.says('Adds 1, updates 1');
     await walker.says('would look different');
     await walker.click('Import 2 tokens');
     await walker.styleIs(sheet, '.cell', '--t-hull', value => value !== '#2a3a5f');

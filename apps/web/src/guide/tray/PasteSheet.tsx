@@ -155,8 +155,8 @@ export function PasteSheet({ site, onClose }: { site: Site; onClose(): void }) {
       {found.type === 'file' && imported && (
         <div className="mt-3 grid gap-2">
           <p>
-            {imported.added} new, {imported.altered} of the same path take the value of the file,{' '}
-            {found.tokens.tokens.length - imported.added - imported.altered} are the same already
+            Adds {imported.added}, updates {imported.altered}, leaves{' '}
+            {found.tokens.tokens.length - imported.added - imported.altered} unchanged
             {found.tokens.textStyles.length > 0 && `, ${found.tokens.textStyles.length} text styles`}.
           </p>
           <ul aria-label="Tokens found" className="thin-scroll max-h-32 overflow-auto font-mono text-[11px]">
