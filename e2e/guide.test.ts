@@ -203,7 +203,7 @@ describe('schemes', () => {
   it('are worked out from the palette, seen before they are made', async () => {
     await walker.click('New scheme from the palette…');
     await walker.click('It stands on: Lamp', 'button');
-    await walker.says('Where no swatch served');
+    await walker.says('Where no swatch fits');
     await walker.click('Make it');
     await until(
       () => sheet.$$eval('[role=columnheader]', heads => heads.map(it => it.firstChild?.textContent)),
@@ -569,15 +569,15 @@ describe('any picker', () => {
     const fill = (wanted: string) =>
       walker.styleIs(canvas, '[data-node=feature-dogs]', 'background-color', wanted);
     await walker.click('Choose fill');
-    await walker.type('A colour of its own', 'rgb(1 2 3)');
+    await walker.type('Custom colour', 'rgb(1 2 3)');
     await fill('rgb(1, 2, 3)');
-    await walker.click('Keep it as a swatch');
-    await walker.page.locator('summary ::-p-text(Change the swatch)').click();
+    await walker.click('Save as swatch');
+    await walker.page.locator('summary ::-p-text(Edit swatch)').click();
     await walker.says('1 use on 1 page');
     await walker.type('Name', 'Deck tar');
     await walker.type('Value', 'rgb(3 2 1)');
     await fill('rgb(3, 2, 1)');
-    await walker.says('Change the swatch Deck tar');
+    await walker.says('Edit swatch Deck tar');
     for (let i = 0; i < 4; i++) await walker.click('Undo');
     await fill('rgb(201, 213, 227)');
     await walker.kept();

@@ -295,7 +295,7 @@ describe('the pages', () => {
     await walker.click('Knot of Padding left: where its value comes from');
     await walker.says('own: Book a crossing');
     await walker.says('variant Large');
-    await walker.says('a nearer origin won');
+    await walker.says('a more specific origin wins');
     await walker.click('Reset');
     await walker.styleIs(canvas, '[data-node=book]', 'padding-left', value => value !== '80px');
   });
@@ -566,7 +566,7 @@ describe('the pages', () => {
 
   it('a preset is made of what a widget has set, worn by another, switched off, turned and edited', async () => {
     await pick('Dogs, Feature');
-    await walker.click('Make a preset of what is set here');
+    await walker.click('Create a preset from these overrides');
     await walker.type('Name of the preset', 'Wet dog');
     await until(
       rows,

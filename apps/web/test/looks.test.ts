@@ -37,7 +37,7 @@ describe('the looks of a thing', () => {
   it('are the default, the guide’s variants and what could be taken, for each axis', () => {
     const kinds = group(demo, 'book', 'Kind');
     expect(kinds.slice(0, 2).map(it => it.label)).toEqual(['Default', 'Outlined']);
-    expect(kinds.filter(it => it.note === 'Ready-made').map(it => it.label)).toEqual(
+    expect(kinds.filter(it => it.note === 'ready-made').map(it => it.label)).toEqual(
       looksOf('button')
         .map(it => it.name)
         .filter(it => it !== 'Outlined'),

@@ -384,7 +384,7 @@ function BenchPanel({
                   )}
                   {rows.here.length === 0 && unfollowed.length === 0 && !styles[styleSlot] ? (
                     <p className="text-muted">
-                      Nothing in this part, state and width.
+                      Nothing is set for this part, state and width.
                       {may && ' Find a property above, or change a value below.'}
                     </p>
                   ) : (

@@ -144,7 +144,7 @@ export function ColorControl({ site, scope, row, value, onShow, onCommit }: Prop
             {chosen && (
               <details className="mb-2">
                 <summary className="cursor-pointer">
-                  Change the swatch <strong>{chosen.name}</strong>
+                  Edit swatch <strong>{chosen.name}</strong>
                 </summary>
                 <div className="mt-2">
                   <Suspense fallback={<p className="text-muted">Loading…</p>}>
@@ -160,11 +160,11 @@ export function ColorControl({ site, scope, row, value, onShow, onCommit }: Prop
             )}
             {value?.type === 'color' && (
               <Button kind="line" className="mb-2 h-6!" onClick={keep}>
-                Keep it as a swatch
+                Save as swatch
               </Button>
             )}
             <TypedField
-              label="A colour of its own"
+              label="Custom colour"
               text={value ? printTyped(value, site.kinds.token) : ''}
               parse={text => parsePropertyValue(text, row, site.kinds.token, site.kinds.role)}
               onCommit={onCommit}

@@ -102,7 +102,7 @@ function TwoColors({
         className="justify-self-start text-teal hover:underline"
         onClick={() => onCommit(PARTED)}
       >
-        Two colours, parted
+        Two colours, split
       </button>
     );
   return (
@@ -134,13 +134,13 @@ function TwoColors({
       </label>
       {parted && (
         <label className="flex items-center gap-2">
-          Parted at
+          Split at
           <input
             type="range"
             min={0}
             max={100}
             value={Math.round((gradient.stops[0]?.at ?? 0.5) * 100)}
-            aria-label="Where they part"
+            aria-label="Split position"
             className="min-w-0 flex-1 accent-teal"
             onChange={event => {
               last.current = Number(event.target.value) / 100;
@@ -266,7 +266,7 @@ export function GroundControl({ site, scope, row, value, onShow, onCommit, focus
             <section className="grid gap-1 border-t border-hair pt-2">
               {image.type === 'pattern' && color('Ink', image.ink, ink => ({ ...image, ink }))}
               <span className="flex items-center">
-                {color('Laid over it', image.tint?.color ?? null, color => ({
+                {color('Overlay', image.tint?.color ?? null, color => ({
                   ...image,
                   tint: { color, share: image.tint?.share ?? 0.5 },
                 }))}

@@ -44,7 +44,7 @@ interface Props {
   noEffect: string | null;
   /** Other widths at which it is something else. */
   differs?: readonly Width[];
-  /** How many of the other things picked have something else. */
+  /** How many of the other selected things have something else. */
   varies?: number;
   onBox?(box: Row['box'] | null): void;
 }
@@ -165,13 +165,13 @@ export function PropertyRow({
           {varies > 0 && (
             <span
               className="text-small text-muted"
-              title={`${varies} of the other things picked ${varies === 1 ? 'has' : 'have'} something else here`}
+              title={`${varies} of the other selected things ${varies === 1 ? 'has' : 'have'} something else here`}
             >
               {varies} differ{varies === 1 && 's'}
             </span>
           )}
           {loose && (
-            <span className="text-small text-madder" title="This value comes from no token of the guide">
+            <span className="text-small text-madder" title="This value is not a token of the guide">
               loose
             </span>
           )}

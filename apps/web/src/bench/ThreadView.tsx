@@ -28,10 +28,10 @@ import { Chip, colorOf } from './ColorControl.tsx';
 import { Promote } from './Promote.tsx';
 
 const WHY: Record<Hidden['why'], string> = {
-  origin: 'a nearer origin won',
-  state: 'this state says otherwise',
-  width: 'this width says otherwise',
-  order: 'one worn or ranked later won',
+  origin: 'a more specific origin wins',
+  state: 'overridden for this state',
+  width: 'overridden for this width',
+  order: 'a later one wins',
   inherited: 'it would be inherited from there',
   off: 'switched off',
 };
@@ -110,7 +110,7 @@ export function ThreadView({
           )}
         </div>
       ) : (
-        <p className="text-muted">Nobody sets this; the browser’s first value holds.</p>
+        <p className="text-muted">Not set; the browser default applies.</p>
       )}
       {thread.via.map((via, i) => (
         <div

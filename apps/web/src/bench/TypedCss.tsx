@@ -46,13 +46,13 @@ export function TypedCss({
     );
   if (!read.ok) return <p className="text-madder">{read.problem.message}</p>;
   if (unfollowed.length > 0 && !takesUnfollowed)
-    return <p className="text-madder">{unfollowed[0]?.[0]} is not followed, and cannot be set here.</p>;
+    return <p className="text-madder">{unfollowed[0]?.[0]} is not supported here.</p>;
   if (problem) return <p className="text-madder">{problem}</p>;
   return (
     <div className="grid justify-items-start gap-2">
       {unfollowed.length > 0 && (
         <p className="text-muted">
-          {unfollowed.map(([css]) => css).join(', ')} will be printed as typed. The guide does not reach it.
+          {unfollowed.map(([css]) => css).join(', ')} is passed through as typed. The guide does not track it.
         </p>
       )}
       <Button kind="main" disabled={problem === undefined} onClick={() => apply(read.value)}>

@@ -59,7 +59,7 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
   };
   return (
     <div className="grid gap-1">
-      {worn.length === 0 && <p className="text-muted">None worn.</p>}
+      {worn.length === 0 && <p className="text-muted">No presets.</p>}
       {worn.length > 0 && (
         <DndContext
           sensors={sensors}
@@ -149,7 +149,7 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
           title={Object.keys(node.styles).length === 0 ? 'Set a value here first' : undefined}
           onClick={() => setNaming('')}
         >
-          Make a preset of what is set here
+          Create a preset from these overrides
         </Button>
       ) : (
         <form

@@ -32,7 +32,7 @@ export const ofElement = (site: Site, ids: readonly Id[], element: string): Id[]
 
 export const useAlsoTo = (): readonly Id[] => useContext(AlsoTo);
 
-/** All that is said about one part of each of the other things picked that has it. */
+/** All that is said about one part of each of the other selected things that has it. */
 export function useSaidOfOthers(site: Site, page: Id | null, part: string): readonly Contributions[] {
   const also = useAlsoTo();
   return useMemo(

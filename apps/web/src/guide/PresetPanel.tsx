@@ -185,10 +185,10 @@ function PresetDetails({
             id={id}
             name={name}
             used={used || merging}
-            question="Those who wear it"
+            question="Things that wear it"
             answers={[
-              { value: 'letGo', label: 'keep its values as their own' },
-              { value: 'takeOff', label: 'lose it' },
+              { value: 'letGo', label: 'keep its values as overrides' },
+              { value: 'takeOff', label: 'lose its values' },
               ...all
                 .filter(it => it.id !== id)
                 .map(it => ({ value: it.id, label: `wear ${it.name} instead` })),

@@ -72,7 +72,7 @@ export function TextStylePanel({
         />
         {off && (
           <p className="text-muted">
-            Its size is its own: base and ratio do not move it.{' '}
+            Fixed size: base and ratio do not affect it.{' '}
             {step !== null && !locked && (
               <Button
                 kind="link"
@@ -159,7 +159,7 @@ export function TextStylePanel({
             used={users.length > 0}
             question="What wears it"
             answers={[
-              { value: '', label: 'follows what is around it' },
+              { value: '', label: 'inherits from its surroundings' },
               ...all
                 .filter(it => it.id !== style.id)
                 .map(it => ({ value: it.id, label: `wears ${it.name}` })),

@@ -57,7 +57,7 @@ export function useClipboard(wish: Wish): void {
       event.preventDefault();
       const place = now.current.place(clip.things[0]?.[0]?.kind ?? 'widget');
       if (!place) {
-        toast.error('Pick where it should go first.');
+        toast.error('Select where to paste first.');
         return;
       }
       const pasted = pasteThings(session.site, clip, place.parent, place.index);
@@ -68,12 +68,12 @@ export function useClipboard(wish: Wish): void {
       const { edits, ids, left } = pasted.value;
       if (!commit(edits, 'Paste')) return;
       now.current.onPasted(ids);
-      if (left.length > 0) toast(`Not here: ${left.join(', ')}. What named them was left out.`);
+      if (left.length > 0) toast(`Missing here: ${left.join(', ')}. References to them were removed.`);
       const asWas = pasteThings(session.site, clip, place.parent, place.index, 'keep');
       if (!asWas.ok || looksOf(asWas.value.edits) === looksOf(edits)) return;
-      toast('Values this guide does not have were tied to the nearest it has.', {
+      toast('Values missing from this guide were replaced by the nearest tokens.', {
         action: {
-          label: 'Keep them as they were',
+          label: 'Keep the original values',
           onClick: () => {
             // What was tied goes, and comes again with the values it had.
             const kept = pasteThings(session.site, clip, place.parent, place.index, 'keep');

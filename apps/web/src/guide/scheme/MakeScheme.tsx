@@ -92,7 +92,7 @@ export function MakeScheme({ site, onClose, onMade }: { site: Site; onClose(): v
         <SwatchChoice site={site} label="It stands on" value={surface} onChange={setSurface} />
         <SwatchChoice
           site={site}
-          label="What can be clicked (chosen by itself if left open)"
+          label="Interactive colour (chosen automatically if empty)"
           value={accent}
           onChange={setAccent}
         />
@@ -147,12 +147,11 @@ export function MakeScheme({ site, onClose, onMade }: { site: Site; onClose(): v
               </p>
             </div>
             {made.made.length === 0 ? (
-              <p className="text-muted">The palette served for everything.</p>
+              <p className="text-muted">Every role uses a palette swatch.</p>
             ) : (
               <div className="min-w-0">
                 <p className="label-line mb-1">
-                  Where no swatch served, {made.made.length === 1 ? 'one is' : `${made.made.length} are`}{' '}
-                  made:
+                  Where no swatch fits, {made.made.length === 1 ? 'one is' : `${made.made.length} are`} made:
                 </p>
                 <ul className="thin-scroll max-h-36 overflow-auto">
                   {made.made.map(({ token, of, roles }) => (

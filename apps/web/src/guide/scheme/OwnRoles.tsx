@@ -59,15 +59,20 @@ export function OwnRoles({ site }: { site: Site }) {
             className="[&_input]:border-hair"
             parse={text =>
               text.trim() === ''
-                ? fail({ code: 'empty', message: 'Write what it is for, such as Ticket edge.' })
+                ? fail({ code: 'empty', message: 'Enter what it is for, such as Ticket edge.' })
                 : ok(text.trim())
             }
             onCommit={setName}
           />
           <div className="grid grid-cols-2 gap-2">
-            <Select label="Else as" value={fallback} options={roles.map(named)} onChange={setFallback} />
             <Select
-              label="To be seen on"
+              label="Falls back to"
+              value={fallback}
+              options={roles.map(named)}
+              onChange={setFallback}
+            />
+            <Select
+              label="Shown on"
               value={on}
               options={[{ value: '', label: 'nothing: it is a ground' }, ...roles.map(named)]}
               onChange={setOn}

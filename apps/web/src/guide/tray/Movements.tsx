@@ -29,7 +29,7 @@ export function Movements({ site }: { site: Site }) {
           label="Entrance of sections"
           value={entranceOf(site) ?? ''}
           options={[
-            { value: '', label: 'They stand there' },
+            { value: '', label: 'No entrance' },
             ...MOVEMENT_NAMES.filter(name => MOVEMENTS[name].use === 'entrance').map(name => ({
               value: name,
               label: MOVEMENTS[name].label,
@@ -64,7 +64,7 @@ export function Movements({ site }: { site: Site }) {
           ))}
         </ul>
         <p className="text-small text-muted">
-          Set one on any part with the property Movement. Nobody who asks for less motion sees any.
+          Set one on any part with the Movement property. Visitors who prefer reduced motion see none.
         </p>
       </Group>
     </>

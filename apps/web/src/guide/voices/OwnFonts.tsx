@@ -100,7 +100,7 @@ export function OwnFonts({ site }: { site: Site }) {
               <Button
                 kind="link"
                 disabled={used(font.family)}
-                title={used(font.family) ? 'A voice in use speaks with it' : undefined}
+                title={used(font.family) ? 'A voice in use relies on it' : undefined}
                 onClick={() => commit([removeRecord(font.id)], `Remove ${font.family}`)}
               >
                 Remove
