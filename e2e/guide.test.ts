@@ -628,7 +628,7 @@ describe('the site’s ground', () => {
     await walker.styleIs(canvas, 'body', 'background-image', it =>
       /^url\(".*\/assets\/[a-f0-9]{32}\.webp"\)$/.test(it),
     );
-    await walker.click('Choose laid over it');
+    await walker.click('Choose overlay');
     await walker.click('Night', 'button');
     await walker.styleIs(canvas, 'body', 'background-image', it => it.includes('/ 0.5'));
     await (await walker.page.waitForSelector('::-p-aria([name="How much it covers"])'))?.focus();
