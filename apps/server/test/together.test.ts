@@ -125,6 +125,7 @@ describe('people at a site', () => {
 
   it('cannot speak for somebody else’s tab', async () => {
     const reviewer = await one.member('reviewer');
+    const stream = await events(two);
     await here(one, 'tab-number-4', 'guide');
     await here(one, 'tab-number-4', 'release', reviewer);
     await one.send('delete', '/api/sites/tolvane/presence/tab-number-4', undefined, reviewer).expect(204);
@@ -132,6 +133,12 @@ describe('people at a site', () => {
       "select place->>'station' as station from presence where client = 'tab-number-4'",
     );
     expect(rows).toEqual([{ station: 'guide' }]);
+    // Nor does anybody hear of the attempt; what comes after it is heard.
+    await here(one, 'tab-number-5', 'guide');
+    await stream.next('presence', it => JSON.stringify(it).includes('tab-number-5'));
+    const heard = stream.events.filter(it => JSON.stringify(it.data).includes('tab-number-4'));
+    expect(heard.map(it => it.data)).toMatchObject([[{ place: { station: 'guide' } }]]);
+    await stream.close();
   });
 });
 

@@ -77,4 +77,15 @@ describe('an address that names what is not there', () => {
   ])('%s: opens the element as it is at first', (_, query) =>
     expect(at(query)).toEqual(at('element=button')),
   );
+
+  it('a preset has only parts of the kinds there are', () => {
+    for (const part of ['constructor', '__proto__', 'tail', ''])
+      expect(at(`preset=ticket&part=${part}`)).toEqual(at('preset=ticket'));
+  });
+  it('the same variant is worn once, however often it is named', () => {
+    const [{ id = '', element = '' } = {}] = variants;
+    expect(at(`element=${element}&variants=${`${id},`.repeat(1000)}`)).toEqual(
+      at(`element=${element}&variants=${id}`),
+    );
+  });
 });

@@ -15,7 +15,7 @@ declare module '../work/job' {
 /** What a new site begins as: a ready one by its id, or one of the demos. */
 export type Beginning = { starter: string } | { demo: 'small' | 'large' };
 
-const created = (begin: Beginning, name: string, file: (drawing: string) => string): Site => {
+const createFrom = (begin: Beginning, name: string, file: (drawing: string) => string): Site => {
   if ('demo' in begin) return begin.demo === 'large' ? tolvaneLarge(file) : tolvane(file);
   const starter = SITE_STARTERS.find(it => it.id === begin.starter);
   if (!starter)
@@ -37,7 +37,7 @@ export async function makeSite(
   { site: id, name, account, begin }: { site: string; name: string; account: string; begin: Beginning },
 ): Promise<boolean> {
   const { names, stored } = await drawPictures(bench, id);
-  const site = created(begin, name, drawing => names.get(drawing) ?? '');
+  const site = createFrom(begin, name, drawing => names.get(drawing) ?? '');
   const edits = [...allRecords(site)].map((record): Edit => ({ op: 'put', record }));
   return bench.database.transaction(async query => {
     const made = await query(

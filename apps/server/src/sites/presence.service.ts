@@ -20,14 +20,13 @@ export class PresenceService {
     const now = { place, seenAt: new Date() };
     const { affected } = await this.presences.update(tab, now);
     if (!affected) {
-      const added = await this.presences
+      await this.presences
         .createQueryBuilder()
         .insert()
         .values({ ...tab, ...now })
         .orIgnore()
-        .returning(['client'])
         .execute();
-      if (added.generatedMaps.length === 0) return;
+      if (!(await this.presences.existsBy(tab))) return;
     }
     await this.announce(site, { client, name, account, place });
   }

@@ -1,6 +1,7 @@
 import {
   firstPart,
   type Id,
+  isPresetKind,
   maybeElement,
   partOf,
   placeKey,
@@ -56,9 +57,8 @@ function situationIn(
 function elementIn(params: URLSearchParams, site: Site, scheme: Id): ElementSubject | null {
   const element = maybeElement(params.get('element') ?? '');
   if (!element) return null;
-  const variants = (params.get('variants') ?? '')
-    .split(',')
-    .filter(id => site.kinds.variant.get(id)?.element === element.name);
+  const named = new Set(params.get('variants')?.split(','));
+  const variants = [...named].filter(id => site.kinds.variant.get(id)?.element === element.name);
   const on = params.get('on') ?? '';
   const to = params.get('to');
   return {
@@ -84,11 +84,6 @@ export function subjectIn(params: URLSearchParams, site: Site, scheme: Id): Guid
   return {
     type: 'preset',
     preset,
-    ...situationIn(
-      params,
-      'box',
-      name => name !== '',
-      () => STATES,
-    ),
+    ...situationIn(params, 'box', isPresetKind, () => STATES),
   };
 }

@@ -35,7 +35,7 @@ function selectionIn(search: string, hash: string) {
   return {
     nodeId: params.get('node'),
     part: params.get('part'),
-    others: also ? also.split(',') : NONE,
+    others: also ? [...new Set(also.split(','))] : NONE,
   };
 }
 

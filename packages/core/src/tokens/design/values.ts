@@ -39,11 +39,7 @@ function color(it: unknown, path: readonly string[]): Color {
   if (!isNode(it)) throw new BadToken(path, 'A colour is an object.', '{"colorSpace": …, "components": […]}');
   const space = it.colorSpace;
   if (typeof space !== 'string' || !isColorSpace(space))
-    throw new BadToken(
-      [...path, 'colorSpace'],
-      `There is no colour space ${String(space)}.`,
-      'srgb, oklch …',
-    );
+    throw new BadToken([...path, 'colorSpace'], `There is no colour space ${String(space)}.`, 'srgb, oklch…');
   const components: readonly unknown[] = Array.isArray(it.components) ? it.components : [];
   const at = (i: number) => (components[i] === 'none' ? 0 : components[i]);
   const [a, b, c] = [at(0), at(1), at(2)];
