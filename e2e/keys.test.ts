@@ -103,6 +103,10 @@ describe('by keys alone', () => {
     expect(walker.page.url()).toBe(address);
     await walker.page.reload();
     await walker.says('on Fog bank');
+    // A swatch that is opened beside it leaves it on the bench.
+    await walker.click('Swatch Lamp');
+    await walker.page.waitForSelector('::-p-text(Derive another)');
+    await walker.says('on Fog bank');
   });
 
   it('a value set by hand is promoted', async () => {

@@ -25,7 +25,7 @@ import { type Across, columnsFor, Specimen } from './Specimen.tsx';
 import { SchemePanel } from './scheme/SchemePanel.tsx';
 import type { Hit } from './specimenDocument.ts';
 import { TextStylePanel } from './TextStylePanel.tsx';
-import { Tray } from './tray/Tray.tsx';
+import { type Panel, Tray } from './tray/Tray.tsx';
 import { FIRST_VIEW, ViewMenu } from './ViewMenu.tsx';
 
 const PageInView = lazy(async () => ({ default: (await import('./PageInView.tsx')).PageInView }));
@@ -42,6 +42,9 @@ function rowOf(rows: readonly SpecimenRow[], { element, variants }: ElementSubje
   }
   return best.row;
 }
+
+/** Names in the address of what is open beside the bench, one at a time. */
+const BESIDE = ['token', 'preset', 'scheme', 'role', 'style', 'guides', 'ground'];
 
 /** What is picked shows at once: the next key may already mean it. */
 const AT_ONCE = { replace: true, flushSync: true } as const;
@@ -103,12 +106,28 @@ export function GuideStation() {
     });
   };
 
-  const openToken = (id: Id | null) => setParams(id ? { token: id } : {}, { replace: true });
+  /** Opens something beside what is on the bench, or closes it: what was on the bench is there again after it. */
+  const openBeside = (panel: Panel | { token: Id } | null) =>
+    setParams(
+      now => {
+        const next = new URLSearchParams(now);
+        for (const name of BESIDE) next.delete(name);
+        for (const [name, value] of Object.entries(panel ?? {})) next.set(name, value);
+        return next;
+      },
+      { replace: true },
+    );
+  const openPanel = (panel: Panel) => ('preset' in panel ? setParams(panel) : openBeside(panel));
 
   return (
     <div className="grid h-full grid-cols-[232px_1fr_292px] grid-rows-[minmax(0,1fr)]">
       <Lock unless="guide">
-        <Tray site={site} open={params.get('token')} onOpen={openToken} onPanel={panel => setParams(panel)} />
+        <Tray
+          site={site}
+          open={params.get('token')}
+          onOpen={id => openBeside(id === null ? null : { token: id })}
+          onPanel={openPanel}
+        />
       </Lock>
       <section data-pane aria-label="Specimen" className="flex min-h-0 min-w-0 flex-col">
         <div className="flex h-10 items-center gap-3 border-b border-hair px-3">
@@ -219,25 +238,25 @@ export function GuideStation() {
           )}
           {guides ? (
             <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
-              <GuidesPanel site={site} onClose={() => setParams({})} />
+              <GuidesPanel site={site} onClose={() => openBeside(null)} />
             </Suspense>
           ) : ground ? (
             <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
-              <GroundPanel site={site} onClose={() => setParams({})} />
+              <GroundPanel site={site} onClose={() => openBeside(null)} />
             </Suspense>
           ) : openScheme ? (
             <SchemePanel
               key={openScheme.id}
               site={site}
               scheme={openScheme}
-              onOpen={id => setParams(id === null ? {} : { scheme: id })}
+              onOpen={id => openBeside(id === null ? null : { scheme: id })}
             />
           ) : openStyle ? (
             <TextStylePanel
               key={openStyle.id}
               site={site}
               style={openStyle}
-              onOpen={id => setParams(id === null ? {} : { style: id })}
+              onOpen={id => openBeside(id === null ? null : { style: id })}
             />
           ) : subject ? (
             <div className="min-h-0 flex-1">

@@ -17,13 +17,16 @@ import { Swatches } from './Swatches.tsx';
 import { TextStyles } from './TextStyles.tsx';
 import { Voices } from './Voices.tsx';
 
+/** What opens in place of the bench, as the address names it. */
+export type Panel = { preset: Id } | { scheme: Id } | { style: Id } | { guides: '' } | { ground: '' };
+
 interface Props {
   site: Site;
   /** Token whose editor is open. */
   open: Id | null;
   onOpen(id: Id | null): void;
   /** Opens a preset, scheme or text style beside the sheet. */
-  onPanel(panel: { preset: Id } | { scheme: Id } | { style: Id } | { guides: '' } | { ground: '' }): void;
+  onPanel(panel: Panel): void;
 }
 
 const rem = (value: number): Value => ({ type: 'dimension', value: { value, unit: 'rem' } });
