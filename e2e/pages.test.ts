@@ -75,11 +75,11 @@ describe('the pages of a site', () => {
     };
     const from = await centre('Lost property');
     const to = await centre('Sailings');
-    await walker.page.mouse.move(from.x, from.y);
-    await walker.page.mouse.down();
-    await walker.page.mouse.move(from.x, from.y - 10, { steps: 4 });
-    await walker.page.mouse.move(to.x, to.y, { steps: 12 });
-    await walker.page.mouse.up();
+    await walker.drag(from, to, () =>
+      walker.page.waitForFunction(() =>
+        document.querySelector('[data-drop=inside]')?.textContent?.includes('Sailings'),
+      ),
+    );
     await listed(['1 Home', '1 Sailings', '2 Lost property', '1 Fares', '1 Islands']);
     await walker.kept();
   });

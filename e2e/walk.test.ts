@@ -523,11 +523,9 @@ describe('the pages', () => {
     await (await walker.row('Dogs, Feature')).evaluate(it => it.scrollIntoView({ block: 'center' }));
     const from = await boxOf('Cars, Feature');
     const to = await boxOf('Bikes, Feature');
-    await walker.page.mouse.move(from.x + 60, from.y + 10);
-    await walker.page.mouse.down();
-    await walker.page.mouse.move(from.x + 60, from.y + 20, { steps: 3 });
-    await walker.page.mouse.move(to.x + 60, to.y + to.height - 3, { steps: 6 });
-    await walker.page.mouse.up();
+    await walker.drag({ x: from.x + 60, y: from.y + 10 }, { x: to.x + 60, y: to.y + to.height - 3 }, () =>
+      walker.page.waitForSelector('[data-row=feature-bikes][data-drop=after]'),
+    );
     await until(
       order,
       list => list.join() === 'feature-dogs,feature-bikes,feature-cars',

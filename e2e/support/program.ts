@@ -182,12 +182,17 @@ export class Walker {
     return this.onCanvas(x, y);
   }
 
-  /** Drags from one point of the screen to another, as a hand does. */
-  async drag(from: { x: number; y: number }, to: { x: number; y: number }): Promise<void> {
+  /** Drags from one point of the screen to another, as a hand does, and lets go once `shown` says that the target is marked. */
+  async drag(
+    from: { x: number; y: number },
+    to: { x: number; y: number },
+    shown?: () => Promise<unknown>,
+  ): Promise<void> {
     await this.page.mouse.move(from.x, from.y);
     await this.page.mouse.down();
     await this.page.mouse.move(from.x + 4, from.y + 8, { steps: 3 });
     await this.page.mouse.move(to.x, to.y, { steps: 8 });
+    await shown?.();
     await this.page.mouse.up();
   }
 

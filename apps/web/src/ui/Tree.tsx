@@ -244,6 +244,7 @@ function DrawnItem<Row extends TreeRow>({
       aria-posinset={place}
       aria-setsize={among}
       aria-selected={picked}
+      data-drop={drop ?? undefined}
       tabIndex={reachable ? 0 : -1}
       onClick={event => onPick(id, event.shiftKey || event.ctrlKey || event.metaKey)}
       onKeyDown={event => onKeyDown(id, event)}
