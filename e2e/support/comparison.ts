@@ -55,7 +55,8 @@ interface Found {
   part: string;
   row: string | null;
   variants: string | null;
-  selected: boolean;
+  /** Parts of the same instance, itself or around it, that are open or chosen. */
+  chosen: string[];
 }
 
 export interface Difference {
@@ -85,8 +86,9 @@ function inline(
   return partOf(scope.element, part)?.placed || position === undefined ? others : { ...others, position };
 }
 
-const statesAt = (scope: Scope, part: string, state: State, selected: boolean): State[] => {
+const statesAt = (scope: Scope, part: string, state: State, chosen: readonly string[]): State[] => {
   const known = statesOf(scope.element, part);
+  const selected = chosen.includes(hostOf(scope.element, part, 'selected'));
   return [
     'rest',
     ...(selected && known.includes('selected') ? (['selected'] as const) : []),
@@ -102,7 +104,15 @@ const findParts = (page: Page): Promise<Found[]> =>
       part: element.getAttribute('data-part') ?? '',
       row: element.closest('[data-row]')?.getAttribute('data-row') ?? null,
       variants: element.closest('[data-variants]')?.getAttribute('data-variants') ?? null,
-      selected: element.hasAttribute('aria-current'),
+      chosen: (function up(at: Element | null): string[] {
+        if (!at) return [];
+        const isChosen =
+          at.getAttribute('data-node') === element.getAttribute('data-node') &&
+          at.matches(
+            '[data-part]:is([aria-current],[aria-selected=true],[aria-expanded=true],:checked,[open])',
+          );
+        return [...(isChosen ? [at.getAttribute('data-part') ?? ''] : []), ...up(at.parentElement)];
+      })(element),
     })),
   );
 
@@ -181,7 +191,7 @@ export async function comparePage(
   );
   if (PSEUDO[state]) {
     const isHost = (scope: Scope, part: string) =>
-      statesOf(scope.element, part).includes(state) && hostOf(scope.element, part) === part;
+      statesOf(scope.element, part).includes(state) && hostOf(scope.element, part, state) === part;
     // Where a host only holds the control, it is the control that has the focus.
     const isControl = (scope: Scope, part: string) =>
       state === 'focus' &&
@@ -198,10 +208,10 @@ export async function comparePage(
     await cdp.send('CSS.enable');
     await force(cdp, state, hosts);
   }
-  const wanted = found.map(({ part, selected }, i) => {
+  const wanted = found.map(({ part, chosen }, i) => {
     const scope = scopes[i];
     return scope && partOf(scope.element, part)
-      ? inline(site, scope, part, statesAt(scope, part, state, selected), width, { assetUrl })
+      ? inline(site, scope, part, statesAt(scope, part, state, chosen), width, { assetUrl })
       : null;
   });
   const differences = await compare(
@@ -232,11 +242,11 @@ export async function compareColumn(
     const worn = row && samplesIn(site, row).find(it => Object.values(it).join(' ') === variants);
     return row && worn ? specimenScope(row.element, column.scheme, worn) : null;
   });
-  const wanted = found.map(({ part, selected }, i) => {
+  const wanted = found.map(({ part }, i) => {
     const scope = scopes[i];
     if (!scope) return null;
     // In the sheet only a forced state counts, so what merely is the current one of several stays at rest.
-    const states = statesAt(scope, part, column.state, selected && column.state === 'selected');
+    const states = statesAt(scope, part, column.state, []);
     return inline(site, scope, part, states, column.width, { viewportUnit: unit, assetUrl });
   });
   const differences = await compare(

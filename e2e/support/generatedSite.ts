@@ -1,5 +1,8 @@
 import {
+  canAccept,
   ELEMENTS,
+  type ElementType,
+  isItem,
   PART_KINDS,
   PROPERTIES,
   type PropertyRow,
@@ -10,6 +13,7 @@ import {
   STATES,
   type State,
   statesOf,
+  styledParts,
   WIDGETS,
   WIDTHS,
 } from '@cove/core';
@@ -149,7 +153,7 @@ export function generatedSite(seed: number): Site {
   );
 
   for (const element of ELEMENTS) {
-    const parts = partNames(element);
+    const parts = styledParts(element);
     const states = (part: string) => statesOf(element, part);
     b.default(element.name, {
       ...randomStyles(random, 8, parts, states),
@@ -172,7 +176,7 @@ export function generatedSite(seed: number): Site {
         );
   }
   for (const element of ELEMENTS) {
-    const styles = () => randomStyles(random, 3, partNames(element), part => statesOf(element, part));
+    const styles = () => randomStyles(random, 3, styledParts(element), part => statesOf(element, part));
     for (const place of [
       { type: 'branch', page: 'home' },
       { type: 'branch', page: 'second' },
@@ -217,20 +221,34 @@ export function generatedSite(seed: number): Site {
         .map(axis => [axis, `${element.name}-${axis}-${1 + random.int(2)}`]),
     );
   let made = 0;
-  const fill = (parent: string, depth: number) => {
-    for (const element of WIDGETS.filter(
-      it => depth === 0 || it.name === 'group' || it.name === 'button' || it.name === 'text',
-    )) {
+  /** Fills a holder with everything that can stand in it; deeper, with what tells most, and with the holder's own like. */
+  const fill = (parent: string, holder: ElementType, around: readonly ElementType[]) => {
+    const depth = around.length;
+    const all: readonly ElementType[] = WIDGETS.filter(it => canAccept(holder, it));
+    const some = all.filter(
+      it => isItem(it) || ['group', 'button', 'text'].includes(it.name) || around.includes(it),
+    );
+    for (const element of depth === 0 ? all : some) {
       const id = `w${++made}`;
-      b.widget(id, parent, element.name, element.sample, {
-        variants: variants(element),
-        wears: worn(),
-        styles: random.int(2)
-          ? randomStyles(random, 4, partNames(element), part => statesOf(element, part))
-          : {},
-      });
+      const choices = Object.entries(element.content).flatMap(([name, field]) =>
+        field.type === 'choice' ? [[name, random.pick(field.options)] as const] : [],
+      );
+      b.widget(
+        id,
+        parent,
+        element.name,
+        { ...element.sample, ...Object.fromEntries(choices) },
+        {
+          variants: variants(element),
+          wears: worn(),
+          styles: random.int(2)
+            ? randomStyles(random, 4, styledParts(element), part => statesOf(element, part))
+            : {},
+        },
+      );
       // Each that holds others is nested in itself.
-      if (element.holds !== null && depth < 2) fill(id, depth + 1);
+      if (element.holds !== null && (isItem(element) || depth < 2))
+        fill(id, element, isItem(element) ? around : [...around, element]);
     }
   };
   b.page('home', '', 'Home', '', { rebind: rebind() });
@@ -252,7 +270,7 @@ export function generatedSite(seed: number): Site {
       styles: randomStyles(random, 3, partNames(element), part => statesOf(element, part)),
       rebind: rebind(),
     });
-    fill(id, 0);
+    fill(id, element, []);
   }
   return b.site();
 }

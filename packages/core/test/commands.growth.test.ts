@@ -344,7 +344,7 @@ const COMMANDS: Record<string, (site: Site) => unknown> = {
   wearPreset: site => wearPreset(site, 'b0', 'p1'),
   addWithin: site => addWithin(site, 'b0', 0, 'picture'),
   beginningOf: site => beginningOf(site, 'button'),
-  canHold: site => canHold(site, 'many', 'widget'),
+  canHold: site => canHold(site, 'many', { kind: 'widget', widget: 'text' }),
   canStandIn: site => canStandIn(site, book, 'many'),
   copiesBehind: site => copiesBehind(site, ids('b', site)),
   entranceOf: site => entranceOf(site),

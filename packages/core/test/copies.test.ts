@@ -13,11 +13,11 @@ import {
   setSlot,
   showVersion,
 } from '../src/commands/index.ts';
-import { elementOfNode } from '../src/render/sources.ts';
 import { must } from '../src/result/index.ts';
 import {
   applyChange,
   type Edit,
+  elementOfNode,
   getRecord,
   type Id,
   isNode,

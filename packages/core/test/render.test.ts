@@ -14,7 +14,7 @@ import {
 } from '../src/render/index.ts';
 import { applyChange, type Edit, type Site } from '../src/site/index.ts';
 import { parseDeclarations } from '../src/tokens/index.ts';
-import { ELEMENTS, hostOf, partNames, statesOf } from '../src/widgets/index.ts';
+import { ELEMENTS } from '../src/widgets/index.ts';
 import { demoSite } from './support/demo.ts';
 import { tiny } from './support/tiny.ts';
 
@@ -230,11 +230,6 @@ describe('declarations that are not followed', () => {
 });
 
 describe('every element', () => {
-  it('that holds others keeps its states to the part that has them, so that none reaches into another of its kind', () => {
-    for (const element of ELEMENTS.filter(it => it.holds !== null))
-      for (const part of partNames(element))
-        if (statesOf(element, part).length > 0) expect(hostOf(element, part)).toBe(part);
-  });
   it('says something of boxes only once, by name of part', () => {
     expect(new Set(ELEMENTS.map(it => it.name)).size).toBe(ELEMENTS.length);
     expect(new Set(PROPERTIES.map(it => it.css)).size).toBe(PROPERTIES.length);

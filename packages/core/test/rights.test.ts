@@ -3,8 +3,10 @@ import {
   allRecords,
   applyChange,
   type Edit,
+  elementNamed,
   type FieldOf,
   type Id,
+  isItem,
   KINDS,
   type Kind,
   lookupOf,
@@ -349,11 +351,50 @@ describe('the right an edit needs', () => {
         const it = lookup.get(id);
         return it && !isPlain(it);
       });
+      const items = gone.every(id => {
+        const it = lookup.get(id);
+        const parent = it && 'at' in it ? lookup.get(it.at.parent) : undefined;
+        return [it, parent].some(one => one?.kind === 'widget' && isItem(elementNamed(one.widget)));
+      });
       expect(`${record.id} ${rightOf({ op: 'remove', id: record.id })}`).toBe(
-        `${record.id} ${styled ? 'style' : 'choice'}`,
+        `${record.id} ${styled ? 'style' : items ? 'content' : 'choice'}`,
       );
     }
     expect(rightOf({ op: 'remove', id: 'feature-dogs' })).toBe('style');
+  });
+
+  it('for items within their holder is that for content, while nothing is said of how they look', () => {
+    const entry = site.kinds.widget.get('asked-fog');
+    const text = site.kinds.widget.get('asked-fog-text');
+    if (!entry || !text) throw new Error('not there');
+    const id = newId('w');
+    const put = { op: 'put', record: { ...entry, id } } as const;
+    expect(rightOf(put)).toBe('content');
+    expect(
+      rightOf(put, { op: 'put', record: { ...text, id: newId('w'), at: { parent: id, order: 'V' } } }),
+    ).toBe('content');
+    expect(rightOf({ op: 'remove', id: 'asked-fog' })).toBe('content');
+    expect(
+      rightOf({ op: 'set', id: 'asked-fog', path: ['at'], value: { parent: 'asked', order: 'Z' } }),
+    ).toBe('content');
+    expect(
+      rightOf({ op: 'set', id: 'asked-fog', path: ['at'], value: { parent: 'asked-decks', order: 'Z' } }),
+    ).toBe('choice');
+    expect(
+      rightOf({
+        op: 'set',
+        id: 'asked-fog',
+        path: ['styles', 'bar/opacity'],
+        value: { type: 'number', value: 0 },
+      }),
+    ).toBe('style');
+    expect(
+      rightOf({
+        op: 'put',
+        record: { ...entry, id, styles: { 'bar/opacity': { type: 'number', value: 0 } } },
+      }),
+    ).toBe('style');
+    expect(rightOf({ op: 'set', id: 'asked-fog', path: ['at', 'parent'], value: 'asked' })).toBe('choice');
   });
 
   it('cannot be lowered by putting a record first and altering it in the same change', () => {

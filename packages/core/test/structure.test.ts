@@ -14,7 +14,7 @@ import {
 } from '../src/commands/index.ts';
 import { renderCell, samplesIn, specimenRows, viewportOf } from '../src/render/index.ts';
 import { applyChange, childrenOf, type Edit, getRecord, isNode, type Site } from '../src/site/index.ts';
-import { elementNamed, WIDGETS } from '../src/widgets/index.ts';
+import { elementNamed, isItem, WIDGETS } from '../src/widgets/index.ts';
 import { demoSite } from './support/demo.ts';
 
 const demo = demoSite();
@@ -38,10 +38,24 @@ describe('adding', () => {
     const { edits, id } = addSection(demo, 'home', index);
     expect(childrenOf(after(demo, edits), 'home').indexOf(id)).toBe(Math.min(index, 3));
   });
-  it.each(WIDGETS.map(it => it.name))('a %s begins with its sample and no value of its own', name => {
-    const { edits, id } = addWidget(demo, 'before', 1, name);
-    const made = after(demo, edits).kinds.widget.get(id);
-    expect(made).toMatchObject({ widget: name, styles: {}, wears: {}, content: elementNamed(name).sample });
+  it.each(WIDGETS.filter(it => !isItem(it)).map(it => it.name))(
+    'a %s begins with words of its own and no value',
+    name => {
+      const { edits, id } = addWidget(demo, 'before', 1, name);
+      const made = after(demo, edits).kinds.widget.get(id);
+      expect(made).toMatchObject({
+        widget: name,
+        styles: {},
+        wears: {},
+        content: elementNamed(name).begins,
+      });
+    },
+  );
+  it('says nothing of the sample’s: no link leads anywhere, and no word is the scenario’s', () => {
+    for (const { name, begins } of WIDGETS) {
+      expect({ name, link: begins.link ?? null }).toEqual({ name, link: null });
+      expect(JSON.stringify(begins)).not.toMatch(/tolvane|hesk|carrow|ferr|tides|https?:/i);
+    }
   });
   it('goes on finding room between two neighbours', () => {
     let site = demo;

@@ -24,6 +24,7 @@ import {
   setTyped,
   stableText,
   statesOf,
+  styledParts,
   threadOf,
   type Value,
   WIDTHS,
@@ -124,7 +125,7 @@ function BenchPanel({
   const { part, state, width } = subject;
   const node = getRecord(site, record);
   const parts = element
-    ? partNames(element)
+    ? styledParts(element)
         .filter(name => name === part || !isGround(element, name))
         .map(name => ({ value: name, label: partOf(element, name)?.label ?? name }))
     : PART_KINDS.map(kind => ({ value: kind as string, label: titled(kind) }));

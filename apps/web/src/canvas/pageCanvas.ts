@@ -97,7 +97,7 @@ export class PageCanvas {
     if (!this.forced || this.forced.state === 'rest' || !this.site) return;
     const record = getRecord(this.site, this.forced.node);
     if (!isNode(record)) return;
-    const host = hostOf(elementOfNode(record), this.forced.part);
+    const host = hostOf(elementOfNode(record), this.forced.part, this.forced.state);
     this.showing = this.findPart(this.forced.node, host);
     this.showing?.setAttribute('data-state', this.forced.state);
   }

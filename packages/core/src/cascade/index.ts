@@ -1,30 +1,30 @@
 export { expand, type Setting } from './expand.ts';
 export {
   compareRanks,
-  defaultRank,
   type OriginName,
-  OWN_RANK,
+  type OriginRanks,
   PROGRAM_RANK,
   placeBase,
   placeRank,
-  presetRank,
   type Rank,
+  ranksOf,
   stateRank,
-  variantRank,
   widthRank,
 } from './rank.ts';
 export { type Contribution, type Contributions, contributionsTo, winner } from './resolve.ts';
 export {
   branchOf,
   childScope,
+  holderOf,
   mergeRebinds,
   nodeScope,
   pageScope,
+  partScope,
   placedScope,
   type Scope,
   specimenScope,
 } from './scope.ts';
-export { type Source, sourcesOf, speaksOf } from './sources.ts';
+export { presetClass, type Source, sourcesOf, speaksOf } from './sources.ts';
 export {
   type Asked,
   computedStyles,

@@ -10,10 +10,14 @@ export type OriginName = 'program' | 'default' | 'variant' | 'preset' | 'own';
  * | origin | number | why it stands there |
  * |---|---|---|
  * | program | 0 | what holds when nobody said anything |
+ * | default of an item | 100 + place | the guide's word on every such item, whatever holds it |
  * | default | 1,000 + place | the guide's word on every such element |
  * | variant | 2,000 + 1,000 × axis + place | chosen for this one, from the guide; axes in the order the element declares |
  * | preset | 100,000 + position | put on by hand; later over earlier |
  * | own | 200,000 | set on this very element |
+ *
+ * What a holder says of its items' parts has the rank that it has on the holder itself. What is chosen for or set on one
+ * item is nearer than all of that, so its variants, presets and own values stand 1,000,000 higher.
  *
  * A rule for a place stands where the rule stands that it sets again, above it by its place:
  * site < kind of page < branch (the deeper the nearer) < page < area < scheme < section < long-form text.
@@ -59,10 +63,24 @@ export function placeRank(place: Place | null, scope: Scope): number | null {
 }
 
 export const PROGRAM_RANK: OriginRank = 0;
-export const defaultRank = (place: number): OriginRank => 1000 + place;
-export const variantRank = (axis: number, place: number): OriginRank => 2000 + axis * 1000 + place;
-export const presetRank = (position: number): OriginRank => 100_000 + position;
-export const OWN_RANK: OriginRank = 200_000;
+
+/** Ranks of what is said of one element. */
+export interface OriginRanks {
+  default(place: number): OriginRank;
+  variant(axis: number, place: number): OriginRank;
+  preset(position: number): OriginRank;
+  readonly own: OriginRank;
+}
+const nearer = (by: number, least: number): OriginRanks => ({
+  default: place => least + place,
+  variant: (axis, place) => by + 2000 + axis * 1000 + place,
+  preset: position => by + 100_000 + position,
+  own: by + 200_000,
+});
+const USUAL = nearer(0, 1000);
+const OF_ITEM = nearer(1_000_000, 100);
+
+export const ranksOf = (item: boolean): OriginRanks => (item ? OF_ITEM : USUAL);
 
 /** The more particular situation wins, then the nearer origin. */
 export interface Rank {

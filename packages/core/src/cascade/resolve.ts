@@ -5,7 +5,7 @@ import type { Value } from '../values/index.ts';
 import { partOf } from '../widgets/index.ts';
 import { expand } from './expand.ts';
 import { compareRanks, type OriginName, type Rank, stateHolds, widthHolds } from './rank.ts';
-import type { Scope } from './scope.ts';
+import { partScope, type Scope } from './scope.ts';
 import { sourcesOf } from './sources.ts';
 
 /** One value that has a say on a property of a part. */
@@ -24,9 +24,9 @@ export type Contributions = ReadonlyMap<PropertyName, readonly Contribution[]>;
 
 /** All that is said about a part, in every state and width, by property, lowest rank first. */
 export function contributionsTo(site: Site, scope: Scope, part: string): Contributions {
-  const kind = partOf(scope.element, part)?.kind;
+  const { kind } = partOf(scope.element, part) ?? {};
   const found = new Map<PropertyName, Contribution[]>();
-  for (const { origin, record, rank, on, byKind, styles, from } of sourcesOf(site, scope)) {
+  for (const { origin, record, rank, on, byKind, styles, from } of sourcesOf(site, partScope(scope, part))) {
     for (const setting of expand(site, styles)) {
       if (setting.part !== (byKind ? kind : part)) continue;
       const { state, width, property, value, slot, textStyle } = setting;

@@ -1,6 +1,6 @@
 import {
   type Area,
-  elementOfArea,
+  elementOfNode,
   getRecord,
   type Id,
   isNode,
@@ -14,7 +14,7 @@ import {
 } from '../site/index.ts';
 import type { Rebinds } from '../tokens/index.ts';
 import { NO_REBINDS } from '../tokens/index.ts';
-import { type ElementType, elementNamed } from '../widgets/index.ts';
+import { type ElementType, elementNamed, isItem, ownerOf } from '../widgets/index.ts';
 
 /** All of an element's surroundings that have a say in its values. */
 export interface Scope {
@@ -80,7 +80,7 @@ export function pageScope(site: Site, page: PageRecord): Scope {
 
 /** Scope of a record inside one of the given scope. */
 export function childScope(outer: Scope, node: NodeRecord): Scope {
-  const element = node.kind === 'section' ? elementOfArea(node.area) : elementNamed(node.widget);
+  const element = elementOfNode(node);
   const part = outer.element.holds ?? 'box';
   const own = { element, node, variants: node.variants, parent: { scope: outer, part } };
   if (node.kind === 'widget')
@@ -94,6 +94,36 @@ export function childScope(outer: Scope, node: NodeRecord): Scope {
     wearer: node.scheme ? node.id : outer.wearer,
     rebinds: mergeRebinds(outer.rebinds, node.rebind),
   };
+}
+
+/** What holds an item and has a say in how it looks: the nearest around it that is none of its kind; null for any other element. */
+export function holderOf({ element, parent }: Scope): Scope | null {
+  if (!element.onlyIn) return null;
+  for (let at = parent?.scope; at; at = at.parent?.scope)
+    if (!isItem(at.element)) return element.onlyIn.includes(at.element.name) ? at : null;
+  return null;
+}
+
+const itemScopes = new WeakMap<Scope, Map<ElementType, Scope>>();
+
+/** The scope in which a part is asked for: a part of its items is asked for in an item that says nothing itself. */
+export function partScope(scope: Scope, part: string): Scope {
+  const element = ownerOf(scope.element, part);
+  if (element === scope.element) return scope;
+  const known = itemScopes.get(scope) ?? new Map<ElementType, Scope>();
+  itemScopes.set(scope, known);
+  let item = known.get(element);
+  if (!item) {
+    item = {
+      ...scope,
+      element,
+      node: null,
+      variants: {},
+      parent: { scope, part: scope.element.holds ?? 'box' },
+    };
+    known.set(element, item);
+  }
+  return item;
 }
 
 /** Scope of a section or widget as it stands on a page (a header is on many); null if it does not stand there. */
@@ -183,7 +213,13 @@ export function specimenScope(
     rebinds: NO_REBINDS,
   } as const;
   const page: Scope = { ...bare, element: elementNamed('page'), variants: {}, parent: null };
-  return element.name === 'page'
-    ? page
-    : { ...bare, element, variants, parent: { scope: page, part: 'box' } };
+  if (element.name === 'page') return page;
+  const around: Scope = {
+    ...bare,
+    element: elementNamed(element.onlyIn?.[0] ?? 'page'),
+    variants: {},
+    parent: { scope: page, part: 'box' },
+  };
+  const scope = element.onlyIn ? around : page;
+  return { ...bare, element, variants, parent: { scope, part: scope.element.holds ?? 'box' } };
 }

@@ -9,18 +9,10 @@ import {
   type VariantRuleRecord,
 } from '../site/index.ts';
 import type { Slot, Styles } from '../slots/index.ts';
+import { isItem } from '../widgets/index.ts';
 import { expand } from './expand.ts';
-import {
-  defaultRank,
-  type OriginName,
-  type OriginRank,
-  OWN_RANK,
-  PROGRAM_RANK,
-  placeRank,
-  presetRank,
-  variantRank,
-} from './rank.ts';
-import type { Scope } from './scope.ts';
+import { type OriginName, type OriginRank, PROGRAM_RANK, placeRank, ranksOf } from './rank.ts';
+import { holderOf, type Scope } from './scope.ts';
 
 /** One record's say on an element, with its rank there. */
 export interface Source {
@@ -64,15 +56,37 @@ export function variantRulesOf(site: Site, variant: Id): readonly VariantRuleRec
 const declared = ({ declarations }: { declarations?: Readonly<Record<string, string>> }) =>
   declarations ? { declarations } : {};
 
+/** Class under which a preset is printed for one position; what is worn by an item is nearer than what its holder wears. */
+export const presetClass = (item: boolean, preset: Id, position: number): string =>
+  `p-${preset}-${item ? 'i' : ''}${position}`;
+
 /** Whether a source says anything of a part, or of a kind of part. */
 export function speaksOf(site: Site, { styles, declarations }: Source, name: string): boolean {
   if (expand(site, styles).some(setting => setting.part === name)) return true;
   return Object.keys(declarations ?? {}).some(key => parseDeclarationKey(key)?.part === name);
 }
 
-/** Everything that has a say on an element where it stands, lowest rank first. */
-export function sourcesOf(site: Site, scope: Scope): Source[] {
+const sourcesKnown = new WeakMap<Scope, { site: Site; sources: readonly Source[] }>();
+
+/** Everything that has a say on an element where it stands, lowest rank first; of an item, what its holder says of it too. */
+export function sourcesOf(site: Site, scope: Scope): readonly Source[] {
+  const known = sourcesKnown.get(scope);
+  if (known?.site === site) return known.sources;
+  const sources = [...saidOf(site, scope), ...saidByHolder(site, scope)].sort((a, b) => a.rank - b.rank);
+  sourcesKnown.set(scope, { site, sources });
+  return sources;
+}
+
+/** What is said of the items of a holder has the rank that it has there. The program speaks of each item by itself. */
+function saidByHolder(site: Site, scope: Scope): readonly Source[] {
+  const holder = holderOf(scope);
+  return holder ? sourcesOf(site, holder).filter(it => it.origin !== 'program') : [];
+}
+
+function saidOf(site: Site, scope: Scope): Source[] {
   const { element } = scope;
+  const item = isItem(element);
+  const ranks = ranksOf(item);
   const found: Source[] = [
     {
       origin: 'program',
@@ -91,7 +105,7 @@ export function sourcesOf(site: Site, scope: Scope): Source[] {
     found.push({
       origin: 'default',
       record: record.id,
-      rank: defaultRank(place),
+      rank: ranks.default(place),
       styles: record.styles,
       ...declared(record),
       byKind: false,
@@ -106,7 +120,7 @@ export function sourcesOf(site: Site, scope: Scope): Source[] {
     found.push({
       origin: 'variant',
       record: variant.id,
-      rank: variantRank(axis, 0),
+      rank: ranks.variant(axis, 0),
       styles: variant.styles,
       ...declared(variant),
       byKind: false,
@@ -119,7 +133,7 @@ export function sourcesOf(site: Site, scope: Scope): Source[] {
         found.push({
           origin: 'variant',
           record: rule.id,
-          rank: variantRank(axis, place),
+          rank: ranks.variant(axis, place),
           styles: rule.styles,
           ...declared(rule),
           byKind: false,
@@ -140,11 +154,11 @@ export function sourcesOf(site: Site, scope: Scope): Source[] {
       found.push({
         origin: 'preset',
         record: id,
-        rank: presetRank(position),
+        rank: ranks.preset(position),
         styles,
         from,
         byKind: true,
-        className: `p-${id}-${position}`,
+        className: presetClass(item, id, position),
         on,
       });
     }
@@ -152,7 +166,7 @@ export function sourcesOf(site: Site, scope: Scope): Source[] {
       found.push({
         origin: 'own',
         record: node.id,
-        rank: OWN_RANK,
+        rank: ranks.own,
         styles: node.styles,
         ...declared(node),
         byKind: false,
@@ -160,5 +174,5 @@ export function sourcesOf(site: Site, scope: Scope): Source[] {
         on: true,
       });
   }
-  return found.sort((a, b) => a.rank - b.rank);
+  return found;
 }

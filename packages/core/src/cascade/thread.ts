@@ -8,7 +8,7 @@ import { type CssContext, colorsIn, printCss, type Value } from '../values/index
 import { hostOf, partOf } from '../widgets/index.ts';
 import type { OriginName } from './rank.ts';
 import { applies, type Contribution, contributionsTo, winner } from './resolve.ts';
-import type { Scope } from './scope.ts';
+import { partScope, type Scope } from './scope.ts';
 
 /** Why a value that had a say lost: what the one above it has that it lacks. */
 export type Why = 'state' | 'width' | 'origin' | 'order' | 'inherited' | 'off';
@@ -90,12 +90,12 @@ interface Spot {
 
 /** Where a part inherits from: the part around it, in the state it is in then. */
 export function outside({ scope, part, state }: Spot): Spot | null {
-  const inside = partOf(scope.element, part)?.inside;
+  const { inside, placedIn } = partOf(scope.element, part) ?? {};
   if (inside !== undefined) {
     const same = hostOf(scope.element, inside) === hostOf(scope.element, part);
     return { scope, part: inside, state: same ? state : 'rest' };
   }
-  return scope.parent && { scope: scope.parent.scope, part: scope.parent.part, state: 'rest' };
+  return scope.parent && { scope: scope.parent.scope, part: placedIn ?? scope.parent.part, state: 'rest' };
 }
 
 /** What CSS text depends on beside the site: the length of one per cent of the viewport, and where pictures lie. */
@@ -190,8 +190,9 @@ function inputs(site: Site, scope: Scope, token: Id): Via[] {
 }
 
 /** Who won, from where, through what, and all that it hides. */
-export function threadOf(site: Site, scope: Scope, asked: Asked): Thread {
+export function threadOf(site: Site, where: Scope, asked: Asked): Thread {
   const { property, width } = asked;
+  const scope = partScope(where, asked.part);
   const row = propertyOf(property);
   const overridden: Hidden[] = [];
   let won: { it: Contribution; scope: Scope; part: string } | null = null;

@@ -1,4 +1,11 @@
-import { type Contributions, contributionsTo, type Scope, winner } from '../cascade/index.ts';
+import {
+  type Contributions,
+  contributionsTo,
+  outside,
+  partScope,
+  type Scope,
+  winner,
+} from '../cascade/index.ts';
 import type { PartKind, PropertyName, PropertyRow } from '../properties/index.ts';
 import type { Site } from '../site/index.ts';
 import type { State, Width } from '../slots/index.ts';
@@ -66,14 +73,8 @@ const KIND_WORDS: Record<PartKind, string> = {
 /** How what holds a part is arranged; items of flex and grid are blocks, whatever they say themselves. */
 function displayAround({ site, scope, part, state, width }: Asking): string | null {
   if (!scope) return null;
-  const inside = partOf(scope.element, part)?.inside;
-  const said =
-    inside !== undefined
-      ? contributionsTo(site, scope, inside)
-      : scope.parent
-        ? contributionsTo(site, scope.parent.scope, scope.parent.part)
-        : null;
-  return said && keywordOf(said, 'display', state, width);
+  const around = outside({ scope: partScope(scope, part), part, state });
+  return around && keywordOf(contributionsTo(site, around.scope, around.part), 'display', state, width);
 }
 
 /** Why a property would do nothing on a part as it stands; null where it works. */

@@ -1,4 +1,11 @@
-import { type Contributions, contributionsTo, type Scope, type Source, sourcesOf } from '../cascade/index.ts';
+import {
+  type Contributions,
+  contributionsTo,
+  holderOf,
+  type Scope,
+  type Source,
+  sourcesOf,
+} from '../cascade/index.ts';
 import type { Id, Place, Site } from '../site/index.ts';
 
 /**
@@ -41,6 +48,8 @@ export class Structure {
       if (Object.keys(node.styles).length > 0) words += ` own ${this.number(node.styles)}`;
       if (node.declarations) words += ` declares ${this.number(node.declarations)}`;
     }
+    const holder = holderOf(scope);
+    if (holder) words += ` held ${this.keyOf(holder)}`;
     const key = this.byWords.get(words) ?? this.byWords.size;
     this.byWords.set(words, key);
     this.keys.set(scope, key);

@@ -16,7 +16,7 @@ export { renderPreview } from './preview.ts';
 export { type PublishedSite, publishSite } from './publish.ts';
 export { type RenderedPage, renderPage } from './renderedPage.ts';
 export * from './rules.ts';
-export { elementOfNode, guideIds, guideSources, ownSource, programSources } from './sources.ts';
+export { guideIds, guideSources, ownSource, programSources } from './sources.ts';
 export * from './specimen.ts';
 export * from './stylesheet.ts';
 export { nameOfNode, type Unrenderable } from './unrenderable.ts';

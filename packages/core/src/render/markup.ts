@@ -7,6 +7,7 @@ import {
   type AssetRecord,
   childrenOf,
   contentReferences,
+  elementOfNode,
   getRecord,
   type Id,
   isFileType,
@@ -22,7 +23,10 @@ import {
 } from '../site/index.ts';
 import {
   CHILDREN,
+  type ElementType,
   elementNamed,
+  type Held,
+  isItem,
   type MarkupContext,
   partOf,
   pseudosOf,
@@ -43,6 +47,10 @@ export interface MarkupOptions {
   links: boolean;
   /** Whether it is only looked at, so that nothing in it takes the focus. */
   noTabStops?: boolean;
+  /** Things that stand open because something in them is being edited, or all of them; never in what is published. */
+  open?: ReadonlySet<Id> | 'all';
+  /** Of what stands on no page: what tells it from others beside it, and what holds it. */
+  sample?: { readonly id: string; readonly of?: string; readonly index?: number };
 }
 
 /** Classes of a part's element: its own and its pseudo-elements', and one for each source that has something to say of them. */
@@ -71,10 +79,39 @@ export function bindingClasses(
   return [...(record.scheme || rebinds ? [`s-${inEffect}`] : []), ...(rebinds ? [`b-${record.id}`] : [])];
 }
 
+/** Id of a part of one instance in its page; what links lead to keeps it while the record is there. */
+const partId = (instance: string, name: string): string =>
+  name === '' ? `w-${instance}` : `w-${instance}-${name}`;
+
+/** What an item is told of its holder. */
+function itemIn(
+  site: Site,
+  { element, node, parent }: Scope,
+  { sample }: MarkupOptions,
+): MarkupContext['item'] {
+  if (!isItem(element)) return null;
+  const holder = parent?.scope.node;
+  if (holder?.kind === 'widget' && node)
+    return {
+      holder: holder.content,
+      index: () => nodesUnder(site, holder.id).indexOf(node.id),
+      holderId: name => partId(holder.id, name),
+    };
+  return {
+    holder: parent?.scope.element.sample ?? {},
+    index: () => sample?.index ?? 0,
+    holderId: name => partId(sample?.of ?? SAMPLE, name),
+  };
+}
+const SAMPLE = 'sample';
+
 export function markupContext(site: Site, scope: Scope, options: MarkupOptions): MarkupContext {
-  const { page } = scope;
+  const { page, node } = scope;
   const home = homePage(site);
   return {
+    id: name => partId(node?.id ?? options.sample?.id ?? SAMPLE, name),
+    item: itemIn(site, scope, options),
+    isOpen: options.open === 'all' || (node !== null && options.open?.has(node.id) === true),
     href: link => {
       if (!page || !options.links) return '#';
       const file = link.type === 'file' ? site.kinds.asset.get(link.asset) : undefined;
@@ -111,7 +148,7 @@ function dress(
   scope: Scope,
   options: MarkupOptions,
   root: VElement,
-  children: () => HtmlNode[],
+  children: (view: string | null) => HtmlNode[],
 ): HtmlElement {
   const classes = new Map<string, string>();
   const classText = (part: string) => {
@@ -136,18 +173,17 @@ function dress(
     return {
       tag: it.tag,
       attrs,
-      children: it.children.flatMap((child: VNode): HtmlNode[] =>
-        child === CHILDREN
-          ? children()
-          : typeof child === 'string'
-            ? [child]
-            : 'neighbour' in child
-              ? [neighbourGround(site, scope, child.neighbour)]
-              : 'each' in child
-                ? children().map((held, index) => ({ ...visit(child.each(index), false), children: [held] }))
-                : [visit(child, false)],
-      ),
+      children: it.children.flatMap(inner),
     };
+  };
+  const inner = (child: VNode): HtmlNode[] => {
+    if (child === CHILDREN) return children(null);
+    if (typeof child === 'string') return [child];
+    if ('neighbour' in child) return [neighbourGround(site, scope, child.neighbour)];
+    if ('items' in child) return children(child.items);
+    if ('each' in child)
+      return children(null).map((held, index) => ({ ...visit(child.each(index), false), children: [held] }));
+    return [visit(child, false)];
   };
   return visit(root, true);
 }
@@ -204,20 +240,29 @@ function sectionsLinkedFrom(widget: WidgetRecord): readonly Id[] {
   return found;
 }
 
-/** A section or widget with all it holds. */
-export function renderNode(site: Site, outer: Scope, node: NodeRecord, options: MarkupOptions): HtmlElement {
+/** A section or widget with all it holds, or one view of an item. */
+export function renderNode(
+  site: Site,
+  outer: Scope,
+  node: NodeRecord,
+  options: MarkupOptions,
+  view: string | null = null,
+): HtmlElement {
   const scope = childScope(outer, node);
   const content = node.kind === 'widget' ? node.content : {};
   try {
-    const root = scope.element.markup?.(content, markupContext(site, scope, options));
+    const root = makeMarkup(scope.element, view)?.(content, markupContext(site, scope, options));
     if (!root) throw new Error(`${scope.element.name} makes no markup`);
-    return dress(site, scope, options, root, () => renderChildren(site, scope, node.id, options));
+    return dress(site, scope, options, root, its => renderChildren(site, scope, node.id, options, its));
   } catch (error) {
     // Told with what is at fault: the innermost, since what holds it fails for its sake.
     if (error instanceof CannotRender) throw error;
     throw new CannotRender(node, error instanceof Error ? error : new Error(String(error)));
   }
 }
+
+const makeMarkup = ({ markup, views }: ElementType, view: string | null): ElementType['markup'] =>
+  view === null ? markup : views?.[view];
 
 /** How many things stand around what is in a scope, itself among them. */
 function depthOf(scope: Scope): number {
@@ -226,28 +271,53 @@ function depthOf(scope: Scope): number {
   return depth;
 }
 
-function renderChildren(site: Site, scope: Scope, parent: Id, options: MarkupOptions): HtmlElement[] {
+function renderChildren(
+  site: Site,
+  scope: Scope,
+  parent: Id,
+  options: MarkupOptions,
+  view: string | null,
+): HtmlElement[] {
   // What was stored deeper before there was a limit stays where it is, and is reported instead of shown.
   if (depthOf(scope) >= LIMITS.nesting) return [];
   return nodesUnder(site, parent)
     .map(id => getRecord(site, id))
     .filter(isNode)
-    .map(node => renderNode(site, scope, node, options));
+    .filter(node => view === null || makeMarkup(elementOfNode(node), view))
+    .map(node => renderNode(site, scope, node, options, view));
 }
 
-/** What stands in an element that holds others while it is only shown: nothing of it can be picked. */
-function sampleChildren(site: Site, scope: Scope, options: MarkupOptions): HtmlElement[] {
+/**
+ * What stands in an element that holds others while it is only shown. Of its items the parts can be picked, since they are
+ * styled with it; of other widgets nothing.
+ */
+function sampleChildren(
+  site: Site,
+  scope: Scope,
+  options: MarkupOptions,
+  holds: readonly Held[],
+  view: string | null,
+): HtmlElement[] {
   const { element } = scope;
   const part = element.holds;
   if (part === null) return [];
   const longForm = scope.longForm || element.longForm === true;
-  return (element.sampleHolds ?? ['button', 'button']).flatMap(name => {
-    const child = elementNamed(name);
+  const of = options.sample?.id ?? SAMPLE;
+  return holds.flatMap((held, index) => {
+    const child = elementNamed(held.widget);
+    if (view !== null && !makeMarkup(child, view)) return [];
     const parent = { scope, part };
     const inner: Scope = { ...scope, element: child, node: null, variants: {}, parent, longForm };
-    return renderSample(site, inner, child.sample, { ...options, marks: false }) ?? [];
+    const shown = {
+      ...options,
+      marks: options.marks && isItem(child),
+      sample: { id: `${of}-${index}`, of, index },
+    };
+    return renderSample(site, inner, held.content ?? child.sample, shown, held.holds, view) ?? [];
   });
 }
+
+const SAMPLE_HOLDS: readonly Held[] = [{ widget: 'button' }, { widget: 'button' }];
 
 /** An element that stands on no page, with sample content. */
 export function renderSample(
@@ -255,9 +325,13 @@ export function renderSample(
   scope: Scope,
   content: Readonly<Record<string, Content>>,
   options: MarkupOptions,
+  holds: readonly Held[] = scope.element.sampleHolds ?? SAMPLE_HOLDS,
+  view: string | null = null,
 ): HtmlElement | null {
-  const root = scope.element.markup?.(content, markupContext(site, scope, options));
-  return root ? dress(site, scope, options, root, () => sampleChildren(site, scope, options)) : null;
+  const root = makeMarkup(scope.element, view)?.(content, markupContext(site, scope, options));
+  return root
+    ? dress(site, scope, options, root, its => sampleChildren(site, scope, options, holds, its))
+    : null;
 }
 
 /** What stands above and below each other; a sidebar stands beside. */

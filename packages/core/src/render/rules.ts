@@ -9,11 +9,14 @@ import {
   ELEMENTS,
   type ElementType,
   hostOf,
+  isItem,
+  ownerOf,
   type Part,
   partNames,
   partOf,
   statesOf,
 } from '../widgets/index.ts';
+import { chainsBetween } from './chains.ts';
 import { derivedName, partClass, patternName } from './names.ts';
 
 /** What a rule matches: a part by its class, and the part whose state it follows. */
@@ -21,6 +24,8 @@ export interface Target {
   className: string;
   /** What has to be in the state, by its class; null where the part itself has to. */
   host: string | null;
+  /** The ways from the host to the part, as selectors between the two. */
+  chains: readonly string[];
   /** Class of the control whose state counts, where the host only holds it. */
   control: string | null;
   /** Classes of the parts meant, where a rule is for a kind of part in a state: others of the kind may not have the state. */
@@ -46,6 +51,8 @@ export interface RuleSource {
   declarations?: Readonly<Record<string, string>>;
   /** The element whose parts the slots name; null where they name kinds of part. */
   element: ElementType | null;
+  /** Where they name kinds of part: whether items bear the class, or anything but what is worn by an item. */
+  items?: boolean;
 }
 
 export type PrintMode = 'published' | 'canvas' | 'sheet';
@@ -75,22 +82,28 @@ export function varContext(site: Site, { mode, assetUrl }: Printing): CssContext
 /** States that a pointer is in with whatever it is over; the others are those of a control. */
 const BY_POINTER: readonly State[] = ['hover', 'pressed'];
 
-function targetOf(element: ElementType, part: string, className: string, state: State): Target {
+function targetOf(styled: ElementType, part: string, className: string, state: State): Target {
+  const element = ownerOf(styled, part);
   const { pseudo = null, onFirst = false } = partOf(element, part) ?? {};
   const rest = {
     className: partClass(className, part, pseudo),
     host: null,
+    chains: [],
     control: null,
     own: [],
     pseudo,
     onFirst,
   };
   if (state === 'rest') return rest;
-  const host = hostOf(element, part);
+  const host = hostOf(element, part, state);
+  const carrier = carrierOf(element, part);
   const within = BY_POINTER.includes(state) ? undefined : partOf(element, host)?.within;
   return {
     ...rest,
-    host: host === carrierOf(element, part) ? null : `${element.name}-${host}`,
+    ...(host !== carrier && {
+      host: `${element.name}-${host}`,
+      chains: chainsBetween(element, host, carrier),
+    }),
     control: within === undefined ? null : `${element.name}-${within}`,
   };
 }
@@ -98,15 +111,15 @@ function targetOf(element: ElementType, part: string, className: string, state: 
 type Bearer = Omit<Target, 'className'>;
 const bearers = new Map<string, readonly Bearer[]>();
 
-/** What bears a kind of part in a state, over all widgets: which is the same for every source that names the kind. */
-function bearersOf(kind: string, state: State): readonly Bearer[] {
-  const key = `${kind}:${state}`;
+/** What bears a kind of part in a state, over all widgets or all items: which is the same for every source that names the kind. */
+function bearersOf(kind: string, state: State, items: boolean): readonly Bearer[] {
+  const key = `${kind}:${state} ${items}`;
   let found = bearers.get(key);
   if (!found) {
     const distinct = new Map<string, Bearer & { own: string[] }>();
     for (const type of ELEMENTS)
       for (const name of partNames(type)) {
-        if (partOf(type, name)?.kind !== kind) continue;
+        if (partOf(type, name)?.kind !== kind || (items && !isItem(type))) continue;
         if (state !== 'rest' && !statesOf(type, name).includes(state)) continue;
         const { className: _, own: __, ...shape } = targetOf(type, name, '', state);
         const shapeKey = Object.values(shape).join(' ');
@@ -121,10 +134,14 @@ function bearersOf(kind: string, state: State): readonly Bearer[] {
 }
 
 /** Where a rule of a part matches; for a kind of part (no element), wherever some widget has such a part. */
-const targetsOf = (element: ElementType | null, part: string, className: string, state: State): Target[] =>
+const targetsOf = (
+  { element, className, items = false }: RuleSource,
+  part: string,
+  state: State,
+): Target[] =>
   element
     ? [targetOf(element, part, className, state)]
-    : bearersOf(part, state).map(it => ({ ...it, className: partClass(className, part, it.pseudo) }));
+    : bearersOf(part, state, items).map(it => ({ ...it, className: partClass(className, part, it.pseudo) }));
 
 type Growing = Rule & { declarations: (readonly [string, string])[] };
 
@@ -135,7 +152,7 @@ export function rulesOf(site: Site, source: RuleSource, context: CssContext): Ru
     const key = `${part}:${state}@${width}`;
     const known = rules.get(key);
     if (known) return known;
-    const targets = targetsOf(source.element, part, source.className, state);
+    const targets = targetsOf(source, part, state);
     if (targets.length === 0) return null;
     const rule: Growing = { state, width, rank: source.rank, targets, declarations: [] };
     rules.set(key, rule);
@@ -157,7 +174,7 @@ export const layerOf = ({ state, width, rank }: Rank): string =>
   `c${stateRank(state)}-${widthRank(width)}-${rank}`;
 
 const STATE_SELECTORS: Record<Exclude<State, 'rest'>, string> = {
-  selected: ':is([aria-current],[aria-selected=true],[aria-expanded=true],:checked)',
+  selected: ':is([aria-current],[aria-selected=true],[aria-expanded=true],:checked,[open])',
   valid: ':user-valid',
   invalid: ':user-invalid',
   hover: ':hover',
@@ -188,12 +205,14 @@ export function selectorOf(
   const stateOf = ({ control }: Target) =>
     control === null || mode === 'sheet' ? suffix : controlSelector(state, control, mode);
   const plain = (some: readonly Target[]) =>
-    some.map(target => {
+    some.flatMap(target => {
       const [only, ...more] = target.own;
       const own =
         more.length > 0 ? `:is(${target.own.map(it => `.${it}`).join(',')})` : only ? `.${only}` : '';
       const self = `.${target.className}${own}${target.onFirst ? ':first-child' : ''}`;
-      return target.host === null ? `${self}${stateOf(target)}` : `.${target.host}${stateOf(target)} ${self}`;
+      return target.host === null
+        ? [`${self}${stateOf(target)}`]
+        : target.chains.map(chain => `.${target.host}${stateOf(target)}${chain}${self}`);
     });
   const columns: Record<Width, string> = {
     wide: '',

@@ -1,26 +1,15 @@
-import {
-  branchOf,
-  defaultRank,
-  OWN_RANK,
-  PROGRAM_RANK,
-  placeBase,
-  presetRank,
-  variantRank,
-} from '../cascade/index.ts';
+import { branchOf, PROGRAM_RANK, placeBase, presetClass, ranksOf } from '../cascade/index.ts';
 import { presetStyles } from '../guide/presetStyles.ts';
 import {
-  elementOfArea,
+  elementOfNode,
   type Id,
   MAX_PRESETS_WORN,
   type NodeRecord,
   type Place,
   type Site,
 } from '../site/index.ts';
-import { ELEMENTS, elementNamed } from '../widgets/index.ts';
+import { ELEMENTS, elementNamed, isItem } from '../widgets/index.ts';
 import type { RuleSource } from './rules.ts';
-
-export const elementOfNode = (node: NodeRecord) =>
-  node.kind === 'section' ? elementOfArea(node.area) : elementNamed(node.widget);
 
 const declared = ({ declarations }: Pick<RuleSource, 'declarations'>) =>
   declarations ? { declarations } : {};
@@ -45,13 +34,14 @@ export function guideSources(site: Site, id: Id): RuleSource[] {
   const rule = kinds.default.get(id);
   if (rule) {
     const className = rule.place === null ? rule.element : `d-${id}`;
+    const element = elementNamed(rule.element);
     return [
       {
-        rank: defaultRank(rankOfPlace(site, rule.place)),
+        rank: ranksOf(isItem(element)).default(rankOfPlace(site, rule.place)),
         className,
         styles: rule.styles,
         ...declared(rule),
-        element: elementNamed(rule.element),
+        element,
       },
     ];
   }
@@ -60,7 +50,7 @@ export function guideSources(site: Site, id: Id): RuleSource[] {
     const element = elementNamed(variant.element);
     return [
       {
-        rank: variantRank(element.axes.indexOf(variant.axis), 0),
+        rank: ranksOf(isItem(element)).variant(element.axes.indexOf(variant.axis), 0),
         className: `v-${id}`,
         styles: variant.styles,
         ...declared(variant),
@@ -74,7 +64,10 @@ export function guideSources(site: Site, id: Id): RuleSource[] {
     const element = elementNamed(base.element);
     return [
       {
-        rank: variantRank(element.axes.indexOf(base.axis), rankOfPlace(site, placed.place)),
+        rank: ranksOf(isItem(element)).variant(
+          element.axes.indexOf(base.axis),
+          rankOfPlace(site, placed.place),
+        ),
         className: `u-${id}`,
         styles: placed.styles,
         ...declared(placed),
@@ -83,15 +76,18 @@ export function guideSources(site: Site, id: Id): RuleSource[] {
     ];
   }
   const preset = kinds.preset.get(id);
+  if (!preset) return [];
+  const { styles } = presetStyles(site, id);
   // A preset is written once for each position at which it may be worn; positions not in use are left out when printed.
-  return preset
-    ? Array.from({ length: MAX_PRESETS_WORN }, (_, n) => ({
-        rank: presetRank(n),
-        className: `p-${id}-${n}`,
-        styles: presetStyles(site, id).styles,
-        element: null,
-      }))
-    : [];
+  return [false, true].flatMap(items =>
+    Array.from({ length: MAX_PRESETS_WORN }, (_, position) => ({
+      rank: ranksOf(items).preset(position),
+      className: presetClass(items, id, position),
+      styles,
+      element: null,
+      items,
+    })),
+  );
 }
 
 export const guideIds = ({ kinds }: Site): Id[] => [
@@ -102,10 +98,13 @@ export const guideIds = ({ kinds }: Site): Id[] => [
 ];
 
 /** What is set on one section or widget itself. */
-export const ownSource = (node: NodeRecord): RuleSource => ({
-  rank: OWN_RANK,
-  className: `o-${node.id}`,
-  styles: node.styles,
-  ...declared(node),
-  element: elementOfNode(node),
-});
+export function ownSource(node: NodeRecord): RuleSource {
+  const element = elementOfNode(node);
+  return {
+    rank: ranksOf(isItem(element)).own,
+    className: `o-${node.id}`,
+    styles: node.styles,
+    ...declared(node),
+    element,
+  };
+}

@@ -8,11 +8,11 @@ import {
   ELEMENTS,
   type ElementType,
   hostOf,
-  partNames,
   statesOf,
+  styledParts,
 } from '../widgets/index.ts';
 import type { HtmlElement } from './html.ts';
-import { classesOf, renderSample } from './markup.ts';
+import { classesOf, type MarkupOptions, renderSample } from './markup.ts';
 
 /** One row of the specimen: an element, in one variant of its first axis or in none. */
 export interface SpecimenRow {
@@ -118,11 +118,18 @@ export function renderCell(
   assetUrl: (asset: { file: string }) => string,
 ): HtmlElement {
   const page = specimenScope(row.element, column.scheme, {}).parent?.scope;
-  const options = { marks: true, links: false, noTabStops: true, assetUrl };
+  const options: MarkupOptions = {
+    marks: true,
+    links: false,
+    noTabStops: true,
+    assetUrl,
+    // What opens shows what is in it where that state is looked at.
+    ...(column.state === 'selected' && { open: 'all' }),
+  };
   const hosts = new Set(
-    partNames(row.element)
+    styledParts(row.element)
       .filter(part => statesOf(row.element, part).includes(column.state))
-      .map(part => hostOf(row.element, part)),
+      .map(part => hostOf(row.element, part, column.state)),
   );
   const force = (it: HtmlElement): HtmlElement => ({
     ...it,
@@ -132,8 +139,11 @@ export function renderCell(
         : it.attrs,
     children: it.children.map(child => (typeof child === 'string' ? child : force(child))),
   });
-  const samples = samplesIn(site, row).flatMap(variants => {
-    const sample = renderSample(site, specimenScope(row.element, column.scheme, variants), content, options);
+  const samples = samplesIn(site, row).flatMap((variants, i) => {
+    const sample = renderSample(site, specimenScope(row.element, column.scheme, variants), content, {
+      ...options,
+      sample: { id: `${row.id}-${column.id}-${i}` },
+    });
     if (!sample) return [];
     const forced = column.state === 'rest' ? sample : force(sample);
     return [{ ...forced, attrs: { ...forced.attrs, 'data-variants': Object.values(variants).join(' ') } }];

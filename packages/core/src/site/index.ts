@@ -12,6 +12,7 @@ export {
   removeRecord,
   type StyledKind,
 } from './editOf.ts';
+export { elementOfNode } from './elementOfNode.ts';
 export * from './history.ts';
 export { newId, newIds } from './id.ts';
 export { includedIn } from './includedIn.ts';
@@ -36,3 +37,4 @@ export * from './rights.ts';
 export * from './site.ts';
 export { stableText } from './stableText.ts';
 export { STATIONS, type StationName } from './stations.ts';
+export { withArticle } from './withArticle.ts';

@@ -1,4 +1,5 @@
 import { type Edit, targetOf } from './change.ts';
+import { isObject } from './fields.ts';
 import { type Kind, kindNamed, type RecordMap } from './kinds/index.ts';
 import type { Id, RecordOf, SiteRecord } from './records.ts';
 import { RIGHTS, type Right } from './right.ts';
@@ -13,8 +14,16 @@ export type RoleName = (typeof ROLE_NAMES)[number];
 export const KEEPER_MAY = ['content', 'choice', 'style'] as const satisfies readonly Right[];
 export type KeeperMay = (typeof KEEPER_MAY)[number];
 
-const putting = <K extends Kind>(kind: K, record: RecordMap[K]): Right => kindNamed(kind).rightToPut(record);
-const rightToPut = (record: SiteRecord): Right => putting(record.kind, record);
+type Get = (id: Id) => SiteRecord | undefined;
+const putting = <K extends Kind>(kind: K, record: RecordMap[K], get: Get): Right =>
+  kindNamed(kind).rightToPut(record, get);
+const rightToPut = (record: SiteRecord, get: Get): Right => putting(record.kind, record, get);
+
+const moving = <K extends Kind>(kind: K, record: RecordMap[K], parent: Id): Right | undefined =>
+  kindNamed(kind).rightToMove?.(record, parent);
+/** Undefined where moving it is as setting any field. */
+const rightToMove = (record: SiteRecord, to: unknown): Right | undefined =>
+  isObject(to) && typeof to.parent === 'string' ? moving(record.kind, record, to.parent) : undefined;
 
 /** Fields of a kind of record; its id and kind stay as they are. */
 export type FieldOf<K extends Kind> = Exclude<keyof RecordOf<K>, 'id' | 'kind'>;
@@ -34,12 +43,12 @@ export function rightsFor(edits: readonly Edit[], lookup: Pick<Lookup, 'get' | '
   const fresh = new Map<Id, SiteRecord>();
   /** The most that putting any of what was moved so far needs: it may have been moved into what goes. */
   let moved: Right = 'content';
-  const get = (id: Id): SiteRecord | undefined => fresh.get(id) ?? lookup.get(id);
+  const get: Get = id => fresh.get(id) ?? lookup.get(id);
   return edits.map(edit => {
     const id = targetOf(edit);
     if (edit.op === 'put') {
       fresh.set(id, edit.record);
-      return rightToPut(edit.record);
+      return rightToPut(edit.record, get);
     }
     const record = get(id);
     // Such an edit is dropped where it is worked out.
@@ -47,9 +56,12 @@ export function rightsFor(edits: readonly Edit[], lookup: Pick<Lookup, 'get' | '
     if (edit.op === 'remove')
       return subtree(lookup, id)
         .map(get)
-        .reduce<Right>((most, it) => (it ? more(most, rightToPut(it)) : most), moved);
-    if (edit.path[0] === 'at') moved = more(moved, rightToPut(record));
-    return rightToSet(record.kind, edit.path[0]);
+        .reduce<Right>((most, it) => (it ? more(most, rightToPut(it, get)) : most), moved);
+    if (edit.path[0] === 'at') moved = more(moved, rightToPut(record, get));
+    const isWholePlace = edit.op === 'set' && edit.path[0] === 'at' && edit.path.length === 1;
+    return (
+      (isWholePlace ? rightToMove(record, edit.value) : undefined) ?? rightToSet(record.kind, edit.path[0])
+    );
   });
 }
 

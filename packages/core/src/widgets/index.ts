@@ -1,3 +1,6 @@
+import type { State } from '../slots/index.ts';
+import { accordionEntry } from './accordion/entry.ts';
+import { accordion } from './accordion/index.ts';
 import { button } from './button/index.ts';
 import { buttonRow } from './buttonRow/index.ts';
 import { callout } from './callout/index.ts';
@@ -26,12 +29,14 @@ export {
   ELEMENT_FAMILIES,
   type ElementFamily,
   type ElementType,
+  type Held,
   type Part,
 } from './kit/element.ts';
 export {
   CHILDREN,
   type EachChild,
   h,
+  type ItemViews,
   type MarkupContext,
   type NeighbourGround,
   type VElement,
@@ -59,6 +64,8 @@ export const WIDGETS: readonly ElementType[] = [
   divider,
   group,
   column,
+  accordion,
+  accordionEntry,
   siteTitle,
   navigation,
 ];
@@ -79,14 +86,53 @@ export function elementNamed(name: string): ElementType {
 }
 export const isWidget = (name: string): boolean => WIDGET_NAMES.has(name);
 
-export const partNames = (element: ElementType): string[] => Object.keys(element.parts);
-export const firstPart = (element: ElementType): string => partNames(element)[0] ?? 'box';
-export const partOf = (element: ElementType, name: string): Part | undefined =>
-  Object.hasOwn(element.parts, name) ? element.parts[name] : undefined;
+/** Whether it can only live in a holder, which has a say in how it looks. */
+export const isItem = (element: ElementType): boolean => element.onlyIn !== undefined;
+/** Whether an element can hold a widget. */
+export const canAccept = (holder: ElementType, widget: ElementType): boolean =>
+  holder.holds !== null &&
+  (holder.accepts ? holder.accepts.includes(widget.name) : !isItem(widget)) &&
+  (widget.onlyIn?.includes(holder.name) ?? true);
+const items = new Map<ElementType, readonly ElementType[]>();
+/** The items that stand in an element, and those that stand in these in turn; none for an item, of which its holder speaks. */
+export function itemsOf(element: ElementType): readonly ElementType[] {
+  const known = items.get(element);
+  if (known) return known;
+  const found = new Set<ElementType>();
+  const visit = (names: readonly string[]) => {
+    for (const item of names.map(elementNamed))
+      if (!found.has(item)) {
+        found.add(item);
+        visit(item.accepts ?? []);
+      }
+  };
+  if (!isItem(element)) visit(element.accepts ?? []);
+  items.set(element, [...found]);
+  return [...found];
+}
 
-/** The part whose pointer and focus decide the state of a part. */
-export function hostOf(element: ElementType, name: string): string {
-  return partOf(element, name)?.host ?? firstPart(element);
+/** Parts of its own, the outermost first. */
+export const partNames = (element: ElementType): string[] => Object.keys(element.parts);
+/** Parts that can be styled where the element is: its own, and those of its items. */
+export const styledParts = (element: ElementType): string[] =>
+  [element, ...itemsOf(element)].flatMap(partNames);
+export const firstPart = (element: ElementType): string => partNames(element)[0] ?? 'box';
+
+/** The element whose part it is: itself, or one of its items. */
+export const ownerOf = (element: ElementType, name: string): ElementType =>
+  Object.hasOwn(element.parts, name)
+    ? element
+    : (itemsOf(element).find(item => Object.hasOwn(item.parts, name)) ?? element);
+export function partOf(element: ElementType, name: string): Part | undefined {
+  const { parts } = ownerOf(element, name);
+  return Object.hasOwn(parts, name) ? parts[name] : undefined;
+}
+
+/** The part whose pointer and focus decide the state of a part, or whose being open or chosen does. */
+export function hostOf(element: ElementType, name: string, state?: State): string {
+  const part = partOf(element, name);
+  if (state === 'selected' && part?.selectedWith !== undefined) return part.selectedWith;
+  return part?.host ?? firstPart(ownerOf(element, name));
 }
 /** The part whose element carries the classes of a part: its own, or that of which it is a pseudo-element. */
 export const carrierOf = (element: ElementType, name: string): string => {
@@ -97,6 +143,9 @@ export const carrierOf = (element: ElementType, name: string): string => {
 export const pseudosOf = (element: ElementType, carrier: string): string[] =>
   partNames(element).filter(name => name !== carrier && carrierOf(element, name) === carrier);
 
-/** States a part can show: those of its host. */
-export const statesOf = (element: ElementType, name: string) =>
-  partOf(element, hostOf(element, name))?.states ?? [];
+/** States a part can show: those of its hosts. */
+export function statesOf(element: ElementType, name: string): readonly State[] {
+  const states = partOf(element, hostOf(element, name))?.states ?? [];
+  if (partOf(element, name)?.selectedWith === undefined || states.includes('selected')) return states;
+  return [...states, 'selected'];
+}

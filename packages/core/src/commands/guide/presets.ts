@@ -1,7 +1,6 @@
 import { presetStyles, presetsWithin } from '../../guide/index.ts';
 import { namesTaken, uniqueName } from '../../lists/index.ts';
 import { usersOf } from '../../reach/mentions.ts';
-import { elementOfNode } from '../../render/sources.ts';
 import { fail, ok, type Problem, type Result } from '../../result/index.ts';
 import { includedIn } from '../../site/includedIn.ts';
 import {
@@ -9,6 +8,7 @@ import {
   type Edit,
   editAt,
   editOf,
+  elementOfNode,
   getRecord,
   type Id,
   isNode,

@@ -6,11 +6,13 @@ import {
   mapContent,
 } from '../../content/index.ts';
 import { LIMITS, scanJson, tooLong } from '../../limits/index.ts';
+import { groupBy } from '../../lists/index.ts';
 import { fail, ok, type Result } from '../../result/index.ts';
 import { FIRST_SCHEMA, SCHEMA, upgradeRecord } from '../../schema/index.ts';
 import { isObject } from '../../site/fields.ts';
 import {
   type Area,
+  byOrder,
   type Edit,
   elementOfArea,
   getRecord,
@@ -22,15 +24,15 @@ import {
   placeIsAbout,
   putRecord,
   readRecord,
-  SETTINGS,
   type Site,
   settingsOf,
   subtree,
+  withArticle,
 } from '../../site/index.ts';
 import { parseSlot, type Slot, type Styles } from '../../slots/index.ts';
 import { literalOf, NO_REBINDS, tokenAt, tokenPath } from '../../tokens/index.ts';
 import { isId, readValue, tokensIn, type Value, withTokens } from '../../values/index.ts';
-import { elementNamed } from '../../widgets/index.ts';
+import { elementNamed, isItem } from '../../widgets/index.ts';
 import { type PlacedRule, ruleAbout, rulesAbout } from '../rules/placedRules.ts';
 import { nearestToken } from '../tokens/nearestToken.ts';
 import { canHold, placesAt } from './structure.ts';
@@ -149,6 +151,8 @@ export interface Pasted {
   ids: Id[];
   /** What could not come along, in words. */
   left: string[];
+  /** Kinds of items that came to stand here as plain widgets, since what they are items of is not here. */
+  loosened: readonly string[];
 }
 
 /** Without what came to nothing. */
@@ -318,21 +322,56 @@ class Paster {
   }
 }
 
+/** Widgets that carry what an item says, where it cannot stand itself; then those that stand in it, right where it stood. */
+function loosened(clip: Clip, fits: (node: NodeRecord) => boolean): { clip: Clip; names: string[] } {
+  const names: string[] = [];
+  const things = clip.things.flatMap((nodes): readonly (readonly NodeRecord[])[] => {
+    const [root] = nodes;
+    if (root?.kind !== 'widget' || fits(root)) return [nodes];
+    const { loose, label } = elementNamed(root.widget);
+    if (!loose) return [nodes];
+    names.push(label);
+    const said = loose(root.content).map(({ widget, content }): readonly NodeRecord[] => [
+      {
+        id: newId('w'),
+        kind: 'widget',
+        widget,
+        at: root.at,
+        content: content ?? elementNamed(widget).begins,
+        variants: {},
+        wears: {},
+        styles: {},
+      },
+    ]);
+    const inside = groupBy(nodes, it => it.at.parent);
+    const within = (top: NodeRecord): readonly NodeRecord[] => [
+      top,
+      ...(inside.get(top.id) ?? []).flatMap(within),
+    ];
+    const inner = (inside.get(root.id) ?? []).toSorted((a, b) =>
+      byOrder({ id: a.id, order: a.at.order }, { id: b.id, order: b.at.order }),
+    );
+    return [...said, ...inner.map(within)];
+  });
+  return { clip: { ...clip, things }, names };
+}
+
 /**
  * Puts what is on the clipboard under a parent, from place `index` on. What it names is found in this site by id, else by
  * name; what is not there is told. Sections become sections of the area, which stand below the settings where pages share it.
  */
 export function pasteThings(
   site: Site,
-  clip: Clip,
+  copied: Clip,
   parent: Id,
   index: number,
   loose: Loose = 'tie',
   area: Area = 'main',
 ): Result<Pasted> {
+  const fits = (node: NodeRecord) =>
+    canHold(site, parent, node.kind === 'section' ? { ...node, area } : node);
+  const { clip, names } = loosened(copied, fits);
   const roots = clip.things.flatMap(([root]) => root ?? []);
-  const fits = ({ kind }: NodeRecord) =>
-    area === 'main' ? canHold(site, parent, kind) : kind === 'section' && parent === SETTINGS;
   const misfit = roots.find(root => !fits(root));
   if (misfit)
     return fail({
@@ -340,7 +379,9 @@ export function pasteThings(
       message:
         misfit.kind === 'section'
           ? 'A section stands on a page.'
-          : 'A widget stands in a section or a group.',
+          : isItem(elementNamed(misfit.widget))
+            ? `Select ${(elementNamed(misfit.widget).onlyIn ?? []).map(it => withArticle(elementNamed(it).label)).join(' or ')} to paste this into.`
+            : 'A widget cannot be pasted here: select a section or a group.',
       record: parent,
       found: misfit.kind,
     });
@@ -361,5 +402,10 @@ export function pasteThings(
     const record = paster.rule(it);
     if (record) edits.push(putRecord(record));
   }
-  return ok({ edits, ids: roots.map(it => paster.id(it.id)), left: [...paster.left] });
+  return ok({
+    edits,
+    ids: roots.map(it => paster.id(it.id)),
+    left: [...paster.left],
+    loosened: [...new Set(names)],
+  });
 }

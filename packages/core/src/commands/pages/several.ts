@@ -16,9 +16,9 @@ import {
   subtree,
   type WidgetRecord,
 } from '../../site/index.ts';
-import { elementNamed } from '../../widgets/index.ts';
+import { elementNamed, isItem } from '../../widgets/index.ts';
 import { partFrom } from './relink.ts';
-import { canStandIn, copiesBehind, type Made, placesAt } from './structure.ts';
+import { canHold, canStandIn, copiesBehind, type Made, placesAt } from './structure.ts';
 
 const GONE = { code: 'gone', message: 'That is no longer there.' } as const;
 
@@ -103,6 +103,12 @@ export function groupNodes(site: Site, ids: readonly Id[]): Result<Made> {
       message: 'A group holds widgets: pick some that stand in sections.',
     });
   const { parent } = first.at;
+  const group = { kind: 'widget', widget: 'group' } as const;
+  if (
+    !canHold(site, parent, group) ||
+    widgets.some(id => isItem(elementNamed(site.kinds.widget.get(id)?.widget ?? 'group')))
+  )
+    return fail({ code: 'bad-group', message: 'What stands here cannot stand in a group.' });
   const siblings = nodesUnder(site, parent);
   const grouped = new Set(inner);
   const index = siblings.slice(0, siblings.indexOf(first.id)).filter(id => !grouped.has(id)).length;
@@ -112,7 +118,7 @@ export function groupNodes(site: Site, ids: readonly Id[]): Result<Made> {
     kind: 'widget',
     widget: 'group',
     at: { parent, order: orders[0] ?? 'V' },
-    content: elementNamed('group').sample,
+    content: elementNamed('group').begins,
     variants: {},
     wears: {},
     styles: {},
@@ -137,6 +143,13 @@ export function ungroup(site: Site, id: Id): Result<{ edits: Edit[]; ids: Id[] }
   if (!group || elementNamed(group.widget).holds === null)
     return fail({ code: 'no-group', message: 'It is no group: it holds nothing.', record: id });
   const { parent } = group.at;
+  const stuck = inner.map(it => getRecord(site, it)).find(it => isNode(it) && !canHold(site, parent, it));
+  if (stuck)
+    return fail({
+      code: 'bad-group',
+      message: 'It cannot be taken apart: what stands in it cannot stand around it.',
+      record: id,
+    });
   const { orders, rekeyed } = placesAt(
     site,
     parent,

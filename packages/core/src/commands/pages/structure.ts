@@ -9,6 +9,7 @@ import {
   editAt,
   editOf,
   elementOfArea,
+  elementOfNode,
   getRecord,
   type Id,
   isNode,
@@ -26,7 +27,7 @@ import {
   type Wear,
   type WidgetRecord,
 } from '../../site/index.ts';
-import { elementNamed } from '../../widgets/index.ts';
+import { canAccept, elementNamed, type Held } from '../../widgets/index.ts';
 import { placeAmong } from '../order/order.ts';
 import { copiedRules } from '../rules/placedRules.ts';
 
@@ -96,29 +97,32 @@ export function addSection(site: Site, page: Id, index: number): Made {
   return { id: record.id, edits: [...rekeyed, putRecord(record)] };
 }
 
-const newWidget = (site: Site, widget: string, at: At): WidgetRecord => ({
+const newWidget = (site: Site, { widget, content }: Held, at: At): WidgetRecord => ({
   id: newId('w'),
   kind: 'widget',
   widget,
   at,
-  content: elementNamed(widget).sample,
+  content: content ?? elementNamed(widget).begins,
   ...beginningOf(site, widget),
   styles: {},
 });
 
+/** A new widget with all it holds, the widget itself first. */
+function newWidgets(site: Site, held: Held, at: At): WidgetRecord[] {
+  const record = newWidget(site, held, at);
+  const holds = held.holds ?? elementNamed(held.widget).holdsAtFirst ?? [];
+  const orders = keysBetween(null, null, holds.length);
+  return [
+    record,
+    ...holds.flatMap((it, i) => newWidgets(site, it, { parent: record.id, order: orders[i] ?? 'V' })),
+  ];
+}
+
 /** A new widget, with what such a one holds at first. */
 export function addWidget(site: Site, parent: Id, index: number, widget: string): Made {
   const { order, rekeyed } = placeAt(site, parent, index, null);
-  const record = newWidget(site, widget, { parent, order });
-  const { holdsAtFirst = [] } = elementNamed(widget);
-  const orders = keysBetween(null, null, holdsAtFirst.length);
-  const held = holdsAtFirst.map((it, i) =>
-    newWidget(site, it, { parent: record.id, order: orders[i] ?? 'V' }),
-  );
-  return {
-    id: record.id,
-    edits: [...rekeyed, ...[record, ...held].map((it): Edit => putRecord(it))],
-  };
+  const made = newWidgets(site, { widget }, { parent, order });
+  return { id: made[0]?.id ?? parent, edits: [...rekeyed, ...made.map((it): Edit => putRecord(it))] };
 }
 
 /** The variants and presets that new sections or widgets of a type begin with, as the guide says. */
@@ -138,20 +142,21 @@ export function beginningOf({ kinds }: Site, element: string): Pick<WidgetRecord
   return { variants: Object.fromEntries(variants), wears: Object.fromEntries(wears) };
 }
 
-/** Whether a node can stand in a parent: sections in pages, widgets in sections and groups, never in themselves. */
+/** Whether a node can stand in a parent: sections in pages, widgets in what accepts them, never in themselves. */
 export function canStandIn(site: Site, node: NodeRecord, parent: Id): boolean {
   if (subtree({ childrenOf: id => childrenOf(site, id) }, node.id).includes(parent)) return false;
-  if (node.kind === 'section' && node.area !== 'main') return parent === SETTINGS;
-  return canHold(site, parent, node.kind);
+  return canHold(site, parent, node);
 }
 
-/** Whether a section, or a widget, can stand in a parent at all. */
-export function canHold(site: Site, parent: Id, kind: NodeRecord['kind']): boolean {
+/** Whether a section, or a widget of a type, can stand in a parent at all. */
+export function canHold(
+  site: Site,
+  parent: Id,
+  node: Pick<SectionRecord, 'kind' | 'area'> | Pick<WidgetRecord, 'kind' | 'widget'>,
+): boolean {
   const target = getRecord(site, parent);
-  if (kind === 'section') return target?.kind === 'page';
-  return (
-    target?.kind === 'section' || (target?.kind === 'widget' && elementNamed(target.widget).holds !== null)
-  );
+  if (node.kind === 'section') return node.area === 'main' ? target?.kind === 'page' : parent === SETTINGS;
+  return isNode(target) && canAccept(elementOfNode(target), elementNamed(node.widget));
 }
 
 export function moveNode(site: Site, id: Id, parent: Id, index: number): Result<Edit[]> {

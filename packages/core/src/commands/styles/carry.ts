@@ -1,9 +1,9 @@
 import { type Facet, propertyOf } from '../../properties/index.ts';
-import { elementOfNode } from '../../render/sources.ts';
 import { fail, ok, type Result } from '../../result/index.ts';
 import {
   type Edit,
   editOf,
+  elementOfNode,
   getRecord,
   type Id,
   isNode,

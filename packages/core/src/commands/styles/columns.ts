@@ -1,5 +1,12 @@
-import { elementOfNode } from '../../render/sources.ts';
-import { type Edit, getRecord, type Id, isNode, nodesUnder, type Site } from '../../site/index.ts';
+import {
+  type Edit,
+  elementOfNode,
+  getRecord,
+  type Id,
+  isNode,
+  nodesUnder,
+  type Site,
+} from '../../site/index.ts';
 import { printSlot, type Slot, type Width } from '../../slots/index.ts';
 import { dimension, keyword, type Value } from '../../values/index.ts';
 import { firstPart } from '../../widgets/index.ts';

@@ -1,5 +1,12 @@
-import { elementOfNode } from '../../render/sources.ts';
-import { type Edit, getRecord, type Id, isNode, type NodeRecord, type Site } from '../../site/index.ts';
+import {
+  type Edit,
+  elementOfNode,
+  getRecord,
+  type Id,
+  isNode,
+  type NodeRecord,
+  type Site,
+} from '../../site/index.ts';
 import { printSlot } from '../../slots/index.ts';
 import { keyword } from '../../values/index.ts';
 import { partNames, partOf } from '../../widgets/index.ts';

@@ -1,6 +1,6 @@
 import type { Problem } from '../../result/index.ts';
 import type { Fields } from '../fields.ts';
-import type { Id } from '../records.ts';
+import type { Id, SiteRecord } from '../records.ts';
 import type { Reference } from '../reference.ts';
 import type { Right } from '../right.ts';
 import type { Scene } from '../scene.ts';
@@ -50,8 +50,10 @@ export interface RecordKind<R extends Recorded, G extends InGuide<R> | null = In
   read(id: Id, fields: Fields): R;
   /** Every other record that it mentions. */
   references(record: R): readonly Reference[];
-  /** What putting one there needs, and so taking it away. */
-  rightToPut(record: R): Right;
+  /** What putting one there needs, and so taking it away; `get` finds other records as they are then. */
+  rightToPut(record: R, get: (id: Id) => SiteRecord | undefined): Right;
+  /** What moving one needs, where that depends on where it goes. */
+  rightToMove?(record: R, parent: Id): Right;
   /** What setting or unsetting each field needs. */
   readonly rights: { readonly [F in Exclude<keyof R, 'id' | 'kind'>]-?: Right };
   /** What has to hold besides its references, where it was touched; `before` is what it was, if it was there. */

@@ -1,12 +1,21 @@
 import { type Content, referencesInContent } from '../../content/index.ts';
 import type { Problem } from '../../result/index.ts';
-import { elementNamed, isWidget, maybeElement } from '../../widgets/index.ts';
+import {
+  canAccept,
+  type ElementType,
+  elementNamed,
+  isItem,
+  isWidget,
+  maybeElement,
+} from '../../widgets/index.ts';
+import { elementOfNode } from '../elementOfNode.ts';
 import { checkNesting } from '../nesting.ts';
 import { content } from '../readContent.ts';
 import { declarations, onElement, styles } from '../readStyles.ts';
 import type { Id, Wearer } from '../records.ts';
 import type { Reference } from '../reference.ts';
 import type { Scene } from '../scene.ts';
+import { withArticle } from '../withArticle.ts';
 import { checkWearer } from './checkWearer.ts';
 import { inStyles, worn } from './mentions.ts';
 import { nodeEffects } from './nodeEffects.ts';
@@ -21,6 +30,7 @@ export interface WidgetRecord extends Wearer {
   content: Readonly<Record<string, Content>>;
 }
 
+const isAnItem = ({ widget }: Pick<WidgetRecord, 'widget'>): boolean => isItem(elementNamed(widget));
 const isEmpty = (it: object) => Object.keys(it).length === 0;
 
 /** Every record that the content of a widget mentions. */
@@ -32,31 +42,46 @@ export function contentReferences(record: WidgetRecord): Reference[] {
   });
 }
 
-/** Widgets stand only in what holds widgets, and what holds some stays such a thing. */
+/** Where an element can stand, for a message. */
+const placesOf = ({ label, onlyIn }: ElementType): string =>
+  onlyIn
+    ? `${onlyIn.map(it => withArticle(elementNamed(it).label)).join(' or ')} for ${withArticle(label)}`
+    : 'a section, or a widget that holds others';
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** Widgets stand only in what accepts them, and what holds some stays such a thing. */
 function checkParentHolds(
   record: WidgetRecord,
   before: WidgetRecord | undefined,
   { get, childrenNow }: Scene,
 ): Problem | null {
+  const element = elementNamed(record.widget);
   const became = before && before.widget !== record.widget;
-  if (became && !maybeElement(record.widget)?.holds && childrenNow(record.id).length > 0)
+  const misfit = became
+    ? childrenNow(record.id)
+        .map(get)
+        .find(it => it?.kind === 'widget' && !canAccept(element, elementNamed(it.widget)))
+    : undefined;
+  if (misfit)
     return {
       code: 'bad-parent',
-      message: `A ${record.widget} holds no widgets.`,
+      message: `${capital(withArticle(element.label))} cannot hold what stands in it.`,
       record: record.id,
       path: 'widget',
       found: record.widget,
-      expected: 'a group, or nothing in it',
+      expected: 'an element that holds it, or nothing in it',
     };
+  if (before && !became && before.at.parent === record.at.parent) return null;
   const parent = get(record.at.parent);
-  if (parent?.kind !== 'widget' || maybeElement(parent.widget)?.holds) return null;
+  if ((parent?.kind !== 'section' && parent?.kind !== 'widget') || canAccept(elementOfNode(parent), element))
+    return null;
   return {
     code: 'bad-parent',
-    message: `A ${parent.widget} holds no widgets.`,
+    message: `${capital(withArticle(element.label))} cannot stand in ${withArticle(elementOfNode(parent).label)}.`,
     record: record.id,
     path: 'at.parent',
-    found: parent.widget,
-    expected: 'a section or a group',
+    found: elementOfNode(parent).name,
+    expected: placesOf(element),
   };
 }
 
@@ -84,7 +109,13 @@ export const widget: RecordKind<WidgetRecord, null> = {
     ...worn(record),
     ...inStyles(record.styles),
   ],
-  rightToPut: record => (isEmpty(record.styles) && isEmpty(record.declarations ?? {}) ? 'choice' : 'style'),
+  rightToPut(record, get) {
+    if (!isEmpty(record.styles) || !isEmpty(record.declarations ?? {})) return 'style';
+    // How many items there are, and what they say, is what their holder says.
+    const parent = get(record.at.parent);
+    return isAnItem(record) || (parent?.kind === 'widget' && isAnItem(parent)) ? 'content' : 'choice';
+  },
+  rightToMove: (record, parent) => (isAnItem(record) && parent === record.at.parent ? 'content' : 'choice'),
   rights: {
     widget: 'guide',
     content: 'content',

@@ -1,3 +1,4 @@
+import { accordionLooks } from './accordion.ts';
 import { buttonLooks } from './button.ts';
 import { buttonRowLooks } from './buttonRow.ts';
 import { calloutLooks } from './callout.ts';
@@ -44,6 +45,7 @@ export const READY_LOOKS: readonly ReadyLook[] = [
   ...dividerLooks,
   ...groupLooks,
   ...columnLooks,
+  ...accordionLooks,
   ...sectionLooks,
   ...siteTitleLooks,
   ...navigationLooks,

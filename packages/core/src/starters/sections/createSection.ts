@@ -57,7 +57,7 @@ export function createSketches(site: Site, sketches: readonly Sketch[], parent: 
     const orders = keysBetween(null, null, some.length);
     for (const [i, { widget, look, content, holds = [] }] of some.entries()) {
       const id = newId('w');
-      const words = content ?? elementNamed(widget).sample;
+      const words = content ?? elementNamed(widget).begins;
       puts.push(
         putRecord({
           id,

@@ -119,3 +119,13 @@ export const field = (
     ...more,
   },
 });
+export const accordion = (level: 2 | 3 | 4, ...holds: Sketch[]): Sketch => ({
+  widget: 'accordion',
+  content: { open: 'none', several: 'several', level },
+  holds,
+});
+export const entry = (title: string, ...holds: Sketch[]): Sketch => ({
+  widget: 'accordionEntry',
+  content: { title, icon: null },
+  holds,
+});

@@ -122,4 +122,19 @@ export function elements(b: SiteBuilder): void {
     'list/columnGap': '{size.space.three}',
   });
   b.default('heading', { 'text/color': 'role.text' }, { type: 'area', area: 'footer' });
+  b.variant('accordion-boxed', 'accordion', 'look', 'Boxed', {
+    'accordion/rowGap': '{size.space.two}',
+    ...line('entry', { width: '1px', style: 'solid', color: 'role.line' }),
+    ...corners('entry', '{size.corners.small}'),
+    'bar/paddingLeft': '{size.space.three}',
+    'bar/paddingRight': '{size.space.three}',
+    'bar:selected/backgroundColor': 'role.raised',
+    'panel/paddingTop': '{size.space.two}',
+    'panel/paddingLeft': '{size.space.three}',
+    'panel/paddingRight': '{size.space.three}',
+  });
+  b.variant('accordion-ruled', 'accordion', 'look', 'Ruled', {
+    'entry/borderBottomColor': 'role.accent',
+    'arrow/order': -1,
+  });
 }

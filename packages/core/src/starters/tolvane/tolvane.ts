@@ -111,6 +111,44 @@ function home(b: SiteBuilder): void {
   );
 }
 
+/** Questions that come up at the ticket window; what holds for dogs depends on the deck, so one answer holds answers itself. */
+function questions(b: SiteBuilder): void {
+  b.section('questions', 'fares', 'Questions', { variants: { width: 'section-text' } });
+  b.widget(
+    'questions-title',
+    'questions',
+    'heading',
+    { text: 'Asked at the window', level: 2 },
+    { variants: { look: 'look-h2' } },
+  );
+  type Entry = readonly [id: string, title: string, text: string];
+  const accordion = (id: string, parent: string, level: 3 | 4, look: string, entries: readonly Entry[]) => {
+    const several = level === 3 ? 'one' : 'several';
+    b.widget(id, parent, 'accordion', { open: 'none', several, level }, { variants: { look } });
+    for (const [entry, title, text] of entries) {
+      b.widget(entry, id, 'accordionEntry', { title, icon: null });
+      b.widget(`${entry}-text`, entry, 'text', { text: words(text) });
+    }
+  };
+  accordion('asked', 'questions', 3, 'accordion-boxed', [
+    ['asked-dogs', 'May the dog come?', 'Always, and free of charge. Where it may stay depends on the deck.'],
+    [
+      'asked-fog',
+      'What if there is fog?',
+      'The boat waits until the other shore can be seen. Tickets hold for the next one.',
+    ],
+    [
+      'asked-late',
+      'What if I miss the last boat?',
+      'The harbour office has four beds above the ticket window. Ring the bell.',
+    ],
+  ]);
+  accordion('asked-decks', 'asked-dogs', 4, 'accordion-ruled', [
+    ['asked-open', 'On the open deck', 'On a short lead, all year.'],
+    ['asked-saloon', 'In the saloon', 'In a basket, or under the table if nobody minds.'],
+  ]);
+}
+
 function others(b: SiteBuilder): void {
   b.page('sailings', 'sailings', 'Sailings', 'When the boats leave Hesk, Little Hesk, Carrow and Sant Bree.');
   b.section('sailings-top', 'sailings', 'Opening', {
@@ -201,6 +239,8 @@ function others(b: SiteBuilder): void {
       ],
     ],
   });
+
+  questions(b);
 
   b.page(
     'islands',

@@ -45,6 +45,7 @@ export const button = element({
     icon: { type: 'icon', label: 'Icon' },
   },
   sample: { label: 'Book', link: { type: 'url', href: 'https://tolvane.example/' } },
+  begins: { label: 'Button' },
   markup: (content, context) => {
     const link = linkOf(content, 'link');
     const attrs = link ? linkAttrs(link, context) : {};

@@ -1,4 +1,4 @@
-import { plainOf } from '../../content/index.ts';
+import { plainOf, richText } from '../../content/index.ts';
 import { corners, flatHeading, flatParagraph, linkStates, runBaseline, sides } from '../kit/baseline.ts';
 import { element, plain, programStyles, rich } from '../kit/element.ts';
 import { h, runParts, runsToNodes } from '../kit/markup.ts';
@@ -43,6 +43,7 @@ export const callout = element({
     level: 3,
     text: [[{ text: 'Lights off on the ramp, handbrake on, and leave it in gear.' }]],
   },
+  begins: { title: 'Title', level: 3, text: richText('Write the text of this callout.') },
   markup: (content, context) => {
     const level = LEVELS.find(it => it === content.level) ?? 3;
     const title = plain(content, 'title');

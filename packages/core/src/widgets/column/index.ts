@@ -19,5 +19,6 @@ export const column = element({
   }),
   content: {},
   sample: {},
+  begins: {},
   markup: () => h('div', { part: 'box' }, CHILDREN),
 });

@@ -53,6 +53,7 @@ export const divider = element({
     mark: { type: 'icon', label: 'Mark in the middle' },
   },
   sample: { direction: 'across', mark: null },
+  begins: { direction: 'across', mark: null },
   markup: (content, context) => {
     const mark = iconOf('mark', content.mark, context);
     if (content.direction === 'upright')

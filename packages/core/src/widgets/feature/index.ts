@@ -68,6 +68,14 @@ export const feature = element({
     asset: null,
     alt: '',
   },
+  begins: {
+    title: 'Title',
+    level: 3,
+    text: 'Write a sentence or two here.',
+    linkLabel: '',
+    asset: null,
+    alt: '',
+  },
   markup: (content, context) => {
     const level = LEVELS.find(it => it === content.level) ?? 3;
     const link = linkOf(content, 'link');

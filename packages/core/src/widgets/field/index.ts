@@ -100,6 +100,16 @@ export const field = element({
     message: 'Write a mail address, such as you@tolvane.example.',
     required: 'yes',
   },
+  begins: {
+    kind: 'text',
+    label: 'Label',
+    name: '',
+    placeholder: '',
+    choices: '',
+    help: '',
+    message: '',
+    required: 'no',
+  },
   markup: content => {
     const kind = KINDS.find(it => it === content.kind) ?? 'text';
     const label = plain(content, 'label');

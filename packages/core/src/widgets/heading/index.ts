@@ -23,6 +23,7 @@ export const heading = element({
     level: { type: 'choice', label: 'Level', options: LEVELS },
   },
   sample: { text: 'Four islands, one morning', level: 2 },
+  begins: { text: 'Heading', level: 2 },
   markup: content => {
     const level = LEVELS.find(it => it === content.level) ?? 2;
     return h(`h${level}`, { part: 'text' }, plain(content, 'text'));

@@ -27,6 +27,7 @@ export const icon = element({
     alt: { type: 'plain', label: 'What it says, where words beside it do not' },
   },
   sample: { icon: 'anchor', alt: '' },
+  begins: { icon: 'info', alt: '' },
   markup: (content, context) =>
     h('span', { part: 'box' }, iconOf('icon', content.icon, context, plain(content, 'alt'))),
   summary: content => plain(content, 'alt') || plain(content, 'icon'),

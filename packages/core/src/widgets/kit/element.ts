@@ -12,8 +12,12 @@ export interface Part {
   host?: string;
   /** States it can be in besides rest. */
   states?: readonly State[];
-  /** The part it stands in; the first part stands in what holds the element. */
+  /** The part whose being open or chosen is its selected state, where that is another than the host of its other states. */
+  selectedWith?: string;
+  /** The part it stands in; one that stands in none is outermost, and stands in what holds the element. */
   inside?: string;
+  /** Of an outermost part of an item: the part of the holder that its view is placed in; the one for widgets where left out. */
+  placedIn?: string;
   /** The part inside it that is used: its states are those of that control (`:has(…)`), a pointer's are its own. */
   within?: string;
   /** No element of its own: a pseudo-element of the part it stands in. */
@@ -37,6 +41,13 @@ export const ELEMENT_FAMILIES = [
 ] as const;
 export type ElementFamily = (typeof ELEMENT_FAMILIES)[number]['name'];
 
+/** A widget within another that is about to be made or shown; what it does not say is as it is at first, or in its sample. */
+export interface Held {
+  widget: string;
+  content?: Readonly<Record<string, Content>>;
+  holds?: readonly Held[];
+}
+
 /** A kind of thing that the guide has a default for. */
 export interface ElementType {
   name: string;
@@ -51,20 +62,32 @@ export interface ElementType {
   longFormAxes?: readonly string[];
   /** The part that widgets are placed in; null where it takes none. */
   holds: string | null;
+  /** The items that alone can stand in it; any widget that is no item where left out. */
+  accepts?: readonly string[];
+  /** Of an item: the only elements that it can stand in. */
+  onlyIn?: readonly string[];
   /** What stands in it is long-form text. */
   longForm?: true;
-  /** Widgets that a new one holds; none where left out. */
-  holdsAtFirst?: readonly string[];
-  /** Widgets that it is shown with while it stands on no page; buttons where left out. */
-  sampleHolds?: readonly string[];
+  /** What a new one holds; nothing where left out. */
+  holdsAtFirst?: readonly Held[];
+  /** What it is shown with while it stands on no page; two buttons where left out. */
+  sampleHolds?: readonly Held[];
   /** What the program itself says, lowest of all origins. */
   program: Styles;
   /** Declarations below all ranks, by part or `tag.part`: what undoes a browser’s ways that no property here can. */
   base?: Readonly<Record<string, string>>;
   content: Readonly<Record<string, ContentField>>;
-  /** What a new one begins with; also shown in the specimen. */
+  /** Of an item: what carries its content where it cannot stand, before what stands in it. */
+  loose?(content: Readonly<Record<string, Content>>): readonly Held[];
+  /** What it is shown with in the specimen. */
   sample: Readonly<Record<string, Content>>;
+  /** What a new one begins with: words that ask to be replaced, and nothing that would be wrong if it were published. */
+  begins: Readonly<Record<string, Content>>;
   markup?(content: Readonly<Record<string, Content>>, context: MarkupContext): VElement;
+  /** Of an item: further pieces of it, which its holder places where its markup asks for them by name. */
+  views?: Readonly<
+    Record<string, (content: Readonly<Record<string, Content>>, context: MarkupContext) => VElement>
+  >;
   /** One line that names an instance in the outline. */
   summary?(content: Readonly<Record<string, Content>>): string;
 }

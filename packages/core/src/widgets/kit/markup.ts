@@ -1,4 +1,4 @@
-import type { LinkTarget, RichText } from '../../content/index.ts';
+import type { Content, LinkTarget, RichText } from '../../content/index.ts';
 
 /** As much of a picture, or of a file that is linked to, as markup says. */
 export interface MarkupAsset {
@@ -24,11 +24,15 @@ export const CHILDREN = Symbol('children');
 export interface EachChild {
   each(index: number): VElement;
 }
+/** Where one view of each item held goes; what is no item is left out there. */
+export interface ItemViews {
+  items: string;
+}
 /** Where the ground of the section above or below shows. */
 export interface NeighbourGround {
   neighbour: 'above' | 'below';
 }
-export type VNode = VElement | string | typeof CHILDREN | EachChild | NeighbourGround;
+export type VNode = VElement | string | typeof CHILDREN | EachChild | ItemViews | NeighbourGround;
 
 type Attrs = VElement['attrs'] & { part?: string };
 
@@ -90,6 +94,18 @@ export interface MarkupContext {
   assetUrl(asset: MarkupAsset): string;
   /** Whether the guide, or what is set here, says anything of a part that is there only then. */
   speaks(part: string): boolean;
+  /** An id for a part of this very instance, which no other thing on the page has. */
+  id(name: string): string;
+  /** What the holder of an item says, and the item’s place in it; null for what is no item, or stands in no holder. */
+  item: {
+    readonly holder: Readonly<Record<string, Content>>;
+    /** Its number in the holder, from 0. */
+    index(): number;
+    /** An id for something of the holder. */
+    holderId(name: string): string;
+  } | null;
+  /** Something in it is being edited, so that it stands open whatever it is published as. */
+  isOpen: boolean;
   siteName: string;
   homeHref: string;
   /** Links that lead away open a window of their own. */

@@ -1,4 +1,4 @@
-import { plainOf } from '../../content/index.ts';
+import { plainOf, richText } from '../../content/index.ts';
 import { linkStates, runBaseline } from '../kit/baseline.ts';
 import { element, programStyles, rich } from '../kit/element.ts';
 import { h, runParts, runsToNodes } from '../kit/markup.ts';
@@ -51,6 +51,7 @@ export const list = element({
     ],
     order: 'free',
   },
+  begins: { items: richText('First entry', 'Second entry'), order: 'free' },
   markup: (content, context) =>
     h(
       content.order === 'numbered' ? 'ol' : 'ul',

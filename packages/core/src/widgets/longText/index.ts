@@ -17,8 +17,8 @@ export const longText = element({
   axes: ['look'],
   holds: 'row',
   longForm: true,
-  holdsAtFirst: ['text'],
-  sampleHolds: ['heading', 'text', 'picture', 'text', 'quote'],
+  holdsAtFirst: [{ widget: 'text' }],
+  sampleHolds: ['heading', 'text', 'picture', 'text', 'quote'].map(widget => ({ widget })),
   program: programStyles({
     'box/display': 'flow-root',
     'box/width': '100%',
@@ -31,6 +31,7 @@ export const longText = element({
   }),
   content: {},
   sample: {},
+  begins: {},
   markup: () =>
     h('div', { part: 'box' }, { each: index => h('div', { part: index === 0 ? 'first' : 'row' }) }),
 });

@@ -39,6 +39,7 @@ export const navigation = element({
   }),
   content: { label: { type: 'plain', label: 'Name for screen readers' } },
   sample: { label: 'Main' },
+  begins: { label: '' },
   markup: (content, context) =>
     h(
       'nav',

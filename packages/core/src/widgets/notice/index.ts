@@ -1,4 +1,4 @@
-import { plainOf } from '../../content/index.ts';
+import { plainOf, richText } from '../../content/index.ts';
 import { corners, flatParagraph, line, runBaseline, sides } from '../kit/baseline.ts';
 import { element, plain, programStyles, rich } from '../kit/element.ts';
 import { h, runParts, runsToNodes } from '../kit/markup.ts';
@@ -39,6 +39,7 @@ export const notice = element({
     text: { type: 'rich', label: 'Words' },
   },
   sample: { word: 'Note', text: [[{ text: 'The 09:40 to Carrow sails from berth three.' }]] },
+  begins: { word: 'Note', text: richText('Write the notice here.') },
   markup: (content, context) =>
     h(
       'div',

@@ -40,4 +40,5 @@ export const page = element({
   }),
   content: {},
   sample: {},
+  begins: {},
 });

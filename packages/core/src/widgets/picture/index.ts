@@ -49,6 +49,7 @@ export const picture = element({
     caption: { type: 'plain', label: 'Caption' },
   },
   sample: { asset: null, alt: 'A ferry at the quay', caption: 'Carrow quay at first light' },
+  begins: { asset: null, alt: '', caption: '' },
   markup: (content, context) =>
     h(
       'figure',

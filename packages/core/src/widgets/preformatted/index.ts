@@ -31,6 +31,7 @@ export const preformatted = element({
   }),
   content: { text: { type: 'plain', label: 'Text', long: true } },
   sample: { text: 'Hesk   07:10\nCarrow 07:55' },
+  begins: { text: 'Write the text here.' },
   markup: content =>
     h('pre', { part: 'box', tabindex: 0 }, h('code', { part: 'text' }, plain(content, 'text'))),
   summary: content => plain(content, 'text'),

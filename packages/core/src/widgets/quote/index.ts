@@ -1,4 +1,4 @@
-import { plainOf } from '../../content/index.ts';
+import { plainOf, richText } from '../../content/index.ts';
 import { flatFigure, flatParagraph, linkStates, runBaseline } from '../kit/baseline.ts';
 import { element, plain, programStyles, rich } from '../kit/element.ts';
 import { h, runParts, runsToNodes } from '../kit/markup.ts';
@@ -43,6 +43,7 @@ export const quote = element({
     words: [[{ text: 'You hear the engine before you see the light.' }]],
     source: 'A passenger, on the early boat',
   },
+  begins: { words: richText('Write what was said here.'), source: '' },
   markup: (content, context) =>
     h(
       'figure',

@@ -17,7 +17,7 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
     },
     axes: name === 'header' ? ['width', 'padding', 'scrolling'] : ['width', 'padding'],
     holds: 'inner',
-    sampleHolds: ['heading', 'text', 'button'],
+    sampleHolds: ['heading', 'text', 'button'].map(widget => ({ widget })),
     base: groundBase,
     program: programStyles({
       ...groundProgram,
@@ -37,6 +37,7 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
     }),
     content: {},
     sample: {},
+    begins: {},
     markup: (_, context) =>
       h(tag, { part: 'box' }, ...groundMarkup(context), h('div', { part: 'inner' }, CHILDREN)),
   });

@@ -19,5 +19,6 @@ export const siteTitle = element({
   }),
   content: {},
   sample: {},
+  begins: {},
   markup: (_, context) => h('a', { part: 'link', href: context.homeHref }, context.siteName),
 });

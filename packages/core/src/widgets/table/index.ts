@@ -58,6 +58,7 @@ export const table = element({
     rows: 'From | Leaves | Back\nHesk | 07:10 | 09:40\nCarrow | 07:55 | 10:25',
     caption: 'Weekdays in winter',
   },
+  begins: { rows: 'Column | Column\nCell | Cell', caption: '' },
   markup: content => {
     const [head = [], ...rows] = tableRows(plain(content, 'rows'));
     const figures = head.map((_, i) => rows.length > 0 && rows.every(row => isFigure(row[i] ?? '')));

@@ -1,4 +1,4 @@
-import { plainOf } from '../../content/index.ts';
+import { plainOf, richText } from '../../content/index.ts';
 import { flatParagraph, linkStates, runBaseline } from '../kit/baseline.ts';
 import { element, programStyles, rich } from '../kit/element.ts';
 import { h, runParts, runsToNodes } from '../kit/markup.ts';
@@ -41,6 +41,7 @@ export const text = element({
       ],
     ],
   },
+  begins: { text: richText('Write the text here.') },
   markup: (content, context) =>
     h(
       'div',

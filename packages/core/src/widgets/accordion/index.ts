@@ -1,0 +1,36 @@
+import { element, programStyles } from '../kit/element.ts';
+import { CHILDREN, h } from '../kit/markup.ts';
+
+/** Entries of which the titles show, and the rest of each when it is opened. */
+export const accordion = element({
+  name: 'accordion',
+  label: 'Accordion',
+  family: 'structure',
+  parts: { accordion: { label: 'Accordion', kind: 'box' } },
+  axes: ['look'],
+  holds: 'accordion',
+  accepts: ['accordionEntry'],
+  holdsAtFirst: [
+    { widget: 'accordionEntry', content: { title: 'First title' } },
+    { widget: 'accordionEntry', content: { title: 'Second title' } },
+    { widget: 'accordionEntry', content: { title: 'Third title' } },
+  ],
+  sampleHolds: [
+    { widget: 'accordionEntry', content: { title: 'May dogs come along?' } },
+    { widget: 'accordionEntry', content: { title: 'What if it blows?' } },
+    { widget: 'accordionEntry', content: { title: 'Where do cars line up?' } },
+  ],
+  program: programStyles({
+    'accordion/display': 'flex',
+    'accordion/flexDirection': 'column',
+    'accordion/alignItems': 'stretch',
+  }),
+  content: {
+    open: { type: 'choice', label: 'Open at first', options: ['none', 'first', 'all'] },
+    several: { type: 'choice', label: 'Open at the same time', options: ['several', 'one'] },
+    level: { type: 'choice', label: 'Level of the titles', options: [2, 3, 4, 5, 6] },
+  },
+  sample: { open: 'none', several: 'several', level: 3 },
+  begins: { open: 'none', several: 'several', level: 3 },
+  markup: () => h('div', { part: 'accordion' }, CHILDREN),
+});
