@@ -36,11 +36,16 @@ const jest = project => [
 const STEPS = [
   [
     'types',
-    ...['packages/core', 'apps/server', 'apps/web', 'e2e', 'bench'].map(project => [
-      process.execPath,
-      [tsc, '-p', project],
-    ]),
+    ...[
+      'packages/core',
+      'packages/core/tsconfig.behaviours.json',
+      'apps/server',
+      'apps/web',
+      'e2e',
+      'bench',
+    ].map(project => [process.execPath, [tsc, '-p', project]]),
   ],
+  ['behaviours', [process.execPath, [join(ROOT, 'scripts/behaviours.mjs'), '--check']]],
   ['lint', [bin('biome'), ['ci', '--colors=off', '--error-on-warnings', '.']]],
   ['core', jest('core')],
   ['planted', [process.execPath, [join(ROOT, 'scripts/planted.mjs')]]],

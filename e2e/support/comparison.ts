@@ -43,7 +43,7 @@ export const sheetStyles = (site: Site) => {
   return [
     printLayerOrder(rules),
     BASE_CSS,
-    printElementBases(),
+    printElementBases(null, 'sheet'),
     ...[rootBlock(site, 'sheet'), ...schemeBlocks(site)].map(printBlock),
     printRules(site, rules, 'sheet'),
   ].join('\n');

@@ -235,7 +235,7 @@ describe('items', () => {
   });
   it('become what carries their content where they cannot stand, and that is told', () => {
     const pasted = must(pasteThings(demo, clipped('asked-dogs'), 'questions', 0));
-    expect(pasted.loosened).toEqual(['Entry']);
+    expect(pasted.loosened).toEqual(['accordionEntry']);
     const site = after(demo, pasted.edits);
     const made = nodesUnder(site, 'questions').slice(0, 3);
     expect(made.map(it => site.kinds.widget.get(it)?.widget)).toEqual(['heading', 'text', 'accordion']);

@@ -7,6 +7,9 @@ import { CONTENT_TYPES, TAKEN_HOME } from './contentTypes';
 /** A plain step of an address, as releases are written with; anything else is not looked for. */
 const STEP = /^[a-zA-Z0-9][a-zA-Z0-9._-]{0,200}$/;
 
+/** Folder of a site’s modules, below its root; named here again, since this process loads nothing of the core. */
+const MODULES = 'behaviours';
+
 /** Characters of an address that are looked at. */
 const LONGEST_ADDRESS = 2000;
 
@@ -20,21 +23,23 @@ export interface SitesSettings {
 }
 
 /**
- * Published sites, as plain files. No cookie is read or set, and no page runs a script or keeps anything in the browser: all
+ * Published sites, as plain files. No cookie is read or set. A page runs the modules of its own site and no other script: all
  * sites share this host, and nothing of one may meet another.
  */
 export function answerer(query: Query, storage: Storage, { host, program, secure }: SitesSettings) {
-  const safe = {
+  const origin = `${secure ? 'https' : 'http'}://${host}`;
+  /** `slug` names the site whose modules may run; none where nothing of a site is answered. */
+  const safe = (slug: string | null = null) => ({
     'x-content-type-options': 'nosniff',
     'referrer-policy': 'strict-origin-when-cross-origin',
     'cross-origin-opener-policy': 'same-origin',
-    'content-security-policy': `default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self' ${program}`,
+    'content-security-policy': `default-src 'none'; ${slug === null ? '' : `script-src ${origin}/${slug}/${MODULES}/; `}style-src 'self'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self' ${program}`,
     ...(secure && { 'strict-transport-security': 'max-age=31536000' }),
-  };
+  });
   const say = (response: ServerResponse, status: number, words: string, headers = {}) => {
     const body = `<!doctype html><html lang="en"><meta charset="utf-8"><title>${words}</title><h1>${words}</h1></html>`;
     response.writeHead(status, {
-      ...safe,
+      ...safe(),
       'content-type': 'text/html; charset=utf-8',
       'content-length': Buffer.byteLength(body),
       'cache-control': 'no-store',
@@ -75,7 +80,7 @@ export function answerer(query: Query, storage: Storage, { host, program, secure
     }
     const html = name.endsWith('.html');
     response.writeHead(200, {
-      ...safe,
+      ...safe(slug),
       'content-type': CONTENT_TYPES[extname(name)] ?? 'application/octet-stream',
       'content-length': data.length,
       ...(TAKEN_HOME.test(name) && { 'content-disposition': 'attachment' }),

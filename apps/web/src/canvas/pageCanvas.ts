@@ -50,6 +50,13 @@ export class PageCanvas {
     this.applyForced();
   }
 
+  /** Shows what is closed open around some things; nothing of that is published. */
+  openAround(ids: readonly Id[]): void {
+    if (!this.site || this.held) return;
+    this.markup.openAround(this.site, ids);
+    this.applyForced();
+  }
+
   /** Leaves its content alone while words are written in it; styles still follow. */
   hold(): void {
     if (this.site) this.held = { since: this.site, touched: new Set(), all: false };

@@ -1,8 +1,10 @@
 import {
   AREAS,
   effectsOf,
+  elementOfNode,
   getRecord,
   type Id,
+  isItem,
   isNode,
   type MarkupOptions,
   type NodeRecord,
@@ -19,13 +21,39 @@ import {
   usersOf,
 } from '@cove/core';
 
+const holderId = (site: Site, id: Id): Id | null => {
+  const node = getRecord(site, id);
+  return isNode(node) ? node.at.parent : null;
+};
+
+/** Items that a thing is or stands in. */
+function itemsAround(site: Site, id: Id): Id[] {
+  const found: Id[] = [];
+  for (let at = getRecord(site, id); isNode(at); at = getRecord(site, at.at.parent))
+    if (isItem(elementOfNode(at))) found.push(at.id);
+  return found;
+}
+
 /** The elements of one page in a document, kept equal to a site by drawing anew only what an edit alters. */
 export class PageMarkup {
   constructor(
     private readonly document: Document,
     private readonly page: Id,
-    private readonly options: MarkupOptions,
+    private options: MarkupOptions,
   ) {}
+
+  /** Shows what is closed on the page open around some things, and what was open for others as it is published. */
+  openAround(site: Site, ids: readonly Id[]): void {
+    const page = site.kinds.page.get(this.page);
+    const open = new Set(ids.flatMap(id => itemsAround(site, id)));
+    const before = this.options.open ?? new Set<Id>();
+    if (!page || before === 'all') return;
+    const other = [...open].filter(id => !before.has(id)).concat([...before].filter(id => !open.has(id)));
+    if (other.length === 0) return;
+    this.options = { ...this.options, open };
+    // Which of several is open is for their holder to show.
+    this.draw(site, page, new Set(other.flatMap(id => holderId(site, id) ?? [])));
+  }
 
   /** Everything anew. */
   all(site: Site): void {
@@ -136,9 +164,14 @@ export class PageMarkup {
     return template.content.firstElementChild;
   }
 
-  /** Draws one thing anew, with all that stands in it. */
+  /** Draws one thing anew, with all that stands in it; of an item in several pieces, what holds it. */
   one(site: Site, node: NodeRecord): void {
     const page = site.kinds.page.get(this.page);
+    const holder = elementOfNode(node).views ? getRecord(site, node.at.parent) : undefined;
+    if (isNode(holder)) {
+      this.one(site, holder);
+      return;
+    }
     const element = this.find(node.id);
     const fresh = page && element && this.drawn(site, page, node);
     if (fresh) element.replaceWith(fresh);

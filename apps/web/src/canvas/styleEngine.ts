@@ -85,7 +85,9 @@ export class StyleEngine {
     this.guide = new RuleSheet(view, mode, this.layers);
     this.own = new RuleSheet(view, mode, this.layers);
     this.base = new view.CSSStyleSheet();
-    this.base.replaceSync(`${FACES}\n${BASE_CSS}\n${printElementBases()}\n${printKeyframes()}\n${extra}`);
+    this.base.replaceSync(
+      `${FACES}\n${BASE_CSS}\n${printElementBases(null, mode)}\n${printKeyframes()}\n${extra}`,
+    );
     this.faces = new view.CSSStyleSheet();
     document.adoptedStyleSheets = [
       this.layers.sheet,

@@ -140,11 +140,12 @@ export function Canvas({
   }, [measure]);
 
   useEffect(() => {
+    canvas.current?.openAround(picked ? [picked.node, ...others] : []);
     canvas.current?.force(picked ? { ...picked, state } : null);
     // The bench shows first: laying out what the page is scrolled to takes longer than all else.
     const frame = requestAnimationFrame(bring);
     return () => cancelAnimationFrame(frame);
-  }, [picked, state, bring]);
+  }, [picked, others, state, bring]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: measured anew with what is picked besides
   useEffect(() => {
@@ -177,6 +178,8 @@ export function Canvas({
     const made = new PageCanvas(document, view, session.id, page);
     canvas.current = made;
     made.show(session.site, null);
+    const { picked: one, others: more } = now.current;
+    made.openAround(one ? [one.node, ...more] : []);
     const elementAt = (event: Event) => (event.target instanceof view.Element ? event.target : null);
     const wasDragged = letDrag(made, view, {
       site: () => session.site,

@@ -73,7 +73,10 @@ export function Outline({
       picked={nodes}
       onPick={(id, more) => (more ? selection.toggle(id) : selection.pickNode(id))}
       onKey={(_, event) => acts.onKey(event)}
-      canDrop={(id, drop) => placeOfDrop(site, dragged(id), drop) !== null}
+      canDrop={(id, drop) => {
+        const to = placeOfDrop(site, dragged(id), drop);
+        return to !== null && acts.canMove(dragged(id), to.parent, to.index);
+      }}
       onDrop={
         fixed
           ? null

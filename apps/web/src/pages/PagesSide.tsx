@@ -1,4 +1,4 @@
-import { type Id, type Site, sectionsIn, WIDGETS } from '@cove/core';
+import { type Id, type Site, sectionsIn, withArticle } from '@cove/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useStationActs } from '../acts/stationActs.tsx';
 import type { Selection } from '../onPage/useSelection.ts';
@@ -27,6 +27,7 @@ export function PagesSide({
   /** Asks for a section at a place among the sections. */
   onSeam(index: number): void;
 }) {
+  const mayContent = useMay('content');
   const mayChoose = useMay('choice');
   const [listed, setListed] = useState(false);
   const [about, setAbout] = useState(false);
@@ -52,13 +53,13 @@ export function PagesSide({
                 words: 'library ready',
                 run: () => onSeam(sectionsIn(site, page, 'main').length),
               },
-              ...WIDGETS.map(widget => ({
-                label: `Add a ${widget.label.toLowerCase()}`,
-                words: `widget ${widget.family}`,
-                run: () => acts.addWidgetOf(widget.name),
-              })),
             ]
           : []),
+        ...acts.addable.map(widget => ({
+          label: `Add ${withArticle(widget.label)}`,
+          words: `widget ${widget.family}`,
+          run: () => acts.addWidgetOf(widget.name),
+        })),
         ...(can.duplicate ? [{ label: 'Duplicate the selection', keys: 'Ctrl+D', run: acts.duplicate }] : []),
         ...(can.remove ? [{ label: 'Delete the selection', keys: 'Delete', run: () => acts.remove() }] : []),
         ...(can.group ? [{ label: 'Group the selection', keys: 'Ctrl+G', run: acts.group }] : []),
@@ -82,24 +83,26 @@ export function PagesSide({
             Overrides…
           </Button>
         </h2>
-        <Outline site={site} page={page} selection={selection} acts={acts} fixed={!mayChoose} />
+        <Outline site={site} page={page} selection={selection} acts={acts} fixed={!mayContent} />
       </div>
-      {mayChoose && (
+      {mayContent && (
         <div className="grid gap-1 border-t border-hair px-3.5 py-2">
           <div className="flex gap-1">
             <ActMenu
               label="Add a widget"
               className="h-7! flex-1 rounded! text-teal"
-              options={WIDGETS.map(({ name, label }) => ({ value: name, label }))}
+              options={acts.addable.map(({ name, label }) => ({ value: name, label }))}
               onChoose={acts.addWidgetOf}
             />
-            <Button
-              kind="line"
-              className="text-teal!"
-              onClick={() => onSeam(sectionsIn(site, page, 'main').length)}
-            >
-              Section
-            </Button>
+            {mayChoose && (
+              <Button
+                kind="line"
+                className="text-teal!"
+                onClick={() => onSeam(sectionsIn(site, page, 'main').length)}
+              >
+                Section
+              </Button>
+            )}
           </div>
           <div className="-ml-2 flex flex-wrap">
             <Button disabled={!can.duplicate} title="Ctrl+D" onClick={acts.duplicate}>

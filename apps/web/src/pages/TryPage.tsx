@@ -1,4 +1,5 @@
 import { type Id, pageFolder, pagesInOrder, type Site } from '@cove/core';
+import { startBehaviours } from '@cove/core/behaviours';
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -39,7 +40,18 @@ export function TryPage({
   const session = useSession();
   const navigate = useNavigate();
   const canvas = useRef<PageCanvas | null>(null);
-  useEffect(() => session.onTouched((now, touched) => canvas.current?.show(now, touched)), [session]);
+  const stop = useRef<(() => void) | null>(null);
+  useEffect(
+    () =>
+      session.onTouched((now, touched) => {
+        if (!canvas.current) return;
+        canvas.current.show(now, touched);
+        // What was drawn anew listens to nobody yet.
+        stop.current?.();
+        stop.current = startBehaviours(canvas.current.document);
+      }),
+    [session],
+  );
   const follow = (document: Document, href: string) => {
     const to = leadsTo(session.site, page, href);
     if (!to) toast('This link leads nowhere yet.');
@@ -57,7 +69,9 @@ export function TryPage({
         const made = new PageCanvas(document, view, session.id, page, { links: true });
         canvas.current = made;
         made.show(site, null);
+        stop.current = startBehaviours(document);
         document.addEventListener('click', event => {
+          if (event.defaultPrevented) return;
           const link = event.target instanceof view.Element ? event.target.closest('a[href]') : null;
           if (!link) return;
           event.preventDefault();
@@ -69,6 +83,7 @@ export function TryPage({
           toast('On the published site the form would be sent.');
         });
         return () => {
+          stop.current?.();
           canvas.current = null;
         };
       }}

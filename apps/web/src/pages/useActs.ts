@@ -3,10 +3,11 @@ import {
   addWidget,
   duplicateNodes,
   type Edit,
-  elementOfNode,
+  elementNamed,
   getRecord,
   groupNodes,
   type Id,
+  isItem,
   isNode,
   joinTexts,
   moveNodes,
@@ -14,11 +15,14 @@ import {
   nodesUnder,
   nudge,
   outermost,
+  placeFor,
   type Result,
   removeNodes,
   type Site,
   sectionsIn,
   ungroup,
+  WIDGETS,
+  withArticle,
 } from '@cove/core';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
@@ -47,6 +51,7 @@ type Keys = Pick<KeyboardEvent, 'key' | 'altKey' | 'ctrlKey' | 'metaKey' | 'shif
 export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, pickAll }: Selection) {
   const commit = useCommit();
   const session = useSession();
+  const mayContent = useMay('content');
   const mayChoose = useMay('choice');
   const mayAll = useMay('guide');
 
@@ -102,22 +107,24 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
   const move = (ids: readonly Id[], parent: Id, index: number) =>
     run(moveNodes(session.site, ids, parent, index), `Move ${called(ids)}`, ids);
 
-  /** Into the picked section or group, else right after the picked widget, else at the end of the page. */
+  /** From what is picked, else from the last section. */
+  const from = (now: Site): Id | undefined => picked?.node ?? sectionsIn(now, page, 'main').at(-1)?.id;
   const addWidgetOf = (widget: string) => {
     const now = session.site;
-    const at = picked ? getRecord(now, picked.node) : undefined;
-    const holds = isNode(at) && elementOfNode(at).holds !== null;
-    const last = sectionsIn(now, page, 'main').at(-1)?.id;
-    const parent = holds ? at.id : at?.kind === 'widget' ? at.at.parent : last;
-    if (parent === undefined) {
+    const place = placeFor(now, from(now) ?? '', widget);
+    if (!place) {
       toast.error('Add a section first: widgets stand in sections.');
       return;
     }
-    const siblings = nodesUnder(now, parent);
-    const index = isNode(at) && !holds ? siblings.indexOf(at.id) + 1 : siblings.length;
-    const made = addWidget(now, parent, index, widget);
-    if (commit(made.edits, `Add a ${widget}`)) pickNode(made.id);
+    const made = addWidget(now, place.parent, place.index, widget);
+    if (commit(made.edits, `Add ${withArticle(elementNamed(widget).label)}`)) pickNode(made.id);
   };
+
+  /** Widgets that can be added: items of what is picked first, the others where this person may choose. */
+  const addable = useMemo(() => {
+    const items = WIDGETS.filter(it => isItem(it) && placeFor(site, picked?.node ?? '', it.name) !== null);
+    return mayContent ? [...items, ...(mayChoose ? WIDGETS.filter(it => !isItem(it)) : [])] : [];
+  }, [site, picked, mayContent, mayChoose]);
 
   /** Taking things away or doubling them needs the right to all they bring. */
   const can = useMemo(() => {
@@ -125,7 +132,7 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
       return { remove: false, duplicate: false, group: false, ungroup: false, join: false };
     const grouped = groupNodes(site, nodes);
     const parted = nodes.length === 1 ? ungroup(site, nodes[0] ?? '') : null;
-    const doubled = !mayAll && mayChoose ? duplicateNodes(site, nodes) : null;
+    const doubled = !mayAll && mayContent ? duplicateNodes(site, nodes) : null;
     return {
       remove: mayAll || session.mayMake(removeNodes(site, nodes)),
       duplicate: mayAll || (doubled?.ok === true && session.mayMake(doubled.value.edits)),
@@ -133,23 +140,22 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
       join: mayChoose && nodes.length > 1 && joinTexts(site, nodes).ok,
       ungroup: mayChoose && parted?.ok === true && (mayAll || session.mayMake(parted.value.edits)),
     };
-  }, [site, session, nodes, mayAll, mayChoose]);
+  }, [site, session, nodes, mayAll, mayChoose, mayContent]);
 
   useClipboard({
     picked: nodes,
-    place: kind => {
+    place: node => {
       const now = session.site;
       const at = picked ? getRecord(now, picked.node) : undefined;
-      if (kind === 'section') {
+      if (node.kind === 'section') {
         let up = at;
         while (up?.kind === 'widget') up = getRecord(now, up.at.parent);
         const sections = sectionsIn(now, page, 'main').map(it => it.id);
         const index = isNode(up) ? sections.indexOf(up.id) + 1 : 0;
         return { parent: page, index: index === 0 ? sections.length : index };
       }
-      if (!isNode(at)) return null;
-      if (elementOfNode(at).holds !== null) return { parent: at.id, index: nodesUnder(now, at.id).length };
-      return { parent: at.at.parent, index: nodesUnder(now, at.at.parent).indexOf(at.id) + 1 };
+      // An item that finds no holder becomes plain widgets, which stand where a text can.
+      return isNode(at) ? (placeFor(now, at.id, node.widget) ?? placeFor(now, at.id, 'text')) : null;
     },
     remove: ids => can.remove && remove(ids),
     onPasted: pickAll,
@@ -175,7 +181,7 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
     const direction = DIRECTIONS[event.key];
     const letter = event.ctrlKey || event.metaKey ? event.key.toLowerCase() : '';
     if (event.key === 'Escape') pick(null);
-    else if (event.altKey && direction && mayChoose) nudgeAll(direction);
+    else if (event.altKey && direction && mayContent) nudgeAll(direction);
     else if (event.key === 'Delete' || event.key === 'Backspace') {
       if (can.remove) remove();
     } else if (letter === 'd') {
@@ -186,6 +192,13 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
     event.preventDefault();
   };
 
-  return { can, remove, duplicate, group, ungroup: split, join, move, addWidgetOf, onKey };
+  /** Whether they can be moved there by this person. */
+  const canMove = (ids: readonly Id[], parent: Id, index: number): boolean => {
+    if (mayAll) return true;
+    const moved = moveNodes(session.site, ids, parent, index);
+    return moved.ok && session.mayMake(moved.value);
+  };
+
+  return { can, remove, duplicate, group, ungroup: split, join, move, canMove, addable, addWidgetOf, onKey };
 }
 export type Acts = ReturnType<typeof useActs>;

@@ -1,4 +1,15 @@
-import { copyThings, type Edit, type Id, nameOf, pasteThings, readClip, removeRecord } from '@cove/core';
+import {
+  copyThings,
+  type Edit,
+  elementNamed,
+  type Id,
+  type NodeRecord,
+  nameOf,
+  pasteThings,
+  readClip,
+  removeRecord,
+  withArticle,
+} from '@cove/core';
 import { useEffect } from 'react';
 import { toast } from 'sonner';
 import { useCommit, useSession } from '../session/context.tsx';
@@ -16,7 +27,7 @@ interface Wish {
   /** The things that are picked. */
   picked: readonly Id[];
   /** Where what is pasted goes: into or after what is picked. */
-  place(kind: 'section' | 'widget'): { parent: Id; index: number } | null;
+  place(node: NodeRecord): { parent: Id; index: number } | null;
   remove(ids: readonly Id[]): void;
   onPasted(ids: readonly Id[]): void;
   mayPaste: boolean;
@@ -55,7 +66,8 @@ export function useClipboard(wish: Wish): void {
       const clip = readClip(event.clipboardData?.getData('text/plain') ?? '');
       if (!clip) return;
       event.preventDefault();
-      const place = now.current.place(clip.things[0]?.[0]?.kind ?? 'widget');
+      const first = clip.things[0]?.[0];
+      const place = first ? now.current.place(first) : null;
       if (!place) {
         toast.error('Select where to paste first.');
         return;
@@ -65,9 +77,14 @@ export function useClipboard(wish: Wish): void {
         toast.error(pasted.problem.message);
         return;
       }
-      const { edits, ids, left } = pasted.value;
+      const { edits, ids, left, loosened } = pasted.value;
       if (!commit(edits, 'Paste')) return;
       now.current.onPasted(ids);
+      for (const name of loosened) {
+        const { label, onlyIn = [] } = elementNamed(name);
+        const holders = onlyIn.map(it => withArticle(elementNamed(it).label)).join(' or ');
+        toast(`Pasted as plain widgets: ${withArticle(label)} stands only in ${holders}.`);
+      }
       if (left.length > 0) toast(`Missing here: ${left.join(', ')}. References to them were removed.`);
       const asWas = pasteThings(session.site, clip, place.parent, place.index, 'keep');
       if (!asWas.ok || looksOf(asWas.value.edits) === looksOf(edits)) return;

@@ -21,7 +21,7 @@ const EVERYTHING: MarkupContext = {
   assetUrl: () => '',
   speaks: () => true,
   id: name => name,
-  item: null,
+  item: { holder: {}, index: () => 0, openIndex: () => null, holderId: name => name },
   isOpen: false,
   siteName: '',
   homeHref: '#',

@@ -9,6 +9,8 @@ export interface Head {
   /** CSS inside the document, for previews. */
   css?: string;
   preload?: readonly string[];
+  /** Addresses of modules that are run once the page is read. */
+  modules?: readonly string[];
   /** Search engines are asked to stay away. */
   unindexed?: boolean;
   icon?: { href: string; type: string } | undefined;
@@ -49,6 +51,7 @@ export function printDocument(
     sheets,
     css,
     preload = [],
+    modules = [],
     unindexed = false,
     icon,
     address,
@@ -72,6 +75,7 @@ export function printDocument(
       href => `<link rel="preload" href="${attr(href)}" as="font" type="font/woff2" crossorigin>`,
     ),
     ...sheets.map(href => `<link rel="stylesheet" href="${attr(href)}">`),
+    ...modules.map(src => `<script type="module" src="${attr(src)}"></script>`),
     // Nothing printed from values can hold `</`; this keeps it so whatever comes to be printed.
     css === undefined ? '' : `<style>${css.replaceAll('</', '<\\/')}</style>`,
     '</head>',

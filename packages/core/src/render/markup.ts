@@ -84,23 +84,26 @@ const partId = (instance: string, name: string): string =>
   name === '' ? `w-${instance}` : `w-${instance}-${name}`;
 
 /** What an item is told of its holder. */
-function itemIn(
-  site: Site,
-  { element, node, parent }: Scope,
-  { sample }: MarkupOptions,
-): MarkupContext['item'] {
+function itemIn(site: Site, scope: Scope, { sample, open }: MarkupOptions): MarkupContext['item'] {
+  const { element, node, parent } = scope;
   if (!isItem(element)) return null;
   const holder = parent?.scope.node;
-  if (holder?.kind === 'widget' && node)
+  if (holder?.kind !== 'widget' || !node)
     return {
-      holder: holder.content,
-      index: () => nodesUnder(site, holder.id).indexOf(node.id),
-      holderId: name => partId(holder.id, name),
+      holder: parent?.scope.element.sample ?? {},
+      index: () => sample?.index ?? 0,
+      openIndex: () => null,
+      holderId: name => partId(sample?.of ?? SAMPLE, name),
     };
+  const siblings = nodesUnder(site, holder.id);
   return {
-    holder: parent?.scope.element.sample ?? {},
-    index: () => sample?.index ?? 0,
-    holderId: name => partId(sample?.of ?? SAMPLE, name),
+    holder: holder.content,
+    index: () => siblings.indexOf(node.id),
+    openIndex() {
+      const found = open === undefined || open === 'all' ? -1 : siblings.findIndex(id => open.has(id));
+      return found < 0 ? null : found;
+    },
+    holderId: name => partId(holder.id, name),
   };
 }
 const SAMPLE = 'sample';

@@ -1,5 +1,6 @@
 import { movementsIn, printKeyframes } from '../properties/index.ts';
 import { type AssetRecord, type PageRecord, type Site, settingsOf } from '../site/index.ts';
+import type { ElementType } from '../widgets/index.ts';
 import { printDocument } from './document.ts';
 import { fingerprint } from './fingerprint.ts';
 import { fontsIn, printFontFaces } from './fonts.ts';
@@ -47,6 +48,11 @@ const printSitemap = (addresses: readonly string[]): string =>
     '</urlset>',
     '',
   ].join('\n');
+
+/** Folder of the modules below a site’s root, which is where its host lets scripts run from. */
+const MODULES = 'behaviours';
+const moduleFile = ({ name, behaviour = '' }: ElementType): string =>
+  `${MODULES}/${name}-${fingerprint(behaviour)}.js`;
 
 /** As seen from the sheet that all pages share, which lies at the root. */
 const SHARED: Printing = { mode: 'published', assetUrl: ({ file }) => `assets/${file}` };
@@ -102,7 +108,7 @@ export function publishSite(site: Site): PublishedSite {
     printFontFaces(fonts, ({ file }) => `fonts/${file}`),
     printLayerOrder(ranks),
     BASE_CSS,
-    printElementBases(used),
+    printElementBases(used, 'published'),
     tokens,
     guideCss,
     printKeyframes([...movementsIn(guideCss), ...pages.flatMap(it => it.movements)]),
@@ -121,7 +127,11 @@ export function publishSite(site: Site): PublishedSite {
     files.set('sitemap.xml', printSitemap(indexed.map(page => `${address}/${pageFolder(site, page)}`)));
     files.set('robots.txt', `User-agent: *\nAllow: /\nSitemap: ${address}/sitemap.xml\n`);
   }
-  for (const [i, { page, html }] of pages.entries()) {
+  const modules = new Map(
+    [...union(pages.map(it => it.behaviours))].map(element => [element, moduleFile(element)]),
+  );
+  for (const [element, file] of modules) files.set(file, element.behaviour ?? '');
+  for (const [i, { page, html, behaviours }] of pages.entries()) {
     const root = toRoot(site, page);
     const addresses = [`${root}${guideFile}`];
     const css = sheets[i];
@@ -143,6 +153,7 @@ export function publishSite(site: Site): PublishedSite {
           description: page.description,
           sheets: addresses,
           preload,
+          modules: behaviours.map(it => `${root}${modules.get(it)}`),
           unindexed: page.unindexed === true,
           icon: icon && { href: `${root}assets/${icon.file}`, type: icon.mime },
           address: address === undefined ? undefined : `${address}/${pageFolder(site, page)}`,

@@ -1,7 +1,15 @@
 import type { Rank } from '../cascade/index.ts';
 import { LIMITS } from '../limits/index.ts';
 import { type MovementName, movementsIn } from '../properties/index.ts';
-import { AREAS, type AssetRecord, type NodeRecord, type PageRecord, type Site } from '../site/index.ts';
+import {
+  AREAS,
+  type AssetRecord,
+  elementOfNode,
+  type NodeRecord,
+  type PageRecord,
+  type Site,
+} from '../site/index.ts';
+import type { ElementType } from '../widgets/index.ts';
 import { classNamesIn, renderBody, tagsIn } from './body.ts';
 import { printHtml } from './html.ts';
 import { toRoot } from './links.ts';
@@ -25,6 +33,8 @@ export interface RenderedPage {
   movements: readonly MovementName[];
   /** Custom properties that its own rules ask for. */
   variables: ReadonlySet<string>;
+  /** Elements on it that come with a published module. */
+  behaviours: readonly ElementType[];
   /** What of it is not shown. */
   problems: readonly Unrenderable[];
 }
@@ -73,6 +83,7 @@ export function renderPage(site: Site, page: PageRecord): RenderedPage {
     rebinds: rebindBlocks(site, page),
     movements: movementsIn(own),
     variables: variablesIn(own),
+    behaviours: [...new Set(nodes.map(elementOfNode))].filter(it => it.behaviour !== undefined),
     problems: hiddenByDepth(
       site,
       AREAS.flatMap(area => sectionsIn(site, page.id, area)),

@@ -8,6 +8,7 @@ import {
   carrierOf,
   ELEMENTS,
   type ElementType,
+  firstPart,
   hostOf,
   isItem,
   ownerOf,
@@ -268,16 +269,22 @@ export function printLayerOrder(ranks: Iterable<Rank>): string {
 }
 
 /** What elements ask for below all ranks; of those whose classes are used, where they are given. */
-export const printElementBases = (used?: ReadonlySet<string>): string => {
-  const rules = ELEMENTS.flatMap(({ name, base = {} }) =>
-    Object.entries(base).flatMap(([target, declarations]) => {
+export function printElementBases(used: ReadonlySet<string> | null, mode: PrintMode): string {
+  const rules = ELEMENTS.flatMap(element => {
+    const { name, base = {}, css = '', cssWithoutScripts = '' } = element;
+    const isUsed = (part: string) => used?.has(`${name}-${part}`) !== false;
+    const declared = Object.entries(base).flatMap(([target, declarations]) => {
       const [part = '', tag = ''] = target.split('.').reverse();
-      const className = `${name}-${part}`;
-      return used && !used.has(className) ? [] : [`:where(${tag}.${className}){${declarations}}`];
-    }),
-  );
-  return rules.length === 0 ? '' : `@layer ${BASE_LAYER}{${rules.join('')}}`;
-};
+      return isUsed(part) ? [`:where(${tag}.${name}-${part}){${declarations}}`] : [];
+    });
+    if (!isUsed(firstPart(element))) return declared;
+    // A canvas runs no script either, and shows what visitors see who do.
+    const without = mode === 'published' && cssWithoutScripts;
+    return [...declared, css, without ? `@media (scripting:none){${without}}` : ''];
+  });
+  const text = rules.join('');
+  return text === '' ? '' : `@layer ${BASE_LAYER}{${text}}`;
+}
 
 /**
  * What holds for every page, below all ranks. Sections off screen are skipped by the browser, so each is a formatting

@@ -7,6 +7,7 @@ import {
   ELEMENT_FAMILIES,
   ELEMENTS,
   type ElementType,
+  elementNamed,
   hostOf,
   statesOf,
   styledParts,
@@ -117,7 +118,7 @@ export function renderCell(
   content: Readonly<Record<string, Content>>,
   assetUrl: (asset: { file: string }) => string,
 ): HtmlElement {
-  const page = specimenScope(row.element, column.scheme, {}).parent?.scope;
+  const page = specimenScope(elementNamed('page'), column.scheme, {});
   const options: MarkupOptions = {
     marks: true,
     links: false,
@@ -148,7 +149,7 @@ export function renderCell(
     const forced = column.state === 'rest' ? sample : force(sample);
     return [{ ...forced, attrs: { ...forced.attrs, 'data-variants': Object.values(variants).join(' ') } }];
   });
-  const classes = page ? classesOf(site, page, 'box') : [];
+  const classes = classesOf(site, page, 'box');
   return {
     tag: 'div',
     attrs: {

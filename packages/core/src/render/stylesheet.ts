@@ -188,7 +188,7 @@ export function pageStyles(
   return [
     printLayerOrder(rules),
     BASE_CSS,
-    printElementBases(used),
+    printElementBases(used ?? null, mode),
     ...blocks.map(printBlock),
     printed,
     printKeyframes(movementsIn(printed)),

@@ -23,6 +23,8 @@ import { quote } from './quote/index.ts';
 import { footer, header, section, sidebar } from './section/index.ts';
 import { siteTitle } from './siteTitle/index.ts';
 import { table } from './table/index.ts';
+import { tabs } from './tabs/index.ts';
+import { tab } from './tabs/tab.ts';
 import { text } from './text/index.ts';
 
 export {
@@ -66,6 +68,8 @@ export const WIDGETS: readonly ElementType[] = [
   column,
   accordion,
   accordionEntry,
+  tabs,
+  tab,
   siteTitle,
   navigation,
 ];

@@ -151,7 +151,7 @@ export interface Pasted {
   ids: Id[];
   /** What could not come along, in words. */
   left: string[];
-  /** Kinds of items that came to stand here as plain widgets, since what they are items of is not here. */
+  /** Elements of items that came to stand here as plain widgets, since what they are items of is not here. */
   loosened: readonly string[];
 }
 
@@ -328,9 +328,9 @@ function loosened(clip: Clip, fits: (node: NodeRecord) => boolean): { clip: Clip
   const things = clip.things.flatMap((nodes): readonly (readonly NodeRecord[])[] => {
     const [root] = nodes;
     if (root?.kind !== 'widget' || fits(root)) return [nodes];
-    const { loose, label } = elementNamed(root.widget);
+    const { loose } = elementNamed(root.widget);
     if (!loose) return [nodes];
-    names.push(label);
+    names.push(root.widget);
     const said = loose(root.content).map(({ widget, content }): readonly NodeRecord[] => [
       {
         id: newId('w'),

@@ -159,6 +159,23 @@ export function canHold(
   return isNode(target) && canAccept(elementOfNode(target), elementNamed(node.widget));
 }
 
+/**
+ * Where a widget that is added comes to stand, seen from what is selected: in that, else right behind what it stands in,
+ * the nearest that takes such a widget; null where none does.
+ */
+export function placeFor(site: Site, from: Id, widget: string): { parent: Id; index: number } | null {
+  const element = elementNamed(widget);
+  let below: Id | null = null;
+  for (let at = getRecord(site, from); isNode(at); at = getRecord(site, at.at.parent)) {
+    if (canAccept(elementOfNode(at), element)) {
+      const there = nodesUnder(site, at.id);
+      return { parent: at.id, index: below === null ? there.length : there.indexOf(below) + 1 };
+    }
+    below = at.id;
+  }
+  return null;
+}
+
 export function moveNode(site: Site, id: Id, parent: Id, index: number): Result<Edit[]> {
   const node = getRecord(site, id);
   if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: id });

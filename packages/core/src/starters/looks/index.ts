@@ -20,6 +20,7 @@ import { quoteLooks } from './quote.ts';
 import { sectionLooks } from './section.ts';
 import { siteTitleLooks } from './siteTitle.ts';
 import { tableLooks } from './table.ts';
+import { tabsLooks } from './tabs.ts';
 import { textLooks } from './text.ts';
 
 export type { ReadyLook } from './look.ts';
@@ -46,6 +47,7 @@ export const READY_LOOKS: readonly ReadyLook[] = [
   ...groupLooks,
   ...columnLooks,
   ...accordionLooks,
+  ...tabsLooks,
   ...sectionLooks,
   ...siteTitleLooks,
   ...navigationLooks,

@@ -197,6 +197,28 @@ function others(b: SiteBuilder): void {
   b.widget('sailings-line', 'sailings-list', 'divider', {});
   b.widget('sailings-book', 'sailings-list', 'button', { label: 'See the fares', link: to('fares') });
 
+  b.section('sailings-days', 'sailings', 'By day', { variants: { width: 'section-text' } });
+  b.widget(
+    'days-title',
+    'sailings-days',
+    'heading',
+    { text: 'From Hesk, by day', level: 2 },
+    { variants: { look: 'look-h2' } },
+  );
+  b.widget('days', 'sailings-days', 'tabs', { label: 'Days of the week' });
+  for (const [id, title, text] of [
+    [
+      'weekdays',
+      'Weekdays',
+      'To Carrow at 07:10, 09:40, 13:05 and 17:30, and on to Sant Bree with the first two.',
+    ],
+    ['saturday', 'Saturday', 'To Carrow at 08:10 and 13:05. The second ship carries bikes only.'],
+    ['sunday', 'Sunday', 'To Carrow at 09:40. There is no boat to Sant Bree between October and March.'],
+  ] as const) {
+    b.widget(`days-${id}`, 'days', 'tab', { title, icon: null });
+    b.widget(`days-${id}-text`, `days-${id}`, 'text', { text: words(text) });
+  }
+
   b.page('fares', 'fares', 'Fares', 'What a crossing costs for people, cars, bikes and dogs.');
   b.section('fares-top', 'fares', 'Opening', { scheme: 'fog-bank', variants: { padding: 'section-snug' } });
   b.widget(

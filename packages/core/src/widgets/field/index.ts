@@ -53,8 +53,8 @@ export const field = element({
   },
   axes: ['look'],
   holds: null,
-  // A list to choose from keeps the arrow that the platform draws.
-  base: { control: 'all:unset', 'select.control': 'appearance:auto' },
+  // A list to choose from keeps the arrow that the platform draws, and a box to tick its mark.
+  base: { control: 'all:unset', 'select.control': 'appearance:auto', tick: 'all:unset;appearance:auto' },
   program: programStyles({
     'box/display': 'block',
     'label/display': 'block',

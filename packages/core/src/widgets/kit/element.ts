@@ -77,6 +77,12 @@ export interface ElementType {
   /** Declarations below all ranks, by part or `tag.part`: what undoes a browser’s ways that no property here can. */
   base?: Readonly<Record<string, string>>;
   content: Readonly<Record<string, ContentField>>;
+  /** The published module that it needs, as text; see `behaviour.ts` beside it. */
+  behaviour?: string;
+  /** Rules below all ranks that no declaration can say; where a page has such an element. */
+  css?: string;
+  /** The same for browsers that run no script; what is drawn by the program’s own hand runs none and needs none. */
+  cssWithoutScripts?: string;
   /** Of an item: what carries its content where it cannot stand, before what stands in it. */
   loose?(content: Readonly<Record<string, Content>>): readonly Held[];
   /** What it is shown with in the specimen. */

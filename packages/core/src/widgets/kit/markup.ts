@@ -101,6 +101,8 @@ export interface MarkupContext {
     readonly holder: Readonly<Record<string, Content>>;
     /** Its number in the holder, from 0. */
     index(): number;
+    /** The number of the one among its siblings that is being edited; null where none is. */
+    openIndex(): number | null;
     /** An id for something of the holder. */
     holderId(name: string): string;
   } | null;
