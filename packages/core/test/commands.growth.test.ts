@@ -26,6 +26,8 @@ import {
   canHold,
   canStandIn,
   carryLook,
+  conversionsOf,
+  convertWidget,
   copiesBehind,
   copyThings,
   deriveToken,
@@ -218,6 +220,15 @@ function grown(n: number): Site {
       },
       content: { ...book.content, link: { type: 'page', page: `g${i}` } },
     });
+    put({
+      ...sample('widget', 'asked-fog'),
+      id: `a${i}`,
+      at: { parent: 'asked', order: keys(i) },
+      styles: {
+        'entry/opacity': { type: 'number', value: 0.5 },
+        'bar/opacity': { type: 'number', value: 1 },
+      },
+    });
   }
   for (const edit of edits)
     if (edit.op === 'put')
@@ -348,6 +359,8 @@ const COMMANDS: Record<string, (site: Site) => unknown> = {
   canHold: site => canHold(site, 'many', { kind: 'widget', widget: 'text' }),
   canStandIn: site => canStandIn(site, book, 'many'),
   placeFor: site => placeFor(site, 'b0', 'text'),
+  conversionsOf: () => conversionsOf('accordion'),
+  convertWidget: site => convertWidget(site, 'asked', 'tabs'),
   copiesBehind: site => copiesBehind(site, ids('b', site)),
   entranceOf: site => entranceOf(site),
   excludePreset: site => excludePreset(site, 'p0', 'p1'),

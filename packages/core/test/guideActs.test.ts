@@ -228,7 +228,7 @@ describe('random acts in the guide', () => {
     for (const seed of seeds) {
       const random = seeded(seed);
       for (const [name, act] of Object.entries(ACTS))
-        for (let tries = 0; tries < 8 && !met.has(name); tries++) {
+        for (let tries = 0; tries < 40 && !met.has(name); tries++) {
           const done = act(demo, random);
           const value = Array.isArray(done) ? done : done.ok ? done.value : [];
           if ((Array.isArray(value) ? value : value.edits).length > 0) met.add(name);

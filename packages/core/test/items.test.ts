@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { computedStyles, contributionsTo, nodeScope, threadOf } from '../src/cascade/index.ts';
 import {
   addWidget,
+  convertWidget,
   copyThings,
   duplicateNode,
   groupNodes,
@@ -15,14 +16,25 @@ import { reachOf } from '../src/reach/index.ts';
 import { chainsBetween, makesPart } from '../src/render/chains.ts';
 import { pageStyles, printHtml, publishSite, renderNode } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
-import { applyChange, type Edit, getRecord, type Id, nodesUnder, type Site } from '../src/site/index.ts';
+import {
+  applyChange,
+  type Edit,
+  getRecord,
+  type Id,
+  lookupOf,
+  nodesUnder,
+  rightsFor,
+  type Site,
+} from '../src/site/index.ts';
 import type { SiteBuilder } from '../src/starters/index.ts';
 import {
+  CONVERSIONS,
   ELEMENTS,
   elementNamed,
   hostOf,
   isItem,
   itemsOf,
+  type Match,
   ownerOf,
   partNames,
   partOf,
@@ -325,5 +337,119 @@ describe('states', () => {
   });
   it('that items have by themselves are those of items alone', () => {
     expect(ELEMENTS.filter(isItem).map(it => it.name)).toContain('accordionEntry');
+  });
+});
+
+describe('an accordion that becomes tabs', () => {
+  const own = (b: SiteBuilder) => {
+    b.widget(
+      'styled',
+      'one',
+      'accordion',
+      { open: 'first', several: 'one', level: 4 },
+      {
+        variants: { look: 'wide' },
+        styles: { 'bar:selected/paddingLeft': '7px', 'arrow/opacity': 0.5, 'panel/opacity': 0.75 },
+      },
+    );
+    b.widget(
+      'styled-a',
+      'styled',
+      'accordionEntry',
+      { title: 'A', icon: 'anchor' },
+      {
+        variants: { look: 'own' },
+        styles: { 'entry/opacity': 0.25, 'title@narrow/opacity': 0.5 },
+      },
+    );
+    b.widget('styled-t', 'styled-a', 'text', { text: [[{ text: 'Words' }]] });
+    b.widget('below', 'styled-a', 'accordion', { level: 5 });
+    b.widget('below-a', 'below', 'accordionEntry', { title: 'Deep' });
+  };
+  const site = nested(own);
+  const there = must(convertWidget(site, 'styled', 'tabs'));
+  const tabs = after(site, there.edits);
+  const record = (it: Site, id: Id) => {
+    const found = it.kinds.widget.get(id);
+    if (!found) throw new Error(id);
+    return found;
+  };
+  it('keeps its items with their words, what stands in them, and the values that fit', () => {
+    expect(record(tabs, 'styled')).toMatchObject({ widget: 'tabs', content: {}, variants: {} });
+    expect(Object.keys(record(tabs, 'styled').styles)).toEqual(['tab:selected/paddingLeft', 'panel/opacity']);
+    expect(record(tabs, 'styled-a')).toMatchObject({
+      widget: 'tab',
+      content: { title: 'A', icon: 'anchor' },
+    });
+    expect(nodesUnder(tabs, 'styled-a')).toEqual(['styled-t', 'below']);
+    // What stands within a panel stays what it is.
+    expect(record(tabs, 'below')).toBe(record(site, 'below'));
+  });
+  it('tells what waits for the way back', () => {
+    expect(there.parked).toEqual([
+      'Open at first',
+      'Open at the same time',
+      'Level of the titles',
+      'Wide',
+      '1 value',
+      'Own',
+    ]);
+  });
+  it('is the very same after the way back, and undone in one step', () => {
+    const back = after(tabs, must(convertWidget(tabs, 'styled', 'accordion')).edits);
+    for (const id of ['styled', 'styled-a']) expect(record(back, id)).toEqual(record(site, id));
+    const undone = after(tabs, must(applyChange(site, { edits: there.edits })).inverse);
+    for (const id of ['styled', 'styled-a']) expect(record(undone, id)).toEqual(record(site, id));
+  });
+  it('takes back what was altered meanwhile, and waits with what tabs alone have', () => {
+    const named = after(tabs, [
+      { op: 'set', id: 'styled', path: ['content', 'label'], value: 'Days' },
+      { op: 'set', id: 'styled-a', path: ['content', 'title'], value: 'B' },
+    ]);
+    const back = after(named, must(convertWidget(named, 'styled', 'accordion')).edits);
+    expect(record(back, 'styled').content).toEqual({ open: 'first', several: 'one', level: 4 });
+    expect(record(back, 'styled-a').content.title).toBe('B');
+    const again = after(back, must(convertWidget(back, 'styled', 'tabs')).edits);
+    expect(record(again, 'styled').content).toEqual({ label: 'Days' });
+  });
+  it('leaves behind what named something that has gone meanwhile', () => {
+    const gone = after(tabs, [{ op: 'remove', id: 'wide' }]);
+    const back = after(gone, must(convertWidget(gone, 'styled', 'accordion')).edits);
+    expect(record(back, 'styled')).toMatchObject({ widget: 'accordion', variants: {} });
+    expect(record(back, 'styled').styles).toEqual(record(site, 'styled').styles);
+  });
+  it('needs no right to style where nothing is styled', () => {
+    const rights = rightsFor(must(convertWidget(site, 'outer', 'tabs')).edits, lookupOf(site));
+    expect(rights).not.toContain('style');
+    expect(rights).not.toContain('guide');
+    expect(rightsFor(there.edits, lookupOf(site))).toContain('style');
+  });
+  it('becomes nothing that the table does not name', () => {
+    expect(convertWidget(site, 'words', 'tabs')).toMatchObject({
+      ok: false,
+      problem: { code: 'no-conversion' },
+    });
+  });
+});
+
+describe('the table of conversions', () => {
+  it('names each pair in both directions, with parts and fields that both elements have', () => {
+    for (const { from, to, content, parts, items } of CONVERSIONS) {
+      expect(CONVERSIONS.filter(it => it.from === to && it.to === from)).toHaveLength(1);
+      const check = (a: string, b: string, match: Match) => {
+        for (const [field, other] of Object.entries(match.content))
+          expect([a, field, elementNamed(a).content[field]?.type]).toEqual([
+            a,
+            field,
+            elementNamed(b).content[other]?.type,
+          ]);
+        for (const [part, other] of Object.entries(match.parts)) {
+          expect([a, part, partOf(elementNamed(a), part) !== undefined]).toEqual([a, part, true]);
+          expect([b, other, partOf(elementNamed(b), other) !== undefined]).toEqual([b, other, true]);
+        }
+      };
+      check(from, to, { content, parts });
+      for (const [item, match] of Object.entries(items)) check(item, match.to, match);
+    }
   });
 });

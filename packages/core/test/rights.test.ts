@@ -139,13 +139,14 @@ const EXPECTED: {
     put: 'choice',
     remove: 'choice',
     fields: {
-      widget: 'guide',
+      widget: 'choice',
       content: 'content',
       at: 'choice',
       variants: 'choice',
       wears: 'choice',
       styles: 'style',
       declarations: 'style',
+      parked: 'choice',
     },
   },
   drawing: {

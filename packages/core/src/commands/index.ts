@@ -9,6 +9,7 @@ export * from './guide/variants.ts';
 export * from './guide/voices.ts';
 export * from './pages/areas.ts';
 export * from './pages/clip.ts';
+export { type Converted, conversionsOf, convertWidget } from './pages/convertWidget.ts';
 export * from './pages/pages.ts';
 export * from './pages/several.ts';
 export * from './pages/structure.ts';

@@ -24,7 +24,7 @@ export { FOUNDATIONS, type Foundation } from './kinds/foundation.ts';
 export { KINDS, kindNamed } from './kinds/index.ts';
 export { nodePage } from './kinds/nodePage.ts';
 export type { GuideNames, Location } from './kinds/recordKind.ts';
-export { contentReferences } from './kinds/widget.ts';
+export { contentReferences, type Parked } from './kinds/widget.ts';
 export { effectsOf, foundationOf, locationOf, nameOf } from './named.ts';
 export { byOrder, isOrderKey, keyBetween, keysBetween } from './order.ts';
 export { placeAbout, placedId, placeIsAbout, placeKey, placeNamed } from './place.ts';

@@ -27,6 +27,7 @@ import { tabs } from './tabs/index.ts';
 import { tab } from './tabs/tab.ts';
 import { text } from './text/index.ts';
 
+export { CONVERSIONS, type Conversion, type Match } from './conversions.ts';
 export {
   ELEMENT_FAMILIES,
   type ElementFamily,

@@ -1,5 +1,6 @@
 import type { Upgrade } from '../upgrade.ts';
 import { allowedDeclarations } from './2-allowedDeclarations.ts';
+import { items } from './3-items.ts';
 
 /** In the order in which they are made; each leads to the number after the last. */
-export const UPGRADES: readonly Upgrade[] = [allowedDeclarations];
+export const UPGRADES: readonly Upgrade[] = [allowedDeclarations, items];

@@ -9,10 +9,11 @@ import {
   maybeElement,
 } from '../../widgets/index.ts';
 import { elementOfNode } from '../elementOfNode.ts';
+import { BadField, Fields, isObject } from '../fields.ts';
 import { checkNesting } from '../nesting.ts';
 import { content } from '../readContent.ts';
 import { declarations, onElement, styles } from '../readStyles.ts';
-import type { Id, Wearer } from '../records.ts';
+import type { Declaring, Id, Wearer } from '../records.ts';
 import type { Reference } from '../reference.ts';
 import type { Scene } from '../scene.ts';
 import { withArticle } from '../withArticle.ts';
@@ -23,12 +24,34 @@ import { nodePage } from './nodePage.ts';
 import { at, variants, wears } from './readCommon.ts';
 import type { RecordKind } from './recordKind.ts';
 
+/** What a widget said as an instance of another element and the one it is now has no place for. */
+export interface Parked extends Declaring, Pick<Wearer, 'variants' | 'styles'> {
+  content: Readonly<Record<string, Content>>;
+}
+
 export interface WidgetRecord extends Wearer {
   id: Id;
   kind: 'widget';
   widget: string;
   content: Readonly<Record<string, Content>>;
+  /** By the element that it was: what waits for the day that it becomes that again. Nothing there is a mention of anything. */
+  parked?: Readonly<Record<string, Parked>>;
 }
+
+const readParked = (fields: Fields) =>
+  fields.maybeMap('parked', (key, it, path): Parked => {
+    const type = isWidget(key) ? maybeElement(key) : undefined;
+    if (!type || !isObject(it)) throw new BadField(path, it, 'what waits for a widget of that name');
+    const f = new Fields(it, `${path}.`);
+    const parked = {
+      content: content(f, type),
+      variants: variants(f, type),
+      styles: styles(f, onElement(type)),
+      ...declarations(f, onElement(type)),
+    };
+    f.finish();
+    return parked;
+  });
 
 const isAnItem = ({ widget }: Pick<WidgetRecord, 'widget'>): boolean => isItem(elementNamed(widget));
 const isEmpty = (it: object) => Object.keys(it).length === 0;
@@ -101,6 +124,7 @@ export const widget: RecordKind<WidgetRecord, null> = {
       wears: wears(f),
       styles: styles(f, onElement(type)),
       ...declarations(f, onElement(type)),
+      ...readParked(f),
     };
   },
   references: record => [
@@ -117,13 +141,14 @@ export const widget: RecordKind<WidgetRecord, null> = {
   },
   rightToMove: (record, parent) => (isAnItem(record) && parent === record.at.parent ? 'content' : 'choice'),
   rights: {
-    widget: 'guide',
+    widget: 'choice',
     content: 'content',
     at: 'choice',
     variants: 'choice',
     wears: 'choice',
     styles: 'style',
     declarations: 'style',
+    parked: 'choice',
   },
   check: (record, before, scene) =>
     checkNesting(record, before, scene) ??

@@ -1,0 +1,52 @@
+/** What of one element says the same in another: fields, and parts, each by the name it has there. */
+export interface Match {
+  readonly content: Readonly<Record<string, string>>;
+  readonly parts: Readonly<Record<string, string>>;
+}
+
+/** How an element becomes another one that carries the same content. */
+export interface Conversion extends Match {
+  readonly from: string;
+  readonly to: string;
+  /** What becomes of its items, by their element. */
+  readonly items: Readonly<Record<string, Match & { readonly to: string }>>;
+}
+
+interface Pair extends Omit<Conversion, 'from' | 'to'> {
+  readonly between: readonly [from: string, to: string];
+}
+
+/** Read in both directions, so each name stands once on its side: what is kept one way is kept on the way back. */
+const PAIRS: readonly Pair[] = [
+  {
+    between: ['accordion', 'tabs'],
+    content: {},
+    parts: { accordion: 'tabs', bar: 'tab', sign: 'sign', title: 'title', panel: 'panel' },
+    items: {
+      accordionEntry: {
+        to: 'tab',
+        content: { title: 'title', icon: 'icon' },
+        parts: { bar: 'tab', sign: 'sign', title: 'title', panel: 'panel' },
+      },
+    },
+  },
+];
+
+const reversed = (names: Readonly<Record<string, string>>): Record<string, string> =>
+  Object.fromEntries(Object.entries(names).map(([from, to]) => [to, from]));
+const back = ({ content, parts }: Match): Match => ({ content: reversed(content), parts: reversed(parts) });
+
+/** Every ordered pair of elements of which the one can become the other. */
+export const CONVERSIONS: readonly Conversion[] = PAIRS.flatMap(
+  ({ between: [from, to], items, ...match }): Conversion[] => [
+    { from, to, items, ...match },
+    {
+      from: to,
+      to: from,
+      ...back(match),
+      items: Object.fromEntries(
+        Object.entries(items).map(([item, it]) => [it.to, { to: item, ...back(it) }]),
+      ),
+    },
+  ],
+);
