@@ -41,6 +41,7 @@ import { titled } from '../ui/titled.ts';
 import { FieldOwner } from '../ui/useTyping.ts';
 import { AlsoTo, useSaidOfOthers } from './alsoTo.ts';
 import { CarryLook } from './CarryLook.tsx';
+import { ChangeTo } from './ChangeTo.tsx';
 import { ContentFields } from './content/ContentFields.tsx';
 import { ElementHead } from './ElementHead.tsx';
 import { FromGuide } from './FromGuide.tsx';
@@ -261,6 +262,7 @@ function BenchPanel({
             <section className="grid gap-3 border-b border-hair px-3.5 py-3">
               <Lock unless="choice">
                 <NodeChoices site={site} node={node} page={subject.page} />
+                {node.kind === 'widget' && <ChangeTo site={site} widget={node} />}
               </Lock>
               {node.kind === 'section' && (
                 <details open={Object.keys(node.rebind).length > 0}>
