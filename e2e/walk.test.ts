@@ -486,7 +486,7 @@ describe('the pages', () => {
       await walker.page.keyboard.press(name);
       if (modifier) await walker.page.keyboard.up(modifier);
     };
-    const focus = async () => (await walker.row('Book, Button', true)).focus();
+    const focus = async () => (await walker.row('Button, Button', true)).focus();
     await focus();
     await key('ArrowUp', 'Alt');
     await until(

@@ -10,6 +10,7 @@ export * from './icons/index.ts';
 export * from './limits/index.ts';
 export * from './lists/index.ts';
 export * from './measure/index.ts';
+export * from './phrases/index.ts';
 export * from './properties/index.ts';
 export * from './reach/index.ts';
 export * from './render/index.ts';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import {
+  addWidget,
   applyChange,
   CHECKS,
   type CheckName,
@@ -61,6 +62,13 @@ const PLANTED: Record<CheckName, { site: Site; record: string; measured?: { node
           .map(id => set(id, ['content', 'alt'], '')),
       ),
       record: shown,
+    },
+    firstWordsLeft: {
+      site: after(
+        ...addWidget(demo, 'asked', 0, 'accordionEntry').edits,
+        set('book', ['content', 'label'], 'Button'),
+      ),
+      record: 'book',
     },
     missingCuts: {
       site: after(set('style-h1', ['styles', '/fontWeight'], { type: 'number', value: 950 })),

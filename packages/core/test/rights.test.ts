@@ -43,6 +43,7 @@ const EXPECTED: {
       tabIcon: 'guide',
       awayInNewTab: 'guide',
       address: 'guide',
+      phrases: 'guide',
     },
   },
   token: {

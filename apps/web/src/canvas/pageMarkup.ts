@@ -1,5 +1,6 @@
 import {
   AREAS,
+  directionOf,
   effectsOf,
   elementOfNode,
   getRecord,
@@ -18,6 +19,7 @@ import {
   type SectionRecord,
   type Site,
   sectionsIn,
+  settingsOf,
   usersOf,
 } from '@cove/core';
 
@@ -61,7 +63,9 @@ export class PageMarkup {
     if (!page) return;
     const body = renderBody(site, page, this.options);
     const { document } = this;
-    document.documentElement.lang = site.kinds.settings.get(SETTINGS)?.language ?? 'en';
+    const { language } = settingsOf(site);
+    document.documentElement.lang = language;
+    document.documentElement.dir = directionOf(language);
     for (const [name, value] of Object.entries(body.attrs))
       if (value != null) document.body.setAttribute(name, String(value));
     document.body.innerHTML = body.children.map(printHtml).join('');

@@ -2,6 +2,7 @@ import { altTexts } from './altTexts.ts';
 import type { AnyCheck } from './check.ts';
 import { contrast } from './contrast.ts';
 import { families } from './families.ts';
+import { firstWordsLeft } from './firstWordsLeft.ts';
 import { missingCuts } from './missingCuts.ts';
 import { nearSwatches } from './nearSwatches.ts';
 import { noEffect } from './noEffect.ts';
@@ -25,6 +26,7 @@ export const CHECKS = {
   contrast,
   textOverPictures,
   altTexts,
+  firstWordsLeft,
   missingCuts,
   families,
   rasterIcons,

@@ -2,6 +2,8 @@ import { rows } from './property.ts';
 
 const ALIGN = ['normal', 'start', 'center', 'end', 'stretch', 'baseline'] as const;
 
+const toLineSide = (text: string): string => ({ left: 'inline-start', right: 'inline-end' })[text] ?? text;
+
 export const LAYOUT = rows('layout', [
   {
     name: 'display',
@@ -174,6 +176,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'right',
     css: 'right',
+    logical: 'inset-inline-end',
     label: 'From the right',
     accepts: ['dimension'],
     keywords: ['auto'],
@@ -194,6 +197,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'left',
     css: 'left',
+    logical: 'inset-inline-start',
     label: 'From the left',
     accepts: ['dimension'],
     keywords: ['auto'],
@@ -208,6 +212,8 @@ export const LAYOUT = rows('layout', [
     accepts: [],
     keywords: ['none', 'left', 'right'],
     keywordLabels: { none: 'no', left: 'it stands at the left', right: 'it stands at the right' },
+    // As the sides of a box, it mirrors with the script of the page (CSS Logical Properties 1, section 2.1).
+    print: toLineSide,
     words: 'float beside wrap side left right',
   },
   {
@@ -216,6 +222,7 @@ export const LAYOUT = rows('layout', [
     label: 'Below what text flows around',
     accepts: [],
     keywords: ['none', 'left', 'right', 'both'],
+    print: toLineSide,
     words: 'float clear beside under',
   },
   {

@@ -15,6 +15,7 @@ export const LINE = rows('line', [
   {
     name: 'borderRightWidth',
     css: 'border-right-width',
+    logical: 'border-inline-end-width',
     label: 'Line right, width',
     accepts: ['dimension'],
     min: 0,
@@ -32,6 +33,7 @@ export const LINE = rows('line', [
   {
     name: 'borderLeftWidth',
     css: 'border-left-width',
+    logical: 'border-inline-start-width',
     label: 'Line left, width',
     accepts: ['dimension'],
     min: 0,
@@ -49,6 +51,7 @@ export const LINE = rows('line', [
   {
     name: 'borderRightStyle',
     css: 'border-right-style',
+    logical: 'border-inline-end-style',
     label: 'Line right, style',
     accepts: [],
     keywords: STYLES,
@@ -66,6 +69,7 @@ export const LINE = rows('line', [
   {
     name: 'borderLeftStyle',
     css: 'border-left-style',
+    logical: 'border-inline-start-style',
     label: 'Line left, style',
     accepts: [],
     keywords: STYLES,
@@ -83,6 +87,7 @@ export const LINE = rows('line', [
   {
     name: 'borderRightColor',
     css: 'border-right-color',
+    logical: 'border-inline-end-color',
     label: 'Line right, colour',
     accepts: ['color'],
     keywords: ['currentcolor'],
@@ -100,6 +105,7 @@ export const LINE = rows('line', [
   {
     name: 'borderLeftColor',
     css: 'border-left-color',
+    logical: 'border-inline-start-color',
     label: 'Line left, colour',
     accepts: ['color'],
     keywords: ['currentcolor'],
@@ -108,6 +114,7 @@ export const LINE = rows('line', [
   {
     name: 'borderTopLeftRadius',
     css: 'border-top-left-radius',
+    logical: 'border-start-start-radius',
     label: 'Corner top left',
     accepts: ['dimension'],
     min: 0,
@@ -116,6 +123,7 @@ export const LINE = rows('line', [
   {
     name: 'borderTopRightRadius',
     css: 'border-top-right-radius',
+    logical: 'border-start-end-radius',
     label: 'Corner top right',
     accepts: ['dimension'],
     min: 0,
@@ -124,6 +132,7 @@ export const LINE = rows('line', [
   {
     name: 'borderBottomRightRadius',
     css: 'border-bottom-right-radius',
+    logical: 'border-end-end-radius',
     label: 'Corner bottom right',
     accepts: ['dimension'],
     min: 0,
@@ -132,6 +141,7 @@ export const LINE = rows('line', [
   {
     name: 'borderBottomLeftRadius',
     css: 'border-bottom-left-radius',
+    logical: 'border-end-start-radius',
     label: 'Corner bottom left',
     accepts: ['dimension'],
     min: 0,

@@ -18,6 +18,8 @@ export type ControlName = 'text' | 'choice' | 'color' | 'ground' | 'mask' | 'foc
 export interface Property<Name extends string = string> {
   name: Name;
   css: string;
+  /** Under which it is printed, where left and right are the start and end of a line: so that pages mirror with their script. */
+  logical?: string;
   facet: Facet;
   /** As the bench names it. */
   label: string;

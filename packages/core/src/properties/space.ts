@@ -14,6 +14,7 @@ export const SPACE = rows('space', [
   {
     name: 'paddingRight',
     css: 'padding-right',
+    logical: 'padding-inline-end',
     label: 'Padding right',
     accepts: ['dimension', 'fluid'],
     min: 0,
@@ -33,6 +34,7 @@ export const SPACE = rows('space', [
   {
     name: 'paddingLeft',
     css: 'padding-left',
+    logical: 'padding-inline-start',
     label: 'Padding left',
     accepts: ['dimension', 'fluid'],
     min: 0,
@@ -51,6 +53,7 @@ export const SPACE = rows('space', [
   {
     name: 'marginRight',
     css: 'margin-right',
+    logical: 'margin-inline-end',
     label: 'Margin right',
     accepts: ['dimension', 'fluid'],
     keywords: ['auto'],
@@ -69,6 +72,7 @@ export const SPACE = rows('space', [
   {
     name: 'marginLeft',
     css: 'margin-left',
+    logical: 'margin-inline-start',
     label: 'Margin left',
     accepts: ['dimension', 'fluid'],
     keywords: ['auto'],

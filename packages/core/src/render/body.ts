@@ -1,7 +1,7 @@
 import { pageScope } from '../cascade/index.ts';
 import type { Area, PageRecord, SectionRecord, Site } from '../site/index.ts';
 import type { HtmlElement } from './html.ts';
-import { bindingClasses, classesOf, type MarkupOptions, renderNode, sectionsIn } from './markup.ts';
+import { bindingClasses, classesOf, type MarkupOptions, phraseOf, renderNode, sectionsIn } from './markup.ts';
 
 /** The body of a page: header, main, footer, each with its sections. */
 export function renderBody(site: Site, page: PageRecord, options: MarkupOptions): HtmlElement {
@@ -44,7 +44,7 @@ export function renderBody(site: Site, page: PageRecord, options: MarkupOptions)
       'data-node': options.marks ? page.id : null,
     },
     children: [
-      { tag: 'a', attrs: { class: 'skip', href: '#main' }, children: ['Skip to content'] },
+      { tag: 'a', attrs: { class: 'skip', href: '#main' }, children: [phraseOf(site, 'skip')] },
       part(
         'div',
         'sheet',

@@ -23,6 +23,7 @@ const EVERYTHING: MarkupContext = {
   id: name => name,
   item: { holder: {}, index: () => 0, openIndex: () => null, holderId: name => name },
   isOpen: false,
+  phrase: name => name,
   siteName: '',
   homeHref: '#',
   awayInNewTab: false,

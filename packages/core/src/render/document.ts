@@ -1,3 +1,4 @@
+import { directionOf } from '../phrases/index.ts';
 import { escapeHtml } from './html.ts';
 
 export interface Head {
@@ -62,7 +63,7 @@ export function printDocument(
   const attr = escapeHtml;
   return [
     '<!doctype html>',
-    `<html lang="${attr(language)}">`,
+    `<html lang="${attr(language)}"${directionOf(language) === 'rtl' ? ' dir="rtl"' : ''}>`,
     '<head>',
     '<meta charset="utf-8">',
     '<meta name="viewport" content="width=device-width, initial-scale=1">',

@@ -1,6 +1,7 @@
 import { childScope, pageScope, type Scope, sourcesOf, speaksOf } from '../cascade/index.ts';
 import type { Content } from '../content/index.ts';
 import { LIMITS } from '../limits/index.ts';
+import { type PhraseName, phraseIn } from '../phrases/index.ts';
 import {
   AREAS,
   type Area,
@@ -108,6 +109,12 @@ function itemIn(site: Site, scope: Scope, { sample, open }: MarkupOptions): Mark
 }
 const SAMPLE = 'sample';
 
+/** What the program says itself on the pages of a site. */
+export function phraseOf(site: Site, name: PhraseName): string {
+  const { language, phrases } = settingsOf(site);
+  return phrases?.[name] ?? phraseIn(language, name);
+}
+
 export function markupContext(site: Site, scope: Scope, options: MarkupOptions): MarkupContext {
   const { page, node } = scope;
   const home = homePage(site);
@@ -131,6 +138,7 @@ export function markupContext(site: Site, scope: Scope, options: MarkupOptions):
       sourcesOf(site, scope).some(
         source => source.on && source.origin !== 'program' && !source.byKind && speaksOf(site, source, part),
       ),
+    phrase: name => phraseOf(site, name),
     siteName: settingsOf(site).name,
     awayInNewTab: settingsOf(site).awayInNewTab === true,
     homeHref: page && home && options.links ? pageHref(site, page, home) : '#',

@@ -161,7 +161,10 @@ export function rulesOf(site: Site, source: RuleSource, context: CssContext): Ru
   };
   for (const { part, state, width, property, value } of expand(site, source.styles)) {
     const row = propertyOf(property);
-    ruleOf(part, state, width)?.declarations.push([row.css, printDeclaration(row, value, context)]);
+    ruleOf(part, state, width)?.declarations.push([
+      row.logical ?? row.css,
+      printDeclaration(row, value, context),
+    ]);
   }
   for (const [key, text] of Object.entries(source.declarations ?? {})) {
     const at = parseDeclarationKey(key);

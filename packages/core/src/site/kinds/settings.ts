@@ -1,4 +1,6 @@
+import { readPlain } from '../../content/index.ts';
 import { ICON_SETS, type IconSetName } from '../../icons/index.ts';
+import { PHRASE_NAMES, type PhraseName } from '../../phrases/index.ts';
 import { BadField, type Fields } from '../fields.ts';
 import type { Id } from '../records.ts';
 import { EVERYTHING, NOTHING, onlyDiffer } from './effects.ts';
@@ -30,11 +32,25 @@ export interface SettingsRecord {
   awayInNewTab?: true;
   /** Where the published site is found, as `https://…` without a slash at its end; what has to be said in full needs it. */
   address?: string;
+  /** Words of the site’s own in place of what the program says on its pages. */
+  phrases?: Readonly<Partial<Record<PhraseName, string>>>;
 }
 
 /** Scheme, host and perhaps a folder; no slash at the end. */
 const SITE_ADDRESS = /^https?:\/\/[a-z0-9.-]+(:\d{1,5})?(\/[\w.~-]+)*$/i;
 const LANGUAGE = /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/;
+
+const isPhrase = (name: string): name is PhraseName => PHRASE_NAMES.some(it => it === name);
+const LONGEST_PHRASE = 100;
+
+const phrases = (fields: Fields) =>
+  fields.maybeMap('phrases', (key, it, path): string => {
+    if (!isPhrase(key)) throw new BadField(path, key, `one of ${PHRASE_NAMES.join(', ')}`);
+    const text = readPlain(it);
+    if (text === null || text.trim() === '' || text.length > LONGEST_PHRASE)
+      throw new BadField(path, it, `text of 1 to ${LONGEST_PHRASE} characters`);
+    return text;
+  });
 
 /** Small screens have fewer pixels than large ones. */
 const ordered = (fields: Fields) => {
@@ -76,6 +92,7 @@ export const settings: RecordKind<SettingsRecord, null> = {
     ),
     ...f.maybe('tabIcon', (it, name) => it.id(name)),
     ...set(f, 'awayInNewTab'),
+    ...phrases(f),
     ...f.maybe('address', (it, name) =>
       it.read(name, 'an address such as https://ferries.example', value =>
         typeof value === 'string' && value.length <= 300 && SITE_ADDRESS.test(value) ? value : null,
@@ -105,6 +122,7 @@ export const settings: RecordKind<SettingsRecord, null> = {
     tabIcon: 'guide',
     awayInNewTab: 'guide',
     address: 'guide',
+    phrases: 'guide',
   },
   check(record, _, { get }) {
     const home = get(record.home);

@@ -29,9 +29,6 @@ function at(slot: string, { BorderColor }: { BorderColor: string }): Record<stri
   );
 }
 
-/** A name that stays the same however often a page is made, for what belongs together by id. */
-const idOf = (label: string): string => `f-${label.toLowerCase().replace(/[^a-z0-9]+/g, '-') || 'field'}`;
-
 /** One question: its label, what is answered in, a word of help, and a message where the answer will not do. */
 export const field = element({
   name: 'field',
@@ -110,11 +107,11 @@ export const field = element({
     message: '',
     required: 'no',
   },
-  markup: content => {
+  markup: (content, context) => {
     const kind = KINDS.find(it => it === content.kind) ?? 'text';
     const label = plain(content, 'label');
     const name = plain(content, 'name') || label;
-    const id = idOf(name);
+    const id = context.id('answer');
     const help = plain(content, 'help');
     const message = plain(content, 'message');
     const described = [help && `${id}-help`, message && `${id}-message`].filter(Boolean).join(' ');

@@ -1,4 +1,5 @@
 import type { Content, LinkTarget, RichText } from '../../content/index.ts';
+import type { PhraseName } from '../../phrases/index.ts';
 
 /** As much of a picture, or of a file that is linked to, as markup says. */
 export interface MarkupAsset {
@@ -108,6 +109,8 @@ export interface MarkupContext {
   } | null;
   /** Something in it is being edited, so that it stands open whatever it is published as. */
   isOpen: boolean;
+  /** What the program says itself, in the language of the site or in words of its own. */
+  phrase(name: PhraseName): string;
   siteName: string;
   homeHref: string;
   /** Links that lead away open a window of their own. */
@@ -122,7 +125,8 @@ export function linkAttrs(link: LinkTarget, context: MarkupContext): VElement['a
     rel: link.type === 'url' ? 'noopener' : null,
     download: link.type === 'file' ? true : null,
     // Whoever cannot see the new window appear is told of it before.
-    ...(link.type === 'url' && context.awayInNewTab && { target: '_blank', title: 'Opens in a new window' }),
+    ...(link.type === 'url' &&
+      context.awayInNewTab && { target: '_blank', title: context.phrase('newWindow') }),
     'aria-current': context.isCurrent(link) ? 'page' : null,
   };
 }

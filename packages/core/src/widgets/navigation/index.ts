@@ -43,7 +43,7 @@ export const navigation = element({
   markup: (content, context) =>
     h(
       'nav',
-      { part: 'box', 'aria-label': plain(content, 'label') || 'Main' },
+      { part: 'box', 'aria-label': plain(content, 'label') || context.phrase('mainNavigation') },
       h(
         'ul',
         { part: 'list' },

@@ -59,7 +59,7 @@ export const table = element({
     caption: 'Weekdays in winter',
   },
   begins: { rows: 'Column | Column\nCell | Cell', caption: '' },
-  markup: content => {
+  markup: (content, context) => {
     const [head = [], ...rows] = tableRows(plain(content, 'rows'));
     const figures = head.map((_, i) => rows.length > 0 && rows.every(row => isFigure(row[i] ?? '')));
     const caption = plain(content, 'caption');
@@ -67,7 +67,7 @@ export const table = element({
       h('tr', { part: 'row' }, ...head.map((_, i) => make(cells[i] ?? '', i)));
     return h(
       'div',
-      { part: 'box', tabindex: 0, role: 'region', 'aria-label': caption || 'Table' },
+      { part: 'box', tabindex: 0, role: 'region', 'aria-label': caption || context.phrase('table') },
       h(
         'table',
         { part: 'table' },

@@ -1,0 +1,12 @@
+import type { Language } from '../phrase.ts';
+
+export const ar: Language = {
+  code: 'ar',
+  name: 'العربية',
+  phrases: {
+    skip: 'انتقل إلى المحتوى',
+    newWindow: 'يفتح في نافذة جديدة',
+    mainNavigation: 'التنقل الرئيسي',
+    table: 'جدول',
+  },
+};

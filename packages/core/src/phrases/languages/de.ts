@@ -1,0 +1,12 @@
+import type { Language } from '../phrase.ts';
+
+export const de: Language = {
+  code: 'de',
+  name: 'Deutsch',
+  phrases: {
+    skip: 'Zum Inhalt springen',
+    newWindow: 'Öffnet in einem neuen Fenster',
+    mainNavigation: 'Hauptnavigation',
+    table: 'Tabelle',
+  },
+};

@@ -1,0 +1,12 @@
+import type { Language } from '../phrase.ts';
+
+export const en: Language = {
+  code: 'en',
+  name: 'English',
+  phrases: {
+    skip: 'Skip to content',
+    newWindow: 'Opens in a new window',
+    mainNavigation: 'Main',
+    table: 'Table',
+  },
+};

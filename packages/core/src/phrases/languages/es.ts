@@ -1,0 +1,12 @@
+import type { Language } from '../phrase.ts';
+
+export const es: Language = {
+  code: 'es',
+  name: 'Español',
+  phrases: {
+    skip: 'Saltar al contenido',
+    newWindow: 'Se abre en una ventana nueva',
+    mainNavigation: 'Navegación principal',
+    table: 'Tabla',
+  },
+};

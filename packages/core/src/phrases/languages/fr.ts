@@ -1,0 +1,12 @@
+import type { Language } from '../phrase.ts';
+
+export const fr: Language = {
+  code: 'fr',
+  name: 'Français',
+  phrases: {
+    skip: 'Aller au contenu',
+    newWindow: 'S’ouvre dans une nouvelle fenêtre',
+    mainNavigation: 'Navigation principale',
+    table: 'Tableau',
+  },
+};

@@ -1,0 +1,12 @@
+import type { Language } from '../phrase.ts';
+
+export const it: Language = {
+  code: 'it',
+  name: 'Italiano',
+  phrases: {
+    skip: 'Vai al contenuto',
+    newWindow: 'Si apre in una nuova finestra',
+    mainNavigation: 'Navigazione principale',
+    table: 'Tabella',
+  },
+};

@@ -1,0 +1,12 @@
+import type { Language } from '../phrase.ts';
+
+export const nl: Language = {
+  code: 'nl',
+  name: 'Nederlands',
+  phrases: {
+    skip: 'Naar de inhoud',
+    newWindow: 'Opent in een nieuw venster',
+    mainNavigation: 'Hoofdnavigatie',
+    table: 'Tabel',
+  },
+};

@@ -1,0 +1,18 @@
+/** What the program says on published pages by itself, and what each is for where it is put into other words. */
+export const PHRASES = {
+  skip: 'Link past the header, for keys and screen readers',
+  newWindow: 'Said of links that open a new window',
+  mainNavigation: 'Name of a navigation that has none',
+  table: 'Name of a table that has no caption',
+} as const;
+export type PhraseName = keyof typeof PHRASES;
+export const PHRASE_NAMES = Object.keys(PHRASES).filter((name): name is PhraseName => name in PHRASES);
+
+/** One language in which all of it is said. */
+export interface Language {
+  /** BCP 47, the language alone. */
+  readonly code: string;
+  /** What its speakers call it. */
+  readonly name: string;
+  readonly phrases: Readonly<Record<PhraseName, string>>;
+}
