@@ -286,3 +286,38 @@ describe('tabs and accordions in each other', () => {
     expect(await violations()).toEqual([]);
   });
 });
+
+describe('a page in a language that is written leftward', () => {
+  const boxes = () =>
+    page.$$eval('body *', all =>
+      all.flatMap(it => {
+        if (['inline', 'contents'].includes(getComputedStyle(it).display) || it.closest('.skip, svg'))
+          return [];
+        const { left, right, top } = it.getBoundingClientRect();
+        return [{ name: `${it.tagName} ${it.className}`, left, right, top }];
+      }),
+    );
+  it.each(['', 'sailings/', 'fares/', 'islands/'])(
+    'has every box of “%s” where its mirror image has it',
+    async path => {
+      await page.setViewport({ width: 1280, height: 900 });
+      await open(path);
+      const there = await boxes();
+      const applied = applyChange(demo, {
+        edits: [{ op: 'set', id: SETTINGS, path: ['language'], value: 'ar' }],
+      });
+      if (!applied.ok) throw new Error(applied.problem.message);
+      files = publishSite(applied.value.site).files;
+      await open(path);
+      const mirrored = await boxes();
+      const width = await page.evaluate(() => document.documentElement.clientWidth);
+      expect(there.length).toBeGreaterThan(20);
+      expect(mirrored.length).toBe(there.length);
+      const wrong = there.filter((it, i) => {
+        const image = mirrored[i];
+        return !image || Math.abs(width - image.right - it.left) > 1 || Math.abs(image.top - it.top) > 1;
+      });
+      expect(wrong).toEqual([]);
+    },
+  );
+});

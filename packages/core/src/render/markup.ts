@@ -298,6 +298,11 @@ function renderChildren(
     .map(node => renderNode(site, scope, node, options, view));
 }
 
+/** A widget that is shown within another, in variants of its own. */
+interface Shown extends Held {
+  variants?: Readonly<Record<string, Id>>;
+}
+
 /**
  * What stands in an element that holds others while it is only shown. Of its items the parts can be picked, since they are
  * styled with it; of other widgets nothing.
@@ -306,7 +311,7 @@ function sampleChildren(
   site: Site,
   scope: Scope,
   options: MarkupOptions,
-  holds: readonly Held[],
+  holds: readonly Shown[],
   view: string | null,
 ): HtmlElement[] {
   const { element } = scope;
@@ -318,7 +323,8 @@ function sampleChildren(
     const child = elementNamed(held.widget);
     if (view !== null && !makeMarkup(child, view)) return [];
     const parent = { scope, part };
-    const inner: Scope = { ...scope, element: child, node: null, variants: {}, parent, longForm };
+    const { variants = {} } = held;
+    const inner: Scope = { ...scope, element: child, node: null, variants, parent, longForm };
     const shown = {
       ...options,
       marks: options.marks && isItem(child),
@@ -336,7 +342,7 @@ export function renderSample(
   scope: Scope,
   content: Readonly<Record<string, Content>>,
   options: MarkupOptions,
-  holds: readonly Held[] = scope.element.sampleHolds ?? SAMPLE_HOLDS,
+  holds: readonly Shown[] = scope.element.sampleHolds ?? SAMPLE_HOLDS,
   view: string | null = null,
 ): HtmlElement | null {
   const root = makeMarkup(scope.element, view)?.(content, markupContext(site, scope, options));

@@ -110,6 +110,33 @@ export const viewportOf = (site: Site): Record<Width, number> => {
   };
 };
 
+/** An element by itself, or an item in a holder of its own, of which nothing can be picked. */
+function showSample(
+  site: Site,
+  element: ElementType,
+  scheme: Id,
+  variants: SpecimenRow['variants'],
+  content: Readonly<Record<string, Content>>,
+  options: MarkupOptions,
+): HtmlElement | null {
+  const [holder] = element.onlyIn ?? [];
+  if (holder === undefined)
+    return renderSample(site, specimenScope(element, scheme, variants), content, options);
+  const around = elementNamed(holder);
+  const held = { widget: element.name, variants, content };
+  const sample = renderSample(site, specimenScope(around, scheme, {}), around.sample, options, [held]);
+  const onlyItems = (it: HtmlElement): HtmlElement => {
+    const part = it.attrs['data-part'];
+    const isOwn = typeof part === 'string' && Object.hasOwn(element.parts, part);
+    return {
+      ...it,
+      attrs: isOwn ? it.attrs : { ...it.attrs, 'data-part': null },
+      children: it.children.map(child => (typeof child === 'string' ? child : onlyItems(child))),
+    };
+  };
+  return sample && onlyItems(sample);
+}
+
 /** The element as it stands on a page that wears the column's scheme, in its width and state. */
 export function renderCell(
   site: Site,
@@ -141,10 +168,8 @@ export function renderCell(
     children: it.children.map(child => (typeof child === 'string' ? child : force(child))),
   });
   const samples = samplesIn(site, row).flatMap((variants, i) => {
-    const sample = renderSample(site, specimenScope(row.element, column.scheme, variants), content, {
-      ...options,
-      sample: { id: `${row.id}-${column.id}-${i}` },
-    });
+    const shown = { ...options, sample: { id: `${row.id}-${column.id}-${i}` } };
+    const sample = showSample(site, row.element, column.scheme, variants, content, shown);
     if (!sample) return [];
     const forced = column.state === 'rest' ? sample : force(sample);
     return [{ ...forced, attrs: { ...forced.attrs, 'data-variants': Object.values(variants).join(' ') } }];
