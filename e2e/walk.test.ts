@@ -727,6 +727,14 @@ describe('releases', () => {
     await walker.click('Go back to this release');
     await until(title, it => it === first, 'the first release should be public again');
     expect(await walker.violations()).toEqual([]);
+    // The policy of their host lets the modules of the site run.
+    const visitor = await walker.page.browser().newPage();
+    await visitor.goto(`${SITES}/tolvane/sailings/`);
+    await visitor.click('#w-days-sunday-tab');
+    await visitor.waitForSelector('#w-days-sunday-tab[aria-selected=true]');
+    expect(await visitor.$eval('#w-days-weekdays', it => it.getAttribute('hidden'))).toBe('until-found');
+    await visitor.close();
+    await walker.page.bringToFront();
   });
 });
 

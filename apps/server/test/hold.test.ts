@@ -514,6 +514,25 @@ describe('every answer', () => {
     }
   });
 
+  it('of the sites lets scripts run from the modules of the same site alone', async () => {
+    await release('tolvane', true);
+    const base = `http://127.0.0.1:${world.app.get(SitesHost).port}`;
+    const response = await fetch(`${base}/tolvane/sailings/`);
+    const policy = response.headers.get('content-security-policy') ?? '';
+    const [, from = ''] = /script-src (\S+);/.exec(policy) ?? [];
+    expect(from).toMatch(/^http:\/\/[^/]+\/tolvane\/behaviours\/$/);
+    const [, src = ''] = /<script type="module" src="([^"]+)"><\/script>/.exec(await response.text()) ?? [];
+    const module = await fetch(new URL(src, `${base}/tolvane/sailings/`));
+    expect([module.status, module.headers.get('content-type')]).toEqual([
+      200,
+      'text/javascript; charset=utf-8',
+    ]);
+    expect(new URL(src, `${new URL(from).origin}/tolvane/sailings/`).href.startsWith(from)).toBe(true);
+    expect((await fetch(`${base}/nobody/`)).headers.get('content-security-policy')).not.toContain(
+      'script-src',
+    );
+  });
+
   it.each<[string, string, number]>([
     ['is no HTTP', 'LEAP over/there\r\n\r\n', 400],
     ['has headers without an end', `GET / HTTP/1.1\r\nhost: x\r\nx: ${'y'.repeat(40_000)}\r\n\r\n`, 431],
