@@ -156,6 +156,22 @@ describe('what is said of an item', () => {
     });
     expect(thread.overridden.map(it => it.origin)).toEqual(['program']);
   });
+  it('says of the default of an item that its holder is the nearer one', () => {
+    const site = nested(b => {
+      b.default('accordionEntry', { 'bar/paddingLeft': '1px' });
+      b.default('accordion', { 'bar/paddingLeft': '3px' });
+    });
+    const thread = threadOf(site, scopeOf(site, 'first'), {
+      part: 'bar',
+      state: 'rest',
+      width: 'wide',
+      property: 'paddingLeft',
+    });
+    expect(thread.overridden.map(it => [it.origin, it.why])).toEqual([
+      ['default', 'origin'],
+      ['program', 'origin'],
+    ]);
+  });
   it('is reached from its holder’s variant', () => {
     const site = nested(undefined, { variants: { look: 'wide' } });
     expect(reachOf(site, 'wide').uses).toBe(3);

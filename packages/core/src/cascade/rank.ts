@@ -82,6 +82,9 @@ const OF_ITEM = nearer(1_000_000, 100);
 
 export const ranksOf = (item: boolean): OriginRanks => (item ? OF_ITEM : USUAL);
 
+/** Who speaks: of an item its own default, its holder, or the item itself; of anything else always the same. */
+export const speakerOf = (rank: OriginRank): number => (rank < 1000 ? 0 : rank < 1_000_000 ? 1 : 2);
+
 /** The more particular situation wins, then the nearer origin. */
 export interface Rank {
   state: State;

@@ -6,7 +6,7 @@ import type { Slot, State, Width } from '../slots/index.ts';
 import { follow, literalOf, type Step } from '../tokens/index.ts';
 import { type CssContext, colorsIn, printCss, type Value } from '../values/index.ts';
 import { hostOf, partOf } from '../widgets/index.ts';
-import type { OriginName } from './rank.ts';
+import { type OriginName, speakerOf } from './rank.ts';
 import { applies, type Contribution, contributionsTo, winner } from './resolve.ts';
 import { partScope, type Scope } from './scope.ts';
 
@@ -68,7 +68,7 @@ function whyLost(it: Contribution, won: Contribution): Why {
   if (!it.on) return 'off';
   if (it.state !== won.state) return 'state';
   if (it.width !== won.width) return 'width';
-  return it.origin === won.origin ? 'order' : 'origin';
+  return it.origin === won.origin && speakerOf(it.rank) === speakerOf(won.rank) ? 'order' : 'origin';
 }
 
 const hidden = ({ origin, record, slot, value }: Contribution, why: Why, { scope, part }: Spot): Hidden => ({

@@ -9,11 +9,23 @@ import {
   settingsOf,
 } from '../site/index.ts';
 
+const folders = new WeakMap<Site['kinds']['page'], Map<PageRecord, string>>();
+
 /** Folder of a page below the site's root, with a slash at its end; empty for the home page. */
 export function pageFolder(site: Site, page: PageRecord): string {
   if (page.path === '') return '';
-  const parent = getRecord(site, page.at.parent);
-  return `${parent?.kind === 'page' ? pageFolder(site, parent) : ''}${page.path}/`;
+  let known = folders.get(site.kinds.page);
+  if (!known) {
+    known = new Map();
+    folders.set(site.kinds.page, known);
+  }
+  let folder = known.get(page);
+  if (folder === undefined) {
+    const parent = getRecord(site, page.at.parent);
+    folder = `${parent?.kind === 'page' ? pageFolder(site, parent) : ''}${page.path}/`;
+    known.set(page, folder);
+  }
+  return folder;
 }
 
 /** Way from a page up to the site's root: `../` for each folder. */
@@ -44,12 +56,20 @@ export function linkHref(site: Site, from: PageRecord, link: LinkTarget): string
   }
 }
 
+const tops = new WeakMap<Site['kinds']['page'], { children: readonly Id[]; pages: readonly PageRecord[] }>();
+
 /** Pages at the top of the tree, in order, the home page among them. */
-export const topPages = (site: Site): PageRecord[] =>
-  childrenOf(site, SETTINGS)
+export function topPages(site: Site): readonly PageRecord[] {
+  const children = childrenOf(site, SETTINGS);
+  const known = tops.get(site.kinds.page);
+  if (known?.children === children) return known.pages;
+  const pages = children
     .map(id => site.kinds.page.get(id))
     .filter(page => page !== undefined)
     .filter(page => page.pageKind === 'page' && !page.off && !page.unlisted);
+  tops.set(site.kinds.page, { children, pages });
+  return pages;
+}
 
 /** All pages, each before those below it. */
 export function pagesInOrder(site: Site, below: Id = SETTINGS): PageRecord[] {

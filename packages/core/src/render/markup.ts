@@ -38,6 +38,7 @@ import { drawnSvg } from './drawings.ts';
 import type { HtmlElement, HtmlNode } from './html.ts';
 import { homePage, linkHref, pageHref, topPages } from './links.ts';
 import { partClass } from './names.ts';
+import { Reads } from './reads.ts';
 import { CannotRender } from './unrenderable.ts';
 
 export interface MarkupOptions {
@@ -50,6 +51,8 @@ export interface MarkupOptions {
   noTabStops?: boolean;
   /** Things that stand open because something in them is being edited, or all of them; never in what is published. */
   open?: ReadonlySet<Id> | 'all';
+  /** Remembers what is asked of other pages, where what is made is to be kept. */
+  reads?: Reads;
   /** Of what stands on no page: what tells it from others beside it, and what holds it. */
   sample?: { readonly id: string; readonly of?: string; readonly index?: number };
 }
@@ -117,7 +120,9 @@ export function phraseOf(site: Site, name: PhraseName): string {
 
 export function markupContext(site: Site, scope: Scope, options: MarkupOptions): MarkupContext {
   const { page, node } = scope;
-  const home = homePage(site);
+  const reads = options.reads ?? new Reads();
+  /** The page being made, as it is in a site. */
+  const here = (it: Site) => page && (it.kinds.page.get(page.id) ?? page);
   return {
     id: name => partId(node?.id ?? options.sample?.id ?? SAMPLE, name),
     item: itemIn(site, scope, options),
@@ -125,7 +130,8 @@ export function markupContext(site: Site, scope: Scope, options: MarkupOptions):
     href: link => {
       if (!page || !options.links) return '#';
       const file = link.type === 'file' ? site.kinds.asset.get(link.asset) : undefined;
-      return file ? options.assetUrl(file) : linkHref(site, page, link);
+      if (file) return options.assetUrl(file);
+      return reads.ask(site, it => [linkHref(it, here(it) ?? page, link)] as const)[0];
     },
     isCurrent: link => link.type === 'page' && link.page === page?.id,
     asset: id => {
@@ -141,9 +147,15 @@ export function markupContext(site: Site, scope: Scope, options: MarkupOptions):
     phrase: name => phraseOf(site, name),
     siteName: settingsOf(site).name,
     awayInNewTab: settingsOf(site).awayInNewTab === true,
-    homeHref: page && home && options.links ? pageHref(site, page, home) : '#',
+    get homeHref() {
+      if (!page || !options.links) return '#';
+      return reads.ask(site, it => {
+        const home = homePage(it);
+        return [home ? pageHref(it, here(it) ?? page, home) : '#'] as const;
+      })[0];
+    },
     pages: () =>
-      topPages(site).map(it => ({
+      reads.ask(site, topPages).map(it => ({
         title: it.title,
         href: page && options.links ? pageHref(site, page, it) : '#',
         current: it.id === page?.id,

@@ -1,4 +1,4 @@
-import type { Rank } from '../cascade/index.ts';
+import { branchOf, type Rank } from '../cascade/index.ts';
 import { LIMITS } from '../limits/index.ts';
 import { type MovementName, movementsIn } from '../properties/index.ts';
 import {
@@ -14,6 +14,7 @@ import { classNamesIn, renderBody, tagsIn } from './body.ts';
 import { printHtml } from './html.ts';
 import { toRoot } from './links.ts';
 import { isLinked, sectionsIn } from './markup.ts';
+import { Reads, same } from './reads.ts';
 import { type Block, nodesOn, ownRules, printRules, rebindBlocks } from './stylesheet.ts';
 import { hiddenByDepth, nameOfNode, type Unrenderable } from './unrenderable.ts';
 
@@ -43,16 +44,31 @@ export interface RenderedPage {
 export const variablesIn = (css: string): Set<string> =>
   new Set(Array.from(css.matchAll(/var\((--[\w-]+)\)/g), match => match[1] ?? ''));
 
-/** All that a page is made of: the guide, the tree of pages, and the things that stand on it. */
-function inputsOf({ kinds }: Site, nodes: readonly NodeRecord[], linked: string): unknown[] {
-  const { section: _, widget: __, ...shared } = kinds;
-  return [linked, ...Object.values(shared), ...nodes];
+/** What a page is made of but other pages: the guide, the pages it stands below, and the things that stand on it. */
+function inputsOf(site: Site, page: PageRecord, nodes: readonly NodeRecord[], linked: string): unknown[] {
+  const { section: _, widget: __, page: pages, ...shared } = site.kinds;
+  const above = branchOf(site, page).map(id => pages.get(id));
+  return [linked, ...Object.values(shared), ...above, ...nodes];
 }
 
-const same = (a: readonly unknown[], b: readonly unknown[]): boolean =>
-  a.length === b.length && a.every((it, i) => it === b[i]);
+interface Known {
+  inputs: readonly unknown[];
+  /** What it shows of other pages, and the pages of which that was last found to hold. */
+  reads: Reads;
+  pages: Site['kinds']['page'];
+  children: Site['children'];
+  made: RenderedPage;
+}
+const rendered = new WeakMap<PageRecord, Known>();
 
-const rendered = new WeakMap<PageRecord, { inputs: readonly unknown[]; made: RenderedPage }>();
+/** Whether what a page shows of others is as it was; asked once for each state of the pages. */
+function readsHold(known: Known, site: Site): boolean {
+  if (known.pages === site.kinds.page && known.children === site.children) return true;
+  if (!known.reads.hold(site)) return false;
+  known.pages = site.kinds.page;
+  known.children = site.children;
+  return true;
+}
 
 /** Renders a page; answers with what was made before where nothing it is made of has changed. */
 export function renderPage(site: Site, page: PageRecord): RenderedPage {
@@ -60,16 +76,17 @@ export function renderPage(site: Site, page: PageRecord): RenderedPage {
   const linked = nodes
     .filter(node => node.kind === 'section' && isLinked(site, node.id))
     .map(node => node.id);
-  const inputs = inputsOf(site, nodes, linked.join(' '));
+  const inputs = inputsOf(site, page, nodes, linked.join(' '));
   const known = rendered.get(page);
-  if (known && same(known.inputs, inputs)) return known.made;
+  if (known && same(known.inputs, inputs) && readsHold(known, site)) return known.made;
+  const reads = new Reads();
   const root = toRoot(site, page);
   const assets = new Set<AssetRecord>();
   const assetUrl = (asset: AssetRecord) => {
     assets.add(asset);
     return `${root}assets/${asset.file}`;
   };
-  const body = renderBody(site, page, { marks: false, links: true, assetUrl });
+  const body = renderBody(site, page, { marks: false, links: true, assetUrl, reads });
   const rules = ownRules(site, nodes, { mode: 'published', assetUrl });
   const own = printRules(site, rules, 'published');
   const made: RenderedPage = {
@@ -96,6 +113,6 @@ export function renderPage(site: Site, page: PageRecord): RenderedPage {
       reason: `It stands more than ${LIMITS.nesting} deep, one thing within another.`,
     })),
   };
-  rendered.set(page, { inputs, made });
+  rendered.set(page, { inputs, reads, pages: site.kinds.page, children: site.children, made });
   return made;
 }
