@@ -64,7 +64,7 @@ describe('drawings of the brand’s own', () => {
   ]);
   it('stand in dividers, in their swatches and in the colour of the place', () => {
     const text = html(marked, 'crossing-line');
-    expect(text).toContain('viewbox="0 0 30 10"');
+    expect(text).toContain('viewBox="0 0 30 10"');
     expect(text).toContain('stroke="var(--t-rope)"');
     expect(text).toContain('fill="currentcolor"');
     expect(text).toContain('role="separator"');

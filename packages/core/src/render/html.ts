@@ -19,12 +19,14 @@ const ESCAPES: Record<string, string> = {
 export const escapeHtml = (text: string): string => text.replace(/[&<>"']/g, c => ESCAPES[c] ?? c);
 
 const NAME = /^[a-z][a-z0-9-]*$/;
+/** SVG has capitals in some of its names, such as `viewBox`. */
+const ATTRIBUTE = /^[a-z][a-zA-Z0-9-]*$/;
 
 function printAttrs(attrs: HtmlElement['attrs']): string {
   let text = '';
   for (const [name, value] of Object.entries(attrs)) {
     if (value === null || value === undefined) continue;
-    if (!NAME.test(name)) throw new Error(`no attribute ${name}`);
+    if (!ATTRIBUTE.test(name)) throw new Error(`no attribute ${name}`);
     text += value === true ? ` ${name}` : ` ${name}="${escapeHtml(String(value))}"`;
   }
   return text;

@@ -8,6 +8,7 @@ import { contentPicture } from './contentPicture.ts';
 import { contentQuestions } from './contentQuestions.ts';
 import { contentSteps } from './contentSteps.ts';
 import { contentTable } from './contentTable.ts';
+import { contentTabs } from './contentTabs.ts';
 import { contentText } from './contentText.ts';
 import { featuresList } from './featuresList.ts';
 import { featuresPictures } from './featuresPictures.ts';
@@ -46,6 +47,7 @@ export const SECTION_STARTERS: readonly SectionStarter[] = [
   contentTable,
   contentSteps,
   contentQuestions,
+  contentTabs,
   featuresThree,
   featuresPictures,
   featuresList,

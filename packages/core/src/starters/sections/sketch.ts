@@ -129,3 +129,13 @@ export const entry = (title: string, ...holds: Sketch[]): Sketch => ({
   content: { title, icon: null },
   holds,
 });
+export const tabs = (label: string, ...holds: Sketch[]): Sketch => ({
+  widget: 'tabs',
+  content: { label },
+  holds,
+});
+export const tab = (title: string, ...holds: Sketch[]): Sketch => ({
+  widget: 'tab',
+  content: { title, icon: null },
+  holds,
+});

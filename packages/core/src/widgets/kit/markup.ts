@@ -63,8 +63,7 @@ export function svg(part: string, drawn: DrawnSvg, name = ''): VElement {
     'svg',
     {
       part,
-      // The HTML parser gives it back its capital.
-      viewbox: `0 0 ${drawn.width} ${drawn.height}`,
+      viewBox: `0 0 ${drawn.width} ${drawn.height}`,
       role: name === '' ? null : 'img',
       'aria-label': name || null,
       'aria-hidden': name === '' ? 'true' : null,
