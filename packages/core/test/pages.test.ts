@@ -13,7 +13,7 @@ import {
   showArea,
   switchPage,
 } from '../src/commands/index.ts';
-import { pagesInOrder, publishSite, topPages } from '../src/render/index.ts';
+import { listedPages, pagesInOrder, publishSite } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
 import {
   applyChange,
@@ -144,7 +144,7 @@ describe('the switches of a page', () => {
     expect(setHome(on('off'), 'fares').ok).toBe(false);
   });
   it('unlisted: not in navigation, but there', () => {
-    expect(topPages(on('unlisted')).map(it => it.title)).toEqual(['Home', 'Sailings', 'Islands']);
+    expect(listedPages(on('unlisted')).map(it => it.title)).toEqual(['Home', 'Sailings', 'Islands']);
     expect(paths(on('unlisted'))).toContain('fares/index.html');
   });
   it('unindexed: search engines are asked to stay away, and it is not on the map', () => {

@@ -126,6 +126,32 @@ describe('publishing after an edit', () => {
     expect(getRecord(site, 'g1')).toMatchObject({ at: { parent: 'settings' } });
     expect(anew(site, [set('g1', ['title'], 'Renamed')])).toHaveLength(site.kinds.page.size);
   });
+  it('makes anew what lists a page, and nothing else, where what it says of itself is another', () => {
+    const listing = after(site, [
+      {
+        op: 'put',
+        record: {
+          id: 'list',
+          kind: 'widget',
+          widget: 'pageList',
+          at: { parent: 's7', order: 'Z' },
+          content: { of: 'below a page', page: { type: 'page', page: 'g1' } },
+          variants: {},
+          wears: {},
+          styles: {},
+        },
+      },
+    ]);
+    const text = () => publishSite(after(listing, [set('g40', ['description'], 'By the bell')])).files;
+    expect(
+      [...text()].filter(([, it]) => it.includes('<p class="pageList-text">By the bell</p>')),
+    ).toHaveLength(1);
+    expect(new Set(anew(listing, [set('g40', ['description'], 'By the bell')]))).toEqual(
+      new Set(['g40', 'g7']),
+    );
+    expect(new Set(anew(listing, [set('g40', ['shortName'], 'Bell')]))).toEqual(new Set(['g40', 'g7']));
+    expect(anew(listing, [set('g41', ['description'], 'By the bell')])).toEqual(['g41']);
+  });
   it('makes none anew for a page that is taken off and on again', () => {
     const off = after(site, [set('g40', ['off'], true)]);
     made(off);

@@ -118,6 +118,8 @@ const EXPECTED: {
       unlisted: 'choice',
       unindexed: 'choice',
       sharePicture: 'content',
+      shortName: 'content',
+      icon: 'content',
       areas: 'choice',
     },
   },

@@ -24,6 +24,7 @@ import {
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
+import { IconControl } from '../bench/content/IconControl.tsx';
 import { Rebinds } from '../bench/Rebinds.tsx';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
 import { ImpactNote } from '../reach/ImpactNote.tsx';
@@ -136,9 +137,28 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
             placeholder="What search engines and shared links say of it, in a sentence or two"
             onCommit={text => commit([edit.set('description', text)], `Describe ${title}`)}
           />
+          <TypedField
+            label="Short name"
+            text={page.shortName ?? ''}
+            parse={text => ok(text.trim())}
+            onCommit={it =>
+              commit([edit.put('shortName', it === '' ? null : it)], `Give ${title} a short name`)
+            }
+          />
+          <IconControl
+            site={site}
+            field={{ type: 'icon', label: 'Icon in lists of pages' }}
+            value={page.icon ?? null}
+            onChange={icon =>
+              commit(
+                [edit.put('icon', typeof icon === 'string' ? icon : null)],
+                `Choose an icon for ${title}`,
+              )
+            }
+          />
           <PictureChoice
             site={site}
-            label="Picture where it is shared"
+            label="Picture where it is shared, and in lists of pages"
             chosen={page.sharePicture ?? null}
             onChoose={picture =>
               commit([edit.put('sharePicture', picture)], 'Choose the picture for sharing')

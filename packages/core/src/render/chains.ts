@@ -27,7 +27,8 @@ const EVERYTHING: MarkupContext = {
   siteName: '',
   homeHref: '#',
   awayInNewTab: false,
-  pages: () => [{ title: '', href: '#', current: false }],
+  page: null,
+  pages: () => [{ title: '', href: '#', current: false, description: 'a', icon: 'any', picture: PICTURE }],
 };
 
 const ANY_WORDS: RichText = [

@@ -8,6 +8,7 @@ import {
   type Site,
   settingsOf,
 } from '../site/index.ts';
+import type { PageBranch } from '../widgets/index.ts';
 
 const folders = new WeakMap<Site['kinds']['page'], Map<PageRecord, string>>();
 
@@ -56,20 +57,32 @@ export function linkHref(site: Site, from: PageRecord, link: LinkTarget): string
   }
 }
 
-const tops = new WeakMap<Site['kinds']['page'], { children: readonly Id[]; pages: readonly PageRecord[] }>();
+interface Listed {
+  children: readonly Id[];
+  pages: readonly PageRecord[];
+}
+const listed = new WeakMap<Site['kinds']['page'], Map<Id, Listed>>();
 
-/** Pages at the top of the tree, in order, the home page among them. */
-export function topPages(site: Site): readonly PageRecord[] {
-  const children = childrenOf(site, SETTINGS);
-  const known = tops.get(site.kinds.page);
-  if (known?.children === children) return known.pages;
+/** Pages right below another or, for the settings, at the top, in order: those that navigation lists. */
+export function listedPages(site: Site, below: Id = SETTINGS): readonly PageRecord[] {
+  const children = childrenOf(site, below);
+  const known = listed.get(site.kinds.page) ?? new Map<Id, Listed>();
+  listed.set(site.kinds.page, known);
+  const there = known.get(below);
+  if (there?.children === children) return there.pages;
   const pages = children
     .map(id => site.kinds.page.get(id))
     .filter(page => page !== undefined)
     .filter(page => page.pageKind === 'page' && !page.off && !page.unlisted);
-  tops.set(site.kinds.page, { children, pages });
+  known.set(below, { children, pages });
   return pages;
 }
+
+/** The pages of a branch, as a widget asks for them. */
+export const pagesOfBranch = (site: Site, branch: PageBranch): readonly PageRecord[] =>
+  'below' in branch
+    ? listedPages(site, branch.below ?? SETTINGS)
+    : listedPages(site, site.kinds.page.get(branch.beside)?.at.parent).filter(it => it.id !== branch.beside);
 
 /** All pages, each before those below it. */
 export function pagesInOrder(site: Site, below: Id = SETTINGS): PageRecord[] {

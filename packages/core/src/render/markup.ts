@@ -29,6 +29,7 @@ import {
   type Held,
   isItem,
   type MarkupContext,
+  type PageBranch,
   partOf,
   pseudosOf,
   type VElement,
@@ -36,7 +37,7 @@ import {
 } from '../widgets/index.ts';
 import { drawnSvg } from './drawings.ts';
 import type { HtmlElement, HtmlNode } from './html.ts';
-import { homePage, linkHref, pageHref, topPages } from './links.ts';
+import { homePage, linkHref, pageFolder, pageHref, pagesOfBranch } from './links.ts';
 import { partClass } from './names.ts';
 import { Reads } from './reads.ts';
 import { CannotRender } from './unrenderable.ts';
@@ -154,13 +155,26 @@ export function markupContext(site: Site, scope: Scope, options: MarkupOptions):
         return [home ? pageHref(it, here(it) ?? page, home) : '#'] as const;
       })[0];
     },
-    pages: () =>
-      reads.ask(site, topPages).map(it => ({
-        title: it.title,
+    page: page?.id ?? null,
+    pages: branch => {
+      reads.ask(site, it => branchRead(it, branch));
+      return pagesOfBranch(site, branch).map(it => ({
+        title: it.shortName ?? it.title,
         href: page && options.links ? pageHref(site, page, it) : '#',
         current: it.id === page?.id,
-      })),
+        description: it.description,
+        icon: it.icon ?? null,
+        picture: site.kinds.asset.get(it.sharePicture ?? '') ?? null,
+      }));
+    },
   };
+}
+
+/** All that a list of a branch shows: its pages, and the folder that they lie in. */
+function branchRead(site: Site, branch: PageBranch): readonly unknown[] {
+  const pages = pagesOfBranch(site, branch);
+  const parent = site.kinds.page.get(pages[0]?.at.parent ?? '');
+  return [parent ? pageFolder(site, parent) : '', ...pages];
 }
 
 const USED: ReadonlySet<string> = new Set(['a', 'button', 'input', 'select', 'textarea', 'summary']);

@@ -17,6 +17,7 @@ import { longText } from './longText/index.ts';
 import { navigation } from './navigation/index.ts';
 import { notice } from './notice/index.ts';
 import { page } from './page/index.ts';
+import { pageList } from './pageList/index.ts';
 import { picture } from './picture/index.ts';
 import { preformatted } from './preformatted/index.ts';
 import { quote } from './quote/index.ts';
@@ -40,8 +41,10 @@ export {
   type EachChild,
   h,
   type ItemViews,
+  type ListedPage,
   type MarkupContext,
   type NeighbourGround,
+  type PageBranch,
   type VElement,
   type VNode,
 } from './kit/markup.ts';
@@ -73,6 +76,7 @@ export const WIDGETS: readonly ElementType[] = [
   tab,
   siteTitle,
   navigation,
+  pageList,
 ];
 /** Everything that has a default. */
 export const ELEMENTS: readonly ElementType[] = [page, ...WIDGETS, section, header, sidebar, footer];

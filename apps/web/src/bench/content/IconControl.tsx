@@ -3,7 +3,12 @@ import { Select } from '../../ui/Select.tsx';
 import type { ContentControl } from './contentControl.ts';
 
 /** An icon of the set, one of the brand's own, or a picture in its place. */
-export function IconControl({ site, field, value, onChange }: ContentControl<ContentFieldOf<'icon'>>) {
+export function IconControl({
+  site,
+  field,
+  value,
+  onChange,
+}: Pick<ContentControl<ContentFieldOf<'icon'>>, 'site' | 'field' | 'value' | 'onChange'>) {
   return (
     <div>
       <Select

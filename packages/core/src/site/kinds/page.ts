@@ -1,3 +1,4 @@
+import { isIconName } from '../../icons/index.ts';
 import type { Problem } from '../../result/index.ts';
 import type { Value } from '../../values/index.ts';
 import { BadField } from '../fields.ts';
@@ -36,8 +37,12 @@ export interface PageRecord {
   unlisted?: true;
   /** Reachable, but search engines are asked to stay away. */
   unindexed?: true;
-  /** The picture shown where the page is shared. */
+  /** The picture shown where the page is shared, and in lists of pages. */
   sharePicture?: Id;
+  /** What navigation and lists of pages call it, where that is shorter than its title. */
+  shortName?: string;
+  /** The icon that lists of pages show: the name of one, or the id of a drawing or picture. */
+  icon?: string;
   /** Which of the shared areas it shows, where it differs from other pages: these have header and footer and no sidebar. */
   areas?: Readonly<Partial<Record<SharedArea, boolean>>>;
 }
@@ -98,6 +103,8 @@ export const page: RecordKind<PageRecord, null> = {
     ...set(f, 'unlisted'),
     ...set(f, 'unindexed'),
     ...f.maybe('sharePicture', (it, name) => it.id(name)),
+    ...f.maybe('shortName', (it, name) => it.text(name, 80)),
+    ...f.maybe('icon', (it, name) => it.id(name)),
     ...f.maybeMap('areas', (area, shown, path) => {
       if (!SHARED_AREAS.some(known => known === area) || typeof shown !== 'boolean')
         throw new BadField(path, shown, 'true or false for header, sidebar and footer');
@@ -109,6 +116,9 @@ export const page: RecordKind<PageRecord, null> = {
     ...scheme(record.scheme),
     ...inRebind(record.rebind),
     ...picture('sharePicture', record.sharePicture),
+    ...(record.icon === undefined || isIconName(record.icon)
+      ? []
+      : [{ path: 'icon', to: record.icon, kinds: ['drawing', 'asset'] as const }]),
   ],
   rightToPut: record => (Object.keys(record.rebind).length === 0 ? 'choice' : 'style'),
   rights: {
@@ -123,6 +133,8 @@ export const page: RecordKind<PageRecord, null> = {
     unindexed: 'choice',
     areas: 'choice',
     sharePicture: 'content',
+    shortName: 'content',
+    icon: 'content',
     rebind: 'style',
   },
   check: (record, before, scene) =>
@@ -131,7 +143,5 @@ export const page: RecordKind<PageRecord, null> = {
   name: record => record.title,
   location: record => ({ station: 'pages', page: record.id, node: record.id }),
   effects: (was, is) =>
-    was && is && onlyDiffer(was, is, ['description', 'unindexed', 'sharePicture'])
-      ? NOTHING
-      : { rules: 'page', markup: 'all' },
+    was && is && onlyDiffer(was, is, ['unindexed']) ? NOTHING : { rules: 'page', markup: 'all' },
 };

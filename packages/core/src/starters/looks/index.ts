@@ -14,6 +14,7 @@ import { longTextLooks } from './longText.ts';
 import type { ReadyLook } from './look.ts';
 import { navigationLooks } from './navigation.ts';
 import { noticeLooks } from './notice.ts';
+import { pageListLooks } from './pageList.ts';
 import { pictureLooks } from './picture.ts';
 import { preformattedLooks } from './preformatted.ts';
 import { quoteLooks } from './quote.ts';
@@ -51,6 +52,7 @@ export const READY_LOOKS: readonly ReadyLook[] = [
   ...sectionLooks,
   ...siteTitleLooks,
   ...navigationLooks,
+  ...pageListLooks,
 ];
 
 /** Those of one element. */

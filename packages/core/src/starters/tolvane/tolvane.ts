@@ -219,6 +219,23 @@ function others(b: SiteBuilder): void {
     b.widget(`days-${id}-text`, `days-${id}`, 'text', { text: words(text) });
   }
 
+  b.section('sailings-more', 'sailings', 'Read on', { scheme: 'fog-bank' });
+  b.widget(
+    'more-title',
+    'sailings-more',
+    'heading',
+    { text: 'Before you go', level: 2 },
+    { variants: { look: 'look-h2' } },
+  );
+  b.widget('more-pages', 'sailings-more', 'pageList', {
+    of: 'beside this page',
+    pictures: 'no',
+    icons: 'no',
+    descriptions: 'yes',
+    level: 3,
+    empty: '',
+  });
+
   b.page('fares', 'fares', 'Fares', 'What a crossing costs for people, cars, bikes and dogs.');
   b.section('fares-top', 'fares', 'Opening', { scheme: 'fog-bank', variants: { padding: 'section-snug' } });
   b.widget(

@@ -82,6 +82,20 @@ export function svg(part: string, drawn: DrawnSvg, name = ''): VElement {
   );
 }
 
+/** Pages below a page, or at the top for null; or those beside a page. */
+export type PageBranch = { readonly below: string | null } | { readonly beside: string };
+
+/** As much of a page as a list of pages shows. */
+export interface ListedPage {
+  readonly title: string;
+  readonly href: string;
+  readonly current: boolean;
+  readonly description: string;
+  /** An icon by its name, or the id of a drawing or picture. */
+  readonly icon: string | null;
+  readonly picture: MarkupAsset | null;
+}
+
 /** What a widget may ask while it makes its markup. */
 export interface MarkupContext {
   /** Address of a link as seen from this page; null if it leads nowhere now. */
@@ -114,7 +128,10 @@ export interface MarkupContext {
   homeHref: string;
   /** Links that lead away open a window of their own. */
   awayInNewTab: boolean;
-  pages(): readonly { title: string; href: string; current: boolean }[];
+  /** The page being made; null where nothing stands on one. */
+  page: string | null;
+  /** Pages as navigation lists them, in order; those that are off or not to be listed are left out. */
+  pages(branch: PageBranch): readonly ListedPage[];
 }
 
 /** Attributes of a link, with the one rule for links that lead away. */

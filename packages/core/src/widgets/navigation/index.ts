@@ -48,7 +48,7 @@ export const navigation = element({
         'ul',
         { part: 'list' },
         ...context
-          .pages()
+          .pages({ below: null })
           .map(page =>
             h(
               'li',

@@ -1,0 +1,136 @@
+import { bareLink, flatHeading, flatList, flatParagraph, iconBaseline, linkStates } from '../kit/baseline.ts';
+import { element, plain, programStyles } from '../kit/element.ts';
+import { iconOf } from '../kit/icon.ts';
+import { linkOf } from '../kit/link.ts';
+import { h, type MarkupContext, type PageBranch } from '../kit/markup.ts';
+
+const LEVELS = [2, 3, 4, 5, 6] as const;
+const SHOWN = ['yes', 'no'] as const;
+
+/** The pages of a branch, as they are now: what the site says of each in its settings. */
+export const pageList = element({
+  name: 'pageList',
+  label: 'Page list',
+  family: 'navigation',
+  parts: {
+    list: { label: 'List', kind: 'box' },
+    entry: { label: 'Page', kind: 'box', inside: 'list', host: 'entry', states: ['hover', 'selected'] },
+    picture: { label: 'Picture', kind: 'picture', inside: 'entry', host: 'entry' },
+    icon: { label: 'Icon', kind: 'icon', inside: 'entry', host: 'entry' },
+    title: { label: 'Title', kind: 'heading', inside: 'entry', host: 'entry' },
+    link: {
+      label: 'Link',
+      kind: 'label',
+      inside: 'title',
+      host: 'link',
+      states: ['hover', 'focus', 'pressed', 'selected'],
+    },
+    text: { label: 'Description', kind: 'text', inside: 'entry', host: 'entry' },
+  },
+  axes: ['look', 'arrangement'],
+  holds: null,
+  program: programStyles({
+    ...flatList('list'),
+    'list/display': 'grid',
+    'list/gridColumns': 3,
+    'list@medium/gridColumns': 2,
+    'list@narrow/gridColumns': 1,
+    'list/rowGap': '2rem',
+    'list/columnGap': '2rem',
+    'entry/display': 'flex',
+    'entry/flexDirection': 'column',
+    'entry/alignItems': 'start',
+    'entry/rowGap': '0.5rem',
+    'picture/display': 'block',
+    'picture/overflowX': 'clip',
+    'picture/width': '100%',
+    'picture/height': 'auto',
+    'picture/aspectRatio': 1.6,
+    'picture/objectFit': 'cover',
+    ...iconBaseline('icon', '2rem'),
+    ...flatHeading('title'),
+    'title/color': 'role.heading',
+    'title/fontWeight': 700,
+    'title/fontSize': '1.25em',
+    'title/lineHeight': 1.2,
+    ...bareLink('link'),
+    ...linkStates('link'),
+    'link/display': 'inline',
+    'link/color': 'currentcolor',
+    ...flatParagraph('text'),
+  }),
+  content: {
+    of: {
+      type: 'choice',
+      label: 'Pages',
+      options: ['below this page', 'beside this page', 'below a page', 'at the top'],
+    },
+    page: { type: 'link', label: 'The page they are below' },
+    pictures: { type: 'choice', label: 'Pictures', options: SHOWN },
+    icons: { type: 'choice', label: 'Icons', options: SHOWN },
+    descriptions: { type: 'choice', label: 'Descriptions', options: SHOWN },
+    level: { type: 'choice', label: 'Level of the titles', options: LEVELS },
+    empty: { type: 'plain', label: 'Where there are no pages' },
+  },
+  sample: {
+    of: 'at the top',
+    pictures: 'yes',
+    icons: 'yes',
+    descriptions: 'yes',
+    level: 3,
+    empty: 'No islands yet.',
+  },
+  begins: { of: 'below this page', pictures: 'yes', icons: 'yes', descriptions: 'yes', level: 3, empty: '' },
+  markup: (content, context) => {
+    const level = LEVELS.find(it => it === content.level) ?? 3;
+    const shows = (field: string) => content[field] !== 'no';
+    const pages = context.pages(branchOf(content, context));
+    const empty = plain(content, 'empty');
+    if (pages.length === 0)
+      return h('div', { part: 'list' }, empty !== '' && h('p', { part: 'text' }, empty));
+    return h(
+      'ul',
+      { part: 'list', role: 'list' },
+      ...pages.map(({ title, href, current, description, icon, picture }) =>
+        h(
+          'li',
+          { part: 'entry' },
+          shows('pictures') &&
+            picture !== null &&
+            h('img', {
+              part: 'picture',
+              src: context.assetUrl(picture),
+              width: picture.width,
+              height: picture.height,
+              // The title beside it says what it stands for.
+              alt: '',
+              loading: 'lazy',
+              decoding: 'async',
+            }),
+          shows('icons') && iconOf('icon', icon, context),
+          h(
+            `h${level}`,
+            { part: 'title' },
+            h('a', { part: 'link', href, 'aria-current': current ? 'page' : null }, title),
+          ),
+          shows('descriptions') && description !== '' && h('p', { part: 'text' }, description),
+        ),
+      ),
+    );
+  },
+  summary: content => `Pages ${typeof content.of === 'string' ? content.of : 'below this page'}`,
+});
+
+function branchOf(content: Parameters<typeof linkOf>[0], context: Pick<MarkupContext, 'page'>): PageBranch {
+  const link = linkOf(content, 'page');
+  switch (content.of) {
+    case 'at the top':
+      return { below: null };
+    case 'beside this page':
+      return context.page === null ? { below: null } : { beside: context.page };
+    case 'below a page':
+      return { below: link && 'page' in link ? link.page : context.page };
+    default:
+      return { below: context.page };
+  }
+}
