@@ -261,7 +261,7 @@ describe('by keys alone', () => {
     await toPane('Bench');
     await walker.tabToChoose('Position', 'Beside, left');
     const figure = '[data-node=morning-text][data-part=box] > :nth-child(5) > figure';
-    await walker.styleIs(canvas, figure, 'float', 'left');
+    await walker.styleIs(canvas, figure, 'float', 'inline-start');
     expect(await walker.violations()).toEqual([]);
     await undoUntil(kinds, all => all.length === 6);
     expect(await kinds()).toEqual(before);
