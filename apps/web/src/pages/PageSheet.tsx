@@ -138,7 +138,8 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
             onCommit={text => commit([edit.set('description', text)], `Describe ${title}`)}
           />
           <TypedField
-            label="Short name"
+            label="Short name, for navigation and lists of pages"
+            mono={false}
             text={page.shortName ?? ''}
             parse={text => ok(text.trim())}
             onCommit={it =>

@@ -41,6 +41,7 @@ export function SiteFields({ site }: { site: Site }) {
             <TypedField
               key={name}
               label={PHRASES[name]}
+              mono={false}
               text={settings.phrases?.[name] ?? phraseIn(settings.language, name)}
               className="[&_input]:border-hair"
               parse={text => ok(text.trim())}

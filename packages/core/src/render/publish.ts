@@ -1,7 +1,7 @@
 import { movementsIn, printKeyframes } from '../properties/index.ts';
 import { type AssetRecord, type PageRecord, type Site, settingsOf } from '../site/index.ts';
 import type { ElementType } from '../widgets/index.ts';
-import { printDocument } from './document.ts';
+import { type Head, printDocument } from './document.ts';
 import { fingerprint } from './fingerprint.ts';
 import { fontsIn, printFontFaces } from './fonts.ts';
 import { escapeHtml } from './html.ts';
@@ -21,10 +21,10 @@ export interface PublishedSite {
   problems: readonly Unrenderable[];
 }
 
-/** All that is in any of several collections. */
+/** All that is in any of several collections; one that many share is looked at once. */
 function union<T>(all: Iterable<Iterable<T>>): Set<T> {
   const union = new Set<T>();
-  for (const some of all) for (const it of some) union.add(it);
+  for (const some of new Set(all)) for (const it of some) union.add(it);
   return union;
 }
 
@@ -37,6 +37,18 @@ function withAsked(asked: Iterable<string>, blocks: readonly Block[]): Set<strin
   for (const name of used)
     for (const text of texts.get(name) ?? []) for (const it of variablesIn(text)) used.add(it);
   return used;
+}
+
+const documents = new WeakMap<PageRecord, { head: string; html: string; text: string }>();
+
+/** The document of a page; the very one from before where neither its head nor its body differs. */
+function documentOf(head: Head, html: string, page: PageRecord): string {
+  const key = JSON.stringify(head);
+  const known = documents.get(page);
+  if (known?.head === key && known.html === html) return known.text;
+  const text = printDocument(head, html);
+  documents.set(page, { head: key, html, text });
+  return text;
 }
 
 /** Pages that search engines may read (sitemaps.org, version 0.9). */
@@ -128,7 +140,7 @@ export function publishSite(site: Site): PublishedSite {
     files.set('robots.txt', `User-agent: *\nAllow: /\nSitemap: ${address}/sitemap.xml\n`);
   }
   const modules = new Map(
-    [...union(pages.map(it => it.behaviours))].map(element => [element, moduleFile(element)]),
+    [...union<ElementType>(pages.map(it => it.behaviours))].map(element => [element, moduleFile(element)]),
   );
   for (const [element, file] of modules) files.set(file, element.behaviour ?? '');
   for (const [i, { page, html, behaviours }] of pages.entries()) {
@@ -146,7 +158,7 @@ export function publishSite(site: Site): PublishedSite {
     const title = page.path === '' ? name : `${page.title} – ${name}`;
     files.set(
       `${pageFolder(site, page)}index.html`,
-      printDocument(
+      documentOf(
         {
           language,
           title,
@@ -160,6 +172,7 @@ export function publishSite(site: Site): PublishedSite {
           sharePicture: shareOf(page),
         },
         html,
+        page,
       ),
     );
   }

@@ -12,9 +12,11 @@ import {
 import type { ElementType } from '../widgets/index.ts';
 import { classNamesIn, renderBody, tagsIn } from './body.ts';
 import { printHtml } from './html.ts';
+import { interned } from './interned.ts';
 import { toRoot } from './links.ts';
 import { isLinked, sectionsIn } from './markup.ts';
 import { Reads, same } from './reads.ts';
+import { OWN } from './sources.ts';
 import { type Block, nodesOn, ownRules, printRules, rebindBlocks } from './stylesheet.ts';
 import { hiddenByDepth, nameOfNode, type Unrenderable } from './unrenderable.ts';
 
@@ -23,6 +25,7 @@ export interface RenderedPage {
   page: PageRecord;
   /** Its body, printed. */
   html: string;
+  /** Classes under which the program and the guide speak of what is on it. */
   classes: ReadonlySet<string>;
   tags: ReadonlySet<string>;
   assets: readonly AssetRecord[];
@@ -92,14 +95,14 @@ export function renderPage(site: Site, page: PageRecord): RenderedPage {
   const made: RenderedPage = {
     page,
     html: printHtml(body),
-    classes: classNamesIn(body),
-    tags: tagsIn(body),
+    classes: interned(new Set([...classNamesIn(body)].filter(it => !it.startsWith(OWN)))),
+    tags: interned(tagsIn(body)),
     assets: [...assets],
     own,
     ranks: rules,
     rebinds: rebindBlocks(site, page),
     movements: movementsIn(own),
-    variables: variablesIn(own),
+    variables: interned(variablesIn(own)),
     behaviours: [...new Set(nodes.map(elementOfNode))].filter(it => it.behaviour !== undefined),
     problems: hiddenByDepth(
       site,

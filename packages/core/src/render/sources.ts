@@ -97,12 +97,15 @@ export const guideIds = ({ kinds }: Site): Id[] => [
   ...kinds.preset.keys(),
 ];
 
+/** What the classes begin with under which a section or widget speaks of itself. */
+export const OWN = 'o-';
+
 /** What is set on one section or widget itself. */
 export function ownSource(node: NodeRecord): RuleSource {
   const element = elementOfNode(node);
   return {
     rank: ranksOf(isItem(element)).own,
-    className: `o-${node.id}`,
+    className: OWN + node.id,
     styles: node.styles,
     ...declared(node),
     element,

@@ -74,22 +74,21 @@ export const ownRules = (site: Site, nodes: Iterable<NodeRecord>, printing: Prin
 
 interface Standing {
   sections: Site['kinds']['section'];
-  pages: Site['kinds']['page'];
-  ids: Map<Id, readonly Id[]>;
+  ids: WeakMap<PageRecord, readonly Id[]>;
 }
 const standing = new WeakMap<Site['children'], Standing>();
 
-/** Ids of what shows on a page; found anew only when something was put elsewhere, or a section or page altered. */
-function idsOn(site: Site, page: Id): readonly Id[] {
+/** Ids of what shows on a page; found anew only when something was put elsewhere, or a section or the page itself altered. */
+function idsOn(site: Site, page: PageRecord): readonly Id[] {
   let known = standing.get(site.children);
-  const { section: sections, page: pages } = site.kinds;
-  if (known?.sections !== sections || known.pages !== pages) {
-    known = { sections, pages, ids: new Map() };
+  const { section: sections } = site.kinds;
+  if (known?.sections !== sections) {
+    known = { sections, ids: new WeakMap() };
     standing.set(site.children, known);
   }
   let ids = known.ids.get(page);
   if (!ids) {
-    ids = AREAS.flatMap(area => sectionsIn(site, page, area)).flatMap(root =>
+    ids = AREAS.flatMap(area => sectionsIn(site, page.id, area)).flatMap(root =>
       subtree({ childrenOf: id => nodesUnder(site, id) }, root.id),
     );
     known.ids.set(page, ids);
@@ -99,7 +98,7 @@ function idsOn(site: Site, page: Id): readonly Id[] {
 
 /** Sections and widgets that show on a page, header and footer among them. */
 export const nodesOn = (site: Site, page: PageRecord): NodeRecord[] =>
-  idsOn(site, page.id)
+  idsOn(site, page)
     .map(id => getRecord(site, id))
     .filter(isNode);
 

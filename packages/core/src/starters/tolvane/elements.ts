@@ -122,6 +122,7 @@ export function elements(b: SiteBuilder): void {
     'list/columnGap': '{size.space.three}',
   });
   b.default('heading', { 'text/color': 'role.text' }, { type: 'area', area: 'footer' });
+  b.default('pageList', { 'title/textStyle': 'style-h3' });
   b.variant('accordion-boxed', 'accordion', 'look', 'Boxed', {
     'accordion/rowGap': '{size.space.two}',
     ...line('entry', { width: '1px', style: 'solid', color: 'role.line' }),
