@@ -441,7 +441,7 @@ describe('an accordion that becomes tabs', () => {
     expect(rightsFor(there.edits, lookupOf(site))).toContain('style');
   });
   it('becomes nothing that the table does not name', () => {
-    expect(convertWidget(site, 'words', 'tabs')).toMatchObject({
+    expect(convertWidget(site, 'words', 'table')).toMatchObject({
       ok: false,
       problem: { code: 'no-conversion' },
     });

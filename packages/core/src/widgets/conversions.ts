@@ -16,6 +16,9 @@ interface Pair extends Omit<Conversion, 'from' | 'to'> {
   readonly between: readonly [from: string, to: string];
 }
 
+/** Words inside running text, which have the same parts wherever it stands. */
+const RUNS = { paragraph: 'paragraph', link: 'link', code: 'code', marked: 'marked' };
+
 /** Read in both directions, so each name stands once on its side: what is kept one way is kept on the way back. */
 const PAIRS: readonly Pair[] = [
   {
@@ -29,6 +32,20 @@ const PAIRS: readonly Pair[] = [
         parts: { bar: 'tab', sign: 'sign', title: 'title', panel: 'panel' },
       },
     },
+  },
+  { between: ['group', 'column'], content: {}, parts: { box: 'box' }, items: {} },
+  {
+    between: ['callout', 'notice'],
+    content: { title: 'word', text: 'text' },
+    parts: { box: 'box', title: 'word', ...RUNS },
+    items: {},
+  },
+  { between: ['text', 'quote'], content: { text: 'words' }, parts: { box: 'box', ...RUNS }, items: {} },
+  {
+    between: ['text', 'callout'],
+    content: { text: 'text' },
+    parts: { box: 'box', ...RUNS },
+    items: {},
   },
 ];
 
