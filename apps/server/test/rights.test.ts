@@ -25,11 +25,13 @@ const found = <K extends SiteRecord['kind']>(kind: K): SiteRecord => {
 };
 const color = { type: 'color', value: { space: 'oklch', coords: [0.5, 0.1, 20], alpha: 1 } };
 const widget = demo.kinds.widget.get('book');
-if (!widget) throw new Error('the demo has no such button');
+const entry = demo.kinds.widget.get('asked-late');
+if (!widget || !entry) throw new Error('the demo has no such button or entry');
 
 /** Widgets that hold nothing and set nothing, far more than are removed here. */
 const leaves = [...demo.kinds.widget.values()]
   .filter(it => Object.keys(it.styles).length === 0 && !demo.children.has(it.id) && it.id !== 'book')
+  .filter(it => !demo.kinds.widget.get(it.at.parent)?.widget.match(/^(accordionEntry|tab)$/))
   .map(it => it.id);
 
 /** Every kind of edit: what it does, and the right it needs. Each can be accepted from one who has that right. */
@@ -43,6 +45,22 @@ const EDITS: [string, Right, (n: number) => Record<string, unknown> | Edit][] = 
     n => ({ op: 'set', id: found('asset').id, path: ['alt'], value: `Boat ${n}` }),
   ],
   ['a new picture', 'content', n => ({ op: 'put', record: { ...stored, id: `asset-${n}` } })],
+  ['a new entry', 'content', n => ({ op: 'put', record: { ...entry, id: `entry-${n}` } })],
+  [
+    'an entry moved among its like',
+    'content',
+    n => ({ op: 'set', id: entry.id, path: ['at'], value: { parent: entry.at.parent, order: `Z${n}V` } }),
+  ],
+  [
+    'what waits for another widget',
+    'choice',
+    () => ({
+      op: 'set',
+      id: 'crossing-line',
+      path: ['parked'],
+      value: { divider: { content: { mark: null }, variants: {}, styles: {} } },
+    }),
+  ],
   [
     'a preset taken on',
     'choice',
