@@ -9,9 +9,9 @@ describe('a new site', () => {
     await walker.page.goto(PROGRAM);
     await walker.click('New site');
     const ready = await walker.frame('Ready site: A line with a timetable');
-    expect(await ready.$$eval('[class*=navigation-link]', all => all.map(it => it.textContent))).toContain(
-      'Timetable',
-    );
+    expect(
+      await ready.$$eval('[class*=navigationEntry-link]', all => all.map(it => it.textContent)),
+    ).toContain('Timetable');
     // Its pictures are there before it has any files.
     await until(
       () =>

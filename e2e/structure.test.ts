@@ -414,7 +414,7 @@ describe('the page', () => {
       it => it === 'header',
       'the header on top',
     );
-    await walker.clickOnCanvas('[data-area=header] [class*=navigation-link][href^=fares]');
+    await walker.clickOnCanvas('[data-area=header] [class*=navigationEntry-link][href^=fares]');
     await until(
       async () => walker.page.url(),
       url => url.includes('/pages/fares?try'),

@@ -196,7 +196,7 @@ export async function comparePage(
     const isControl = (scope: Scope, part: string) =>
       state === 'focus' &&
       partNames(scope.element).some(
-        host => partOf(scope.element, host)?.within === part && isHost(scope, host),
+        host => partOf(scope.element, host)?.within?.includes(part) === true && isHost(scope, host),
       );
     const hosts = found.flatMap(({ part }, i) => {
       const scope = scopes[i];

@@ -247,7 +247,7 @@ export function generatedSite(seed: number): Site {
         },
       );
       // Each that holds others is nested in itself.
-      if (element.holds !== null && (isItem(element) || depth < 2))
+      if (element.holds !== null && (isItem(element) ? !isItem(holder) : depth < 2))
         fill(id, element, isItem(element) ? around : [...around, element]);
     }
   };

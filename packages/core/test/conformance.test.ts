@@ -37,7 +37,11 @@ function placed(element: ElementType): { site: Site; id: Id } {
   const [holder] = element.onlyIn ?? [];
   const { edits, id } = addWidget(demo, 'fares-list', 0, holder ?? element.name);
   const site = after(demo, edits);
-  return holder === undefined ? { site, id } : { site, id: nodesUnder(site, id)[0] ?? '' };
+  if (holder === undefined) return { site, id };
+  const item = nodesUnder(site, id)[0];
+  if (item !== undefined) return { site, id: item };
+  const added = addWidget(site, id, 0, element.name);
+  return { site: after(site, added.edits), id: added.id };
 }
 
 /** Widgets whose words show only in some places: an icon’s to readers of the screen, a list’s where it is empty. */
@@ -109,9 +113,11 @@ describe.each(WIDGETS.map(it => [it.name, it] as const))('the widget %s', (name,
   it('holds a hundred items, in their order', () => {
     const [item] = element.accepts ?? [];
     if (item === undefined) return;
-    const one = record(site, nodesUnder(site, id)[0] ?? '');
+    const first = addWidget(site, id, 0, item);
+    const filledOnce = after(site, first.edits);
+    const one = record(filledOnce, first.id);
     const many = after(
-      site,
+      filledOnce,
       Array.from({ length: 100 }, (_, i) =>
         putRecord({
           ...one,

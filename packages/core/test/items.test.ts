@@ -469,3 +469,48 @@ describe('the table of conversions', () => {
     }
   });
 });
+
+describe('a navigation', () => {
+  const site = tiny(b => {
+    b.page('isles', 'isles', 'Isles', '');
+    b.page('hesk', 'hesk', 'Hesk', '', { parent: 'isles' });
+    b.widget('nav', 'one', 'navigation', { label: 'Main', depth: 2 });
+    b.widget('call', 'nav', 'navigationEntry', {
+      label: 'Call us',
+      link: { type: 'phone', number: '+1 555' },
+    });
+    b.widget('late', 'call', 'navigationEntry', { label: 'At night' });
+  });
+  const html = (it: Site, marks = false) => {
+    const nav = it.kinds.widget.get('nav');
+    if (!nav) throw new Error('no navigation');
+    return printHtml(renderNode(it, scopeOf(it, 'one'), nav, { marks, links: true, assetUrl: () => '' }));
+  };
+  const order = (text: string, ...words: string[]) => words.map(it => text.indexOf(`>${it}<`));
+  it('shows the pages, those below them as far as it is asked for, and its own entries behind', () => {
+    const places = order(html(site), 'Home', 'Isles', 'Hesk', 'Call us', 'At night');
+    expect(places.every((at, i) => at > (places[i - 1] ?? 0))).toBe(true);
+    const flat = after(site, [{ op: 'set', id: 'nav', path: ['content', 'depth'], value: 1 }]);
+    expect(html(flat)).not.toContain('>Hesk<');
+    const own = after(site, [{ op: 'set', id: 'nav', path: ['content', 'entries'], value: 'entries' }]);
+    expect(order(html(own), 'Home', 'Isles')).toEqual([-1, -1]);
+    expect(html(own)).toContain('>Call us<');
+  });
+  it('calls pages by their short names', () => {
+    const short = after(site, [{ op: 'set', id: 'hesk', path: ['shortName'], value: 'H.' }]);
+    expect(html(short)).toContain('>H.</a>');
+  });
+  it('has what it makes picked as a part of itself, and what stands in it by itself', () => {
+    const text = html(site, true);
+    expect(text).toMatch(/data-part="link" data-node="nav"[^>]*>Isles</);
+    expect(text).toMatch(/data-part="link" data-node="call"[^>]*>Call us</);
+  });
+  it('has a say in how entries look that stand below an entry', () => {
+    const styled = after(site, [
+      { op: 'set', id: 'nav', path: ['styles', 'link/opacity'], value: { type: 'number', value: 0.5 } },
+    ]);
+    const opacity = (id: Id) =>
+      computedStyles(styled, scopeOf(styled, id), 'link', ['rest'], 'wide').get('opacity');
+    expect([opacity('call'), opacity('late'), opacity('nav')]).toEqual(['0.5', '0.5', '0.5']);
+  });
+});

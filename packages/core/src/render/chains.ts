@@ -23,12 +23,15 @@ const EVERYTHING: MarkupContext = {
   id: name => name,
   item: { holder: {}, index: () => 0, openIndex: () => null, holderId: name => name },
   isOpen: false,
+  holdsAny: true,
   phrase: name => name,
   siteName: '',
   homeHref: '#',
   awayInNewTab: false,
   page: null,
-  pages: () => [{ title: '', href: '#', current: false, description: 'a', icon: 'any', picture: PICTURE }],
+  pages: () => [
+    { id: 'any', title: '', href: '#', current: false, description: 'a', icon: 'any', picture: PICTURE },
+  ],
 };
 
 const ANY_WORDS: RichText = [
@@ -61,7 +64,8 @@ const childrenOf = (node: VNode): readonly VNode[] => {
 /** Whether other widgets can come to stand within. */
 const takesWidgets = (node: VNode): boolean =>
   node === CHILDREN ||
-  (typeof node === 'object' && ('items' in node || 'each' in node || childrenOf(node).some(takesWidgets)));
+  (typeof node === 'object' &&
+    ('items' in node || 'item' in node || 'each' in node || childrenOf(node).some(takesWidgets)));
 
 const lines = new Map<ElementType, ReadonlyMap<string, readonly Line[]>>();
 
@@ -71,7 +75,7 @@ function linesOf(element: ElementType): ReadonlyMap<string, readonly Line[]> {
   if (known) return known;
   const found = new Map<string, Line[]>();
   const visit = (node: VNode, above: Line) => {
-    if (typeof node !== 'object' || 'items' in node || 'neighbour' in node) return;
+    if (typeof node !== 'object' || 'items' in node || 'item' in node || 'neighbour' in node) return;
     if ('each' in node) {
       for (const it of childrenOf(node)) visit(it, above);
       return;

@@ -1,4 +1,4 @@
-import { childScope, pageScope, type Scope, sourcesOf, speaksOf } from '../cascade/index.ts';
+import { childScope, holderOf, pageScope, type Scope, sourcesOf, speaksOf } from '../cascade/index.ts';
 import type { Content } from '../content/index.ts';
 import { LIMITS } from '../limits/index.ts';
 import { type PhraseName, phraseIn } from '../phrases/index.ts';
@@ -28,6 +28,7 @@ import {
   elementNamed,
   type Held,
   isItem,
+  type MadeItem,
   type MarkupContext,
   type PageBranch,
   partOf,
@@ -119,7 +120,12 @@ export function phraseOf(site: Site, name: PhraseName): string {
   return phrases?.[name] ?? phraseIn(language, name);
 }
 
-export function markupContext(site: Site, scope: Scope, options: MarkupOptions): MarkupContext {
+export function markupContext(
+  site: Site,
+  scope: Scope,
+  options: MarkupOptions,
+  holdsAny: boolean,
+): MarkupContext {
   const { page, node } = scope;
   const reads = options.reads ?? new Reads();
   /** The page being made, as it is in a site. */
@@ -127,6 +133,7 @@ export function markupContext(site: Site, scope: Scope, options: MarkupOptions):
   return {
     id: name => partId(node?.id ?? options.sample?.id ?? SAMPLE, name),
     item: itemIn(site, scope, options),
+    holdsAny,
     isOpen: options.open === 'all' || (node !== null && options.open?.has(node.id) === true),
     href: link => {
       if (!page || !options.links) return '#';
@@ -159,6 +166,7 @@ export function markupContext(site: Site, scope: Scope, options: MarkupOptions):
     pages: branch => {
       reads.ask(site, it => branchRead(it, branch));
       return pagesOfBranch(site, branch).map(it => ({
+        id: it.id,
         title: it.shortName ?? it.title,
         href: page && options.links ? pageHref(site, page, it) : '#',
         current: it.id === page?.id,
@@ -197,6 +205,7 @@ function dress(
     return text;
   };
   const { node } = scope;
+  const marked = node ?? (isItem(scope.element) ? holderOf(scope)?.node : null);
   const visit = (it: VElement, isRoot: boolean): HtmlElement => {
     const binding = isRoot && node?.kind === 'section' ? bindingClasses(node, scope.scheme) : [];
     const own = it.part === undefined ? null : [classText(it.part), ...binding].join(' ');
@@ -204,7 +213,7 @@ function dress(
     if (isRoot && node?.kind === 'section' && isLinked(site, node.id)) attrs.id = `s-${node.id}`;
     if (options.marks && it.part !== undefined) {
       attrs['data-part'] = it.part;
-      if (node) attrs['data-node'] = node.id;
+      if (marked) attrs['data-node'] = marked.id;
     }
     if (options.noTabStops && (USED.has(it.tag) || attrs.tabindex === 0)) attrs.tabindex = -1;
     return {
@@ -218,6 +227,7 @@ function dress(
     if (typeof child === 'string') return [child];
     if ('neighbour' in child) return [neighbourGround(site, scope, child.neighbour)];
     if ('items' in child) return children(child.items);
+    if ('item' in child) return renderMade(site, scope, options, child);
     if ('each' in child)
       return children(null).map((held, index) => ({ ...visit(child.each(index), false), children: [held] }));
     return [visit(child, false)];
@@ -288,7 +298,10 @@ export function renderNode(
   const scope = childScope(outer, node);
   const content = node.kind === 'widget' ? node.content : {};
   try {
-    const root = makeMarkup(scope.element, view)?.(content, markupContext(site, scope, options));
+    const root = makeMarkup(scope.element, view)?.(
+      content,
+      markupContext(site, scope, options, nodesUnder(site, node.id).length > 0),
+    );
     if (!root) throw new Error(`${scope.element.name} makes no markup`);
     return dress(site, scope, options, root, its => renderChildren(site, scope, node.id, options, its));
   } catch (error) {
@@ -300,6 +313,21 @@ export function renderNode(
 
 const makeMarkup = ({ markup, views }: ElementType, view: string | null): ElementType['markup'] =>
   view === null ? markup : views?.[view];
+
+/** An item that is made of what the site says: picked, it is a part of its holder. */
+function renderMade(
+  site: Site,
+  outer: Scope,
+  options: MarkupOptions,
+  { item, content, holds }: MadeItem,
+): HtmlElement[] {
+  const element = elementNamed(item);
+  const parent = { scope: outer, part: outer.element.holds ?? 'box' };
+  const scope: Scope = { ...outer, element, node: null, variants: {}, parent };
+  const root = element.markup?.(content, markupContext(site, scope, options, holds.length > 0));
+  if (!root) return [];
+  return [dress(site, scope, options, root, () => holds.flatMap(it => renderMade(site, scope, options, it)))];
+}
 
 /** How many things stand around what is in a scope, itself among them. */
 function depthOf(scope: Scope): number {
@@ -371,7 +399,10 @@ export function renderSample(
   holds: readonly Shown[] = scope.element.sampleHolds ?? SAMPLE_HOLDS,
   view: string | null = null,
 ): HtmlElement | null {
-  const root = makeMarkup(scope.element, view)?.(content, markupContext(site, scope, options));
+  const root = makeMarkup(scope.element, view)?.(
+    content,
+    markupContext(site, scope, options, holds.length > 0),
+  );
   return root
     ? dress(site, scope, options, root, its => sampleChildren(site, scope, options, holds, its))
     : null;

@@ -27,8 +27,8 @@ export interface Target {
   host: string | null;
   /** The ways from the host to the part, as selectors between the two. */
   chains: readonly string[];
-  /** Class of the control whose state counts, where the host only holds it. */
-  control: string | null;
+  /** Classes of the controls of which one’s state counts, where the host only holds it. */
+  control: readonly string[];
   /** Classes of the parts meant, where a rule is for a kind of part in a state: others of the kind may not have the state. */
   own: readonly string[];
   /** Pseudo-element of what bears the class. */
@@ -90,7 +90,7 @@ function targetOf(styled: ElementType, part: string, className: string, state: S
     className: partClass(className, part, pseudo),
     host: null,
     chains: [],
-    control: null,
+    control: [],
     own: [],
     pseudo,
     onFirst,
@@ -105,7 +105,7 @@ function targetOf(styled: ElementType, part: string, className: string, state: S
       host: `${element.name}-${host}`,
       chains: chainsBetween(element, host, carrier),
     }),
-    control: within === undefined ? null : `${element.name}-${within}`,
+    control: (within ?? []).map(it => `${element.name}-${it}`),
   };
 }
 
@@ -195,9 +195,9 @@ function stateSelector(state: State, mode: PrintMode): string {
 }
 
 /** The same for a host that holds the control. */
-function controlSelector(state: State, control: string, mode: PrintMode): string {
+function controlSelector(state: State, control: readonly string[], mode: PrintMode): string {
   if (state === 'rest') return '';
-  const within = `:has(.${control}${STATE_SELECTORS[state]})`;
+  const within = `:has(:is(${control.map(it => `.${it}`).join(',')})${STATE_SELECTORS[state]})`;
   return mode === 'canvas' ? `:is(${within},[data-state=${state}])` : within;
 }
 
@@ -207,7 +207,7 @@ export function selectorOf(
 ): string {
   const suffix = stateSelector(state, mode);
   const stateOf = ({ control }: Target) =>
-    control === null || mode === 'sheet' ? suffix : controlSelector(state, control, mode);
+    control.length === 0 || mode === 'sheet' ? suffix : controlSelector(state, control, mode);
   const plain = (some: readonly Target[]) =>
     some.flatMap(target => {
       const [only, ...more] = target.own;

@@ -124,7 +124,8 @@ function showSample(
     return renderSample(site, specimenScope(element, scheme, variants), content, options);
   const around = elementNamed(holder);
   const held = { widget: element.name, variants, content };
-  const sample = renderSample(site, specimenScope(around, scheme, {}), around.sample, options, [held]);
+  const said = { ...around.sample, ...element.holderSample };
+  const sample = renderSample(site, specimenScope(around, scheme, {}), said, options, [held]);
   const onlyItems = (it: HtmlElement): HtmlElement => {
     const part = it.attrs['data-part'];
     const isOwn = typeof part === 'string' && Object.hasOwn(element.parts, part);

@@ -14,6 +14,7 @@ import { icon } from './icon/index.ts';
 import { ELEMENT_FAMILIES, type ElementFamily, type ElementType, type Part } from './kit/element.ts';
 import { list } from './list/index.ts';
 import { longText } from './longText/index.ts';
+import { navigationEntry } from './navigation/entry.ts';
 import { navigation } from './navigation/index.ts';
 import { notice } from './notice/index.ts';
 import { page } from './page/index.ts';
@@ -42,6 +43,7 @@ export {
   h,
   type ItemViews,
   type ListedPage,
+  type MadeItem,
   type MarkupContext,
   type NeighbourGround,
   type PageBranch,
@@ -76,6 +78,7 @@ export const WIDGETS: readonly ElementType[] = [
   tab,
   siteTitle,
   navigation,
+  navigationEntry,
   pageList,
 ];
 /** Everything that has a default. */

@@ -39,7 +39,7 @@ export const field = element({
       label: 'Field',
       kind: 'box',
       states: ['valid', 'invalid', 'hover', 'focus', 'disabled'],
-      within: 'control',
+      within: ['control', 'tick'],
     },
     label: { label: 'Label', kind: 'label', inside: 'box', shows: 'label' },
     control: { label: 'Line to write in', kind: 'box', inside: 'box' },

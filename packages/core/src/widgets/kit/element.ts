@@ -18,8 +18,8 @@ export interface Part {
   inside?: string;
   /** Of an outermost part of an item: the part of the holder that its view is placed in; the one for widgets where left out. */
   placedIn?: string;
-  /** The part inside it that is used: its states are those of that control (`:has(…)`), a pointer's are its own. */
-  within?: string;
+  /** The parts inside it of which one is used: its states are those of that control (`:has(…)`), a pointer's are its own. */
+  within?: readonly string[];
   /** No element of its own: a pseudo-element of the part it stands in. */
   pseudo?: 'placeholder' | 'marker' | 'first-letter';
   /** Out of the flow, in a place of its own. */
@@ -85,6 +85,8 @@ export interface ElementType {
   cssWithoutScripts?: string;
   /** Of an item: what carries its content where it cannot stand, before what stands in it. */
   loose?(content: Readonly<Record<string, Content>>): readonly Held[];
+  /** Of an item: what its holder says where it is shown by itself, beyond the holder’s own sample. */
+  holderSample?: Readonly<Record<string, Content>>;
   /** What it is shown with in the specimen. */
   sample: Readonly<Record<string, Content>>;
   /** What a new one begins with: words that ask to be replaced, and nothing that would be wrong if it were published. */

@@ -29,11 +29,17 @@ export interface EachChild {
 export interface ItemViews {
   items: string;
 }
+/** An item that nobody put there, made of what the site says: it looks like one that says nothing of its looks. */
+export interface MadeItem {
+  item: string;
+  content: Readonly<Record<string, Content>>;
+  holds: readonly MadeItem[];
+}
 /** Where the ground of the section above or below shows. */
 export interface NeighbourGround {
   neighbour: 'above' | 'below';
 }
-export type VNode = VElement | string | typeof CHILDREN | EachChild | ItemViews | NeighbourGround;
+export type VNode = VElement | string | typeof CHILDREN | EachChild | ItemViews | MadeItem | NeighbourGround;
 
 type Attrs = VElement['attrs'] & { part?: string };
 
@@ -87,6 +93,7 @@ export type PageBranch = { readonly below: string | null } | { readonly beside: 
 
 /** As much of a page as a list of pages shows. */
 export interface ListedPage {
+  readonly id: string;
   readonly title: string;
   readonly href: string;
   readonly current: boolean;
@@ -120,6 +127,8 @@ export interface MarkupContext {
     /** An id for something of the holder. */
     holderId(name: string): string;
   } | null;
+  /** Whether anything stands in it. */
+  holdsAny: boolean;
   /** Something in it is being edited, so that it stands open whatever it is published as. */
   isOpen: boolean;
   /** What the program says itself, in the language of the site or in words of its own. */

@@ -1,7 +1,11 @@
-import { flatList, focusRing } from '../kit/baseline.ts';
+import { flatList } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
-import { h } from '../kit/markup.ts';
+import { CHILDREN, h, type MadeItem, type MarkupContext } from '../kit/markup.ts';
 
+const DEPTHS = [1, 2, 3] as const;
+const ENTRIES = ['pages, then entries', 'entries'] as const;
+
+/** The pages of the site as they are now and entries behind them, or entries alone. */
 export const navigation = element({
   name: 'navigation',
   label: 'Navigation',
@@ -9,17 +13,11 @@ export const navigation = element({
   parts: {
     box: { label: 'Box', kind: 'box' },
     list: { label: 'List', kind: 'box', inside: 'box' },
-    item: { label: 'Item', kind: 'box', inside: 'list' },
-    link: {
-      label: 'Link',
-      kind: 'label',
-      inside: 'item',
-      host: 'link',
-      states: ['selected', 'hover', 'focus', 'pressed'],
-    },
   },
   axes: ['look'],
-  holds: null,
+  holds: 'list',
+  accepts: ['navigationEntry'],
+  sampleHolds: [],
   program: programStyles({
     'box/display': 'block',
     ...flatList('list'),
@@ -27,39 +25,31 @@ export const navigation = element({
     'list/flexWrap': 'wrap',
     'list/rowGap': '0.25rem',
     'list/columnGap': '1.5rem',
-    'item/display': 'block',
-    'link/display': 'inline',
-    'link/color': 'role.text',
-    'link/textDecorationLine': 'none',
-    'link/cursor': 'pointer',
-    'link:hover/color': 'role.linkHover',
-    'link:hover/textDecorationLine': 'underline',
-    'link:selected/color': 'role.currentLink',
-    ...focusRing('link'),
   }),
-  content: { label: { type: 'plain', label: 'Name for screen readers' } },
-  sample: { label: 'Main' },
-  begins: { label: '' },
-  markup: (content, context) =>
-    h(
+  content: {
+    label: { type: 'plain', label: 'Name for screen readers' },
+    entries: { type: 'choice', label: 'Entries', options: ENTRIES },
+    depth: { type: 'choice', label: 'Levels of pages', options: DEPTHS },
+  },
+  sample: { label: 'Main', entries: 'pages, then entries', depth: 1 },
+  begins: { label: '', entries: 'pages, then entries', depth: 1 },
+  markup: (content, context) => {
+    const depth = DEPTHS.find(it => it === content.depth) ?? 1;
+    const pages = content.entries === 'entries' ? [] : pageEntries(context, null, depth);
+    return h(
       'nav',
       { part: 'box', 'aria-label': plain(content, 'label') || context.phrase('mainNavigation') },
-      h(
-        'ul',
-        { part: 'list' },
-        ...context
-          .pages({ below: null })
-          .map(page =>
-            h(
-              'li',
-              { part: 'item' },
-              h(
-                'a',
-                { part: 'link', href: page.href, 'aria-current': page.current ? 'page' : null },
-                page.title,
-              ),
-            ),
-          ),
-      ),
-    ),
+      h('ul', { part: 'list' }, ...pages, CHILDREN),
+    );
+  },
 });
+
+/** An entry for each page, with those of the pages below it while there are levels left. */
+function pageEntries(context: MarkupContext, below: string | null, levels: number): MadeItem[] {
+  if (levels === 0) return [];
+  return context.pages({ below }).map(({ id, title }) => ({
+    item: 'navigationEntry',
+    content: { label: title, link: { type: 'page', page: id } },
+    holds: pageEntries(context, id, levels - 1),
+  }));
+}
