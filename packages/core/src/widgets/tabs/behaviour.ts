@@ -17,8 +17,15 @@ export function start(root: Document | Element): () => void {
       for (const tab of tabs) {
         tab.setAttribute('aria-selected', String(tab === chosen));
         tab.tabIndex = tab === chosen ? 0 : -1;
-        if (tab === chosen) panelOf(tab)?.removeAttribute('hidden');
-        else panelOf(tab)?.setAttribute('hidden', 'until-found');
+        const panel = panelOf(tab);
+        if (tab === chosen) {
+          panel?.removeAttribute('hidden');
+          panel?.setAttribute('tabindex', '0');
+        } else {
+          // A panel that waits to be found has a box all the same, at which the Tab key would stop.
+          panel?.setAttribute('hidden', 'until-found');
+          panel?.removeAttribute('tabindex');
+        }
       }
     };
     /** Arrows follow the way the tabs are laid out, which the guide decides. */
@@ -74,7 +81,8 @@ export function start(root: Document | Element): () => void {
   }
 
   const follow = () => {
-    const id = decodeURIComponent(view?.location.hash.slice(1) ?? '');
+    // Ids of a page are plain letters and digits, so there is nothing to decode.
+    const id = view?.location.hash.slice(1) ?? '';
     const target = id === '' ? null : document.getElementById(id);
     if (!target) return;
     for (const choose of choosers) choose(target);

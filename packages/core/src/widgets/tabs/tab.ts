@@ -78,18 +78,20 @@ export const tab = element({
       );
     },
   },
-  markup: (_, context) =>
-    h(
+  markup: (_, context) => {
+    const chosen = isChosen(context);
+    return h(
       'div',
       {
         role: 'tabpanel',
         id: context.id(''),
         'aria-labelledby': context.id('tab'),
-        tabindex: 0,
-        hidden: isChosen(context) ? null : 'until-found',
+        tabindex: chosen ? 0 : null,
+        hidden: chosen ? null : 'until-found',
       },
       h('div', { part: 'panel' }, CHILDREN),
-    ),
+    );
+  },
   summary: content => plain(content, 'title'),
   loose: content => [{ widget: 'heading', content: { text: plain(content, 'title'), level: 3 } }],
 });
