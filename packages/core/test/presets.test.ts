@@ -46,7 +46,9 @@ describe('a preset in a state', () => {
     [...publishSite(site).files].flatMap(([path, text]) => (path.endsWith('.css') ? [text] : [])).join('');
   it('asks what is used in a field of fields alone: a section that holds one is not meant', () => {
     const css = sheet(wear(focus, 'crossing', 'ringed'));
-    expect(css).toMatch(/\.p-ringed-0-box\.field-box:has\(\.field-control:focus-visible\)/);
+    expect(css).toMatch(
+      /\.p-ringed-0-box\.field-box:has\(:is\(\.field-control,\.field-tick\):focus-visible\)/,
+    );
     expect(css).not.toMatch(/\.p-ringed-0-box:has/);
   });
   it('names the parts that have the state: a section has no hover of its own', () => {

@@ -10,6 +10,7 @@ import {
   type MarkupOptions,
   type NodeRecord,
   nodeScope,
+  nodesOn,
   type PageRecord,
   pageScope,
   printHtml,
@@ -93,6 +94,9 @@ export class PageMarkup {
           break;
         case 'mentioning':
           for (const user of usersOf(site, id)) anew.add(user);
+          break;
+        case 'lists':
+          for (const node of nodesOn(site, page)) if (elementOfNode(node).listsPages) anew.add(node.id);
           break;
         case 'all':
           this.all(site);

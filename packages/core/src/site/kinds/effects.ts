@@ -18,8 +18,8 @@ export interface Effects {
     | 'page'
     | 'faces'
     | 'all';
-  /** Elements: its own; those that stand where it stands or stood; those of what mentions it; the whole page. */
-  readonly markup: 'none' | 'self' | 'place' | 'mentioning' | 'all';
+  /** Elements: its own; those that stand where it stands or stood; those of what mentions it; lists of pages; the whole page. */
+  readonly markup: 'none' | 'self' | 'place' | 'mentioning' | 'lists' | 'all';
 }
 
 export const NOTHING: Effects = { rules: 'none', markup: 'none' };

@@ -142,6 +142,12 @@ export const page: RecordKind<PageRecord, null> = {
   guide: null,
   name: record => record.title,
   location: record => ({ station: 'pages', page: record.id, node: record.id }),
-  effects: (was, is) =>
-    was && is && onlyDiffer(was, is, ['unindexed']) ? NOTHING : { rules: 'page', markup: 'all' },
+  effects(was, is) {
+    if (!was || !is) return { rules: 'page', markup: 'all' };
+    if (onlyDiffer(was, is, ['unindexed'])) return NOTHING;
+    // What lists of pages say of it besides its name.
+    if (onlyDiffer(was, is, ['unindexed', 'description', 'sharePicture', 'icon']))
+      return { rules: 'none', markup: 'lists' };
+    return { rules: 'page', markup: 'all' };
+  },
 };

@@ -77,6 +77,8 @@ export interface ElementType {
   /** Declarations below all ranks, by part or `tag.part`: what undoes a browser’s ways that no property here can. */
   base?: Readonly<Record<string, string>>;
   content: Readonly<Record<string, ContentField>>;
+  /** It shows what the settings of other pages say of them, besides their names. */
+  listsPages?: true;
   /** The published module that it needs, as text; see `behaviour.ts` beside it. */
   behaviour?: string;
   /** Rules below all ranks that no declaration can say; where a page has such an element. */

@@ -29,6 +29,7 @@ export const pageList = element({
   },
   axes: ['look', 'arrangement'],
   holds: null,
+  listsPages: true,
   program: programStyles({
     ...flatList('list'),
     'list/display': 'grid',
