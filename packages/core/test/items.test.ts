@@ -272,6 +272,26 @@ describe('items', () => {
   });
 });
 
+describe('an item on a clipboard that somebody else wrote', () => {
+  it('takes each record once, however the records stand in each other', () => {
+    const clip = copyThings(demo, ['asked-fog']);
+    const [root, text] = clip.things[0] ?? [];
+    if (!root || !text) throw new Error('no entry');
+    const around = { ...root, at: { parent: text.id, order: 'V' } };
+    const tied = must(pasteThings(demo, { ...clip, things: [[around, text]] }, 'questions', 0));
+    expect(tied.edits.filter(it => it.op === 'put')).toHaveLength(2);
+    const deep = Array.from({ length: 20_000 }, (_, i) => ({
+      ...text,
+      id: `deep${i}`,
+      at: { parent: i === 0 ? root.id : `deep${i - 1}`, order: 'V' },
+    }));
+    // It is read through; what cannot stand so deep is refused where it is applied.
+    const { edits } = must(pasteThings(demo, { ...clip, things: [[root, ...deep]] }, 'questions', 0));
+    expect(edits).toHaveLength(20_001);
+    expect(applyChange(demo, { edits }).ok).toBe(false);
+  });
+});
+
 describe('a part of the items, asked for where their holder is', () => {
   const site = nested(b => b.default('accordionEntry', { 'title/opacity': 0.5 }), {
     variants: { look: 'wide' },

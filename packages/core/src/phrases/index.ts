@@ -15,9 +15,6 @@ export const LANGUAGES: readonly Language[] = [en, ar, de, es, fr, it, nl];
 const languageOf = (tag: string): Language =>
   LANGUAGES.find(it => it.code === tag.toLowerCase().split('-')[0]) ?? en;
 
-/** Whether the program speaks the language of a tag; pages in others have its own words in English. */
-export const isSpoken = (tag: string): boolean => languageOf(tag) !== en || /^en\b/i.test(tag);
-
 /** What the program says in a language, given as a BCP 47 tag; English where it does not speak it. */
 export const phraseIn = (tag: string, name: PhraseName): string => languageOf(tag).phrases[name];
 

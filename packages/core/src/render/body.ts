@@ -1,7 +1,8 @@
 import { pageScope } from '../cascade/index.ts';
 import type { Area, PageRecord, SectionRecord, Site } from '../site/index.ts';
 import type { HtmlElement } from './html.ts';
-import { bindingClasses, classesOf, type MarkupOptions, phraseOf, renderNode, sectionsIn } from './markup.ts';
+import { bindingClasses, classesOf, renderNode, sectionsIn } from './markup.ts';
+import { type MarkupOptions, phraseOf } from './markupContext.ts';
 
 /** The body of a page: header, main, footer, each with its sections. */
 export function renderBody(site: Site, page: PageRecord, options: MarkupOptions): HtmlElement {

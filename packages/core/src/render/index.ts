@@ -6,12 +6,12 @@ export { escapeHtml, type HtmlElement, printHtml } from './html.ts';
 export * from './links.ts';
 export {
   classesOf,
-  type MarkupOptions,
   renderNode,
   renderSample,
   sectionBeside,
   sectionsIn,
 } from './markup.ts';
+export type { MarkupOptions } from './markupContext.ts';
 export { renderPreview } from './preview.ts';
 export { type PublishedSite, publishSite } from './publish.ts';
 export { type RenderedPage, renderPage } from './renderedPage.ts';

@@ -1,24 +1,20 @@
 import { childScope, holderOf, pageScope, type Scope, sourcesOf, speaksOf } from '../cascade/index.ts';
 import type { Content } from '../content/index.ts';
 import { LIMITS } from '../limits/index.ts';
-import { type PhraseName, phraseIn } from '../phrases/index.ts';
 import {
   AREAS,
   type Area,
-  type AssetRecord,
   childrenOf,
   contentReferences,
   elementOfNode,
   getRecord,
   type Id,
-  isFileType,
   isNode,
   type NodeRecord,
   nodesUnder,
   SETTINGS,
   type SectionRecord,
   type Site,
-  settingsOf,
   showsArea,
   type WidgetRecord,
 } from '../site/index.ts';
@@ -29,35 +25,15 @@ import {
   type Held,
   isItem,
   type MadeItem,
-  type MarkupContext,
-  type PageBranch,
   partOf,
   pseudosOf,
   type VElement,
   type VNode,
 } from '../widgets/index.ts';
-import { drawnSvg } from './drawings.ts';
 import type { HtmlElement, HtmlNode } from './html.ts';
-import { homePage, linkHref, pageFolder, pageHref, pagesOfBranch } from './links.ts';
+import { type MarkupOptions, markupContext, SAMPLE } from './markupContext.ts';
 import { partClass } from './names.ts';
-import { Reads } from './reads.ts';
 import { CannotRender } from './unrenderable.ts';
-
-export interface MarkupOptions {
-  /** Marks every part with its node and name, for the canvas; never in what is published. */
-  marks: boolean;
-  assetUrl(asset: AssetRecord): string;
-  /** Links lead nowhere where a page is edited. */
-  links: boolean;
-  /** Whether it is only looked at, so that nothing in it takes the focus. */
-  noTabStops?: boolean;
-  /** Things that stand open because something in them is being edited, or all of them; never in what is published. */
-  open?: ReadonlySet<Id> | 'all';
-  /** Remembers what is asked of other pages, where what is made is to be kept. */
-  reads?: Reads;
-  /** Of what stands on no page: what tells it from others beside it, and what holds it. */
-  sample?: { readonly id: string; readonly of?: string; readonly index?: number };
-}
 
 /** Classes of a part's element: its own and its pseudo-elements', and one for each source that has something to say of them. */
 export function classesOf(site: Site, scope: Scope, carrier: string): string[] {
@@ -83,106 +59,6 @@ export function bindingClasses(
 ): string[] {
   const rebinds = Object.keys(record.rebind).length > 0;
   return [...(record.scheme || rebinds ? [`s-${inEffect}`] : []), ...(rebinds ? [`b-${record.id}`] : [])];
-}
-
-/** Id of a part of one instance in its page; what links lead to keeps it while the record is there. */
-const partId = (instance: string, name: string): string =>
-  name === '' ? `w-${instance}` : `w-${instance}-${name}`;
-
-/** What an item is told of its holder. */
-function itemIn(site: Site, scope: Scope, { sample, open }: MarkupOptions): MarkupContext['item'] {
-  const { element, node, parent } = scope;
-  if (!isItem(element)) return null;
-  const holder = parent?.scope.node;
-  if (holder?.kind !== 'widget' || !node)
-    return {
-      holder: parent?.scope.element.sample ?? {},
-      index: () => sample?.index ?? 0,
-      openIndex: () => null,
-      holderId: name => partId(sample?.of ?? SAMPLE, name),
-    };
-  const siblings = nodesUnder(site, holder.id);
-  return {
-    holder: holder.content,
-    index: () => siblings.indexOf(node.id),
-    openIndex() {
-      const found = open === undefined || open === 'all' ? -1 : siblings.findIndex(id => open.has(id));
-      return found < 0 ? null : found;
-    },
-    holderId: name => partId(holder.id, name),
-  };
-}
-const SAMPLE = 'sample';
-
-/** What the program says itself on the pages of a site. */
-export function phraseOf(site: Site, name: PhraseName): string {
-  const { language, phrases } = settingsOf(site);
-  return phrases?.[name] ?? phraseIn(language, name);
-}
-
-export function markupContext(
-  site: Site,
-  scope: Scope,
-  options: MarkupOptions,
-  holdsAny: boolean,
-): MarkupContext {
-  const { page, node } = scope;
-  const reads = options.reads ?? new Reads();
-  /** The page being made, as it is in a site. */
-  const here = (it: Site) => page && (it.kinds.page.get(page.id) ?? page);
-  return {
-    id: name => partId(node?.id ?? options.sample?.id ?? SAMPLE, name),
-    item: itemIn(site, scope, options),
-    holdsAny,
-    isOpen: options.open === 'all' || (node !== null && options.open?.has(node.id) === true),
-    href: link => {
-      if (!page || !options.links) return '#';
-      const file = link.type === 'file' ? site.kinds.asset.get(link.asset) : undefined;
-      if (file) return options.assetUrl(file);
-      return reads.ask(site, it => [linkHref(it, here(it) ?? page, link)] as const)[0];
-    },
-    isCurrent: link => link.type === 'page' && link.page === page?.id,
-    asset: id => {
-      const asset = site.kinds.asset.get(id);
-      return asset && !isFileType(asset.mime) ? asset : null;
-    },
-    drawing: name => drawnSvg(site, name),
-    assetUrl: options.assetUrl,
-    speaks: part =>
-      sourcesOf(site, scope).some(
-        source => source.on && source.origin !== 'program' && !source.byKind && speaksOf(site, source, part),
-      ),
-    phrase: name => phraseOf(site, name),
-    siteName: settingsOf(site).name,
-    awayInNewTab: settingsOf(site).awayInNewTab === true,
-    get homeHref() {
-      if (!page || !options.links) return '#';
-      return reads.ask(site, it => {
-        const home = homePage(it);
-        return [home ? pageHref(it, here(it) ?? page, home) : '#'] as const;
-      })[0];
-    },
-    page: page?.id ?? null,
-    pages: branch => {
-      reads.ask(site, it => branchRead(it, branch));
-      return pagesOfBranch(site, branch).map(it => ({
-        id: it.id,
-        title: it.shortName ?? it.title,
-        href: page && options.links ? pageHref(site, page, it) : '#',
-        current: it.id === page?.id,
-        description: it.description,
-        icon: it.icon ?? null,
-        picture: site.kinds.asset.get(it.sharePicture ?? '') ?? null,
-      }));
-    },
-  };
-}
-
-/** All that a list of a branch shows: its pages, and the folder that they lie in. */
-function branchRead(site: Site, branch: PageBranch): readonly unknown[] {
-  const pages = pagesOfBranch(site, branch);
-  const parent = site.kinds.page.get(pages[0]?.at.parent ?? '');
-  return [parent ? pageFolder(site, parent) : '', ...pages];
 }
 
 const USED: ReadonlySet<string> = new Set(['a', 'button', 'input', 'select', 'textarea', 'summary']);

@@ -13,7 +13,8 @@ import {
   styledParts,
 } from '../widgets/index.ts';
 import type { HtmlElement } from './html.ts';
-import { classesOf, type MarkupOptions, renderSample } from './markup.ts';
+import { classesOf, renderSample } from './markup.ts';
+import type { MarkupOptions } from './markupContext.ts';
 
 /** One row of the specimen: an element, in one variant of its first axis or in none. */
 export interface SpecimenRow {

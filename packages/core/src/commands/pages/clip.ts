@@ -6,13 +6,11 @@ import {
   mapContent,
 } from '../../content/index.ts';
 import { LIMITS, scanJson, tooLong } from '../../limits/index.ts';
-import { groupBy } from '../../lists/index.ts';
 import { fail, ok, type Result } from '../../result/index.ts';
 import { FIRST_SCHEMA, SCHEMA, upgradeRecord } from '../../schema/index.ts';
 import { isObject } from '../../site/fields.ts';
 import {
   type Area,
-  byOrder,
   type Edit,
   elementOfArea,
   getRecord,
@@ -35,6 +33,7 @@ import { isId, readValue, tokensIn, type Value, withTokens } from '../../values/
 import { elementNamed, isItem } from '../../widgets/index.ts';
 import { type PlacedRule, ruleAbout, rulesAbout } from '../rules/placedRules.ts';
 import { nearestToken } from '../tokens/nearestToken.ts';
+import { loosenItems } from './loosenItems.ts';
 import { canHold, placesAt } from './structure.ts';
 
 /** What is on the clipboard: things with all they hold, and what the site they left calls what they name. */
@@ -322,40 +321,6 @@ class Paster {
   }
 }
 
-/** Widgets that carry what an item says, where it cannot stand itself; then those that stand in it, right where it stood. */
-function loosened(clip: Clip, fits: (node: NodeRecord) => boolean): { clip: Clip; names: string[] } {
-  const names: string[] = [];
-  const things = clip.things.flatMap((nodes): readonly (readonly NodeRecord[])[] => {
-    const [root] = nodes;
-    if (root?.kind !== 'widget' || fits(root)) return [nodes];
-    const { loose } = elementNamed(root.widget);
-    if (!loose) return [nodes];
-    names.push(root.widget);
-    const said = loose(root.content).map(({ widget, content }): readonly NodeRecord[] => [
-      {
-        id: newId('w'),
-        kind: 'widget',
-        widget,
-        at: root.at,
-        content: content ?? elementNamed(widget).begins,
-        variants: {},
-        wears: {},
-        styles: {},
-      },
-    ]);
-    const inside = groupBy(nodes, it => it.at.parent);
-    const within = (top: NodeRecord): readonly NodeRecord[] => [
-      top,
-      ...(inside.get(top.id) ?? []).flatMap(within),
-    ];
-    const inner = (inside.get(root.id) ?? []).toSorted((a, b) =>
-      byOrder({ id: a.id, order: a.at.order }, { id: b.id, order: b.at.order }),
-    );
-    return [...said, ...inner.map(within)];
-  });
-  return { clip: { ...clip, things }, names };
-}
-
 /**
  * Puts what is on the clipboard under a parent, from place `index` on. What it names is found in this site by id, else by
  * name; what is not there is told. Sections become sections of the area, which stand below the settings where pages share it.
@@ -370,7 +335,8 @@ export function pasteThings(
 ): Result<Pasted> {
   const fits = (node: NodeRecord) =>
     canHold(site, parent, node.kind === 'section' ? { ...node, area } : node);
-  const { clip, names } = loosened(copied, fits);
+  const { things, names } = loosenItems(copied.things, fits);
+  const clip = { ...copied, things };
   const roots = clip.things.flatMap(([root]) => root ?? []);
   const misfit = roots.find(root => !fits(root));
   if (misfit)

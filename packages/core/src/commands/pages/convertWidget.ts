@@ -70,27 +70,20 @@ function withParked(site: Site, record: WidgetRecord, parked: Parked): WidgetRec
     ...(!isEmpty(declared) && { declarations: declared }),
   };
   // What is named by a value that waited may have gone meanwhile; such a value has gone with it.
-  const gone = (it: WidgetRecord) =>
-    referencesOf(it).some(({ to, kinds }) => {
+  const gone = new Set(
+    referencesOf(whole).flatMap(({ path, to, kinds }) => {
       const target = getRecord(site, to);
-      return !target || !kinds.includes(target.kind);
-    });
-  if (!gone(whole)) return whole;
-  const there = <T>(
-    now: Readonly<Record<string, T>>,
-    waited: Readonly<Record<string, T>>,
-    field: 'content' | 'variants' | 'styles',
-  ) =>
-    Object.fromEntries(
-      Object.entries({ ...waited, ...now }).filter(
-        ([name, it]) => Object.hasOwn(now, name) || !gone({ ...record, [field]: { ...now, [name]: it } }),
-      ),
-    );
+      return target && kinds.includes(target.kind) ? [] : [path];
+    }),
+  );
+  if (gone.size === 0) return whole;
+  const left = <T>(field: string, entries: Readonly<Record<string, T>>): Record<string, T> =>
+    Object.fromEntries(Object.entries(entries).filter(([name]) => !gone.has(`${field}.${name}`)));
   return {
     ...whole,
-    content: there(record.content, parked.content, 'content'),
-    variants: there(record.variants, parked.variants, 'variants'),
-    styles: there(record.styles, parked.styles, 'styles'),
+    content: left('content', whole.content),
+    variants: left('variants', whole.variants),
+    styles: left('styles', whole.styles),
   };
 }
 

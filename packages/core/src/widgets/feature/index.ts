@@ -1,4 +1,11 @@
-import { bareLink, flatHeading, flatParagraph, iconBaseline, linkStates } from '../kit/baseline.ts';
+import {
+  bareLink,
+  cardTitle,
+  coverPicture,
+  flatParagraph,
+  iconBaseline,
+  linkStates,
+} from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { iconOf } from '../kit/icon.ts';
 import { linkOf } from '../kit/link.ts';
@@ -33,18 +40,9 @@ export const feature = element({
     'box/flexDirection': 'column',
     'box/alignItems': 'start',
     'box/rowGap': '0.5rem',
-    'picture/display': 'block',
-    'picture/overflowX': 'clip',
-    'picture/width': '100%',
-    'picture/height': 'auto',
-    'picture/aspectRatio': 1.6,
-    'picture/objectFit': 'cover',
+    ...coverPicture('picture'),
     ...iconBaseline('icon', '2rem'),
-    ...flatHeading('title'),
-    'title/color': 'role.heading',
-    'title/fontWeight': 700,
-    'title/fontSize': '1.25em',
-    'title/lineHeight': 1.2,
+    ...cardTitle('title'),
     ...flatParagraph('text'),
     ...bareLink('link'),
     ...linkStates('link'),

@@ -58,6 +58,21 @@ export const iconBaseline = (part: string, size: string) =>
     strokeWidth: 2,
     overflowX: 'hidden',
   });
+/** A picture across what holds it, cut to one proportion. */
+export const coverPicture = (part: string) =>
+  on(part, {
+    display: 'block',
+    overflowX: 'clip',
+    width: '100%',
+    height: 'auto',
+    aspectRatio: 1.6,
+    objectFit: 'cover',
+  });
+/** A title within a card. */
+export const cardTitle = (part: string) => ({
+  ...flatHeading(part),
+  ...on(part, { color: 'role.heading', fontWeight: 700, fontSize: '1.25em', lineHeight: 1.2 }),
+});
 const SIDES = ['Top', 'Right', 'Bottom', 'Left'] as const;
 export const line = (part: string, values: { width?: string; style?: string; color?: string }) =>
   Object.fromEntries(

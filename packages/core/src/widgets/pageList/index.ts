@@ -1,4 +1,12 @@
-import { bareLink, flatHeading, flatList, flatParagraph, iconBaseline, linkStates } from '../kit/baseline.ts';
+import {
+  bareLink,
+  cardTitle,
+  coverPicture,
+  flatList,
+  flatParagraph,
+  iconBaseline,
+  linkStates,
+} from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { iconOf } from '../kit/icon.ts';
 import { linkOf } from '../kit/link.ts';
@@ -42,18 +50,9 @@ export const pageList = element({
     'entry/flexDirection': 'column',
     'entry/alignItems': 'start',
     'entry/rowGap': '0.5rem',
-    'picture/display': 'block',
-    'picture/overflowX': 'clip',
-    'picture/width': '100%',
-    'picture/height': 'auto',
-    'picture/aspectRatio': 1.6,
-    'picture/objectFit': 'cover',
+    ...coverPicture('picture'),
     ...iconBaseline('icon', '2rem'),
-    ...flatHeading('title'),
-    'title/color': 'role.heading',
-    'title/fontWeight': 700,
-    'title/fontSize': '1.25em',
-    'title/lineHeight': 1.2,
+    ...cardTitle('title'),
     ...bareLink('link'),
     ...linkStates('link'),
     'link/display': 'inline',
