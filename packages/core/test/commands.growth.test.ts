@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import * as commands from '../src/commands/index.ts';
 import {
   addAsset,
+  addColumn,
   addDrawings,
   addFont,
   addNote,
@@ -10,6 +11,7 @@ import {
   addPreset,
   addRamp,
   addRole,
+  addRows,
   addSection,
   addTextStyle,
   addTint,
@@ -26,6 +28,9 @@ import {
   canHold,
   canStandIn,
   carryLook,
+  cellAt,
+  clearCells,
+  continueEntry,
   conversionsOf,
   convertWidget,
   copiesBehind,
@@ -47,6 +52,7 @@ import {
   freeAddress,
   freeName,
   generateScheme,
+  gridOf,
   groupNodes,
   hiddenFrom,
   hideFrom,
@@ -54,10 +60,12 @@ import {
   importTokens,
   includePreset,
   isColumn,
+  joinEntry,
   joinTexts,
   keepShown,
   letGo,
   makePreset,
+  moveColumn,
   moveNode,
   moveNodes,
   movePage,
@@ -77,6 +85,7 @@ import {
   overridesOf,
   PAIRINGS,
   pagesBelow,
+  pasteGrid,
   pasteSwatches,
   pasteThings,
   pinPicture,
@@ -89,6 +98,7 @@ import {
   promoteToVariant,
   readClip,
   readDesignTokens,
+  removeColumns,
   removeDeclaration,
   removeNodes,
   removePage,
@@ -99,6 +109,7 @@ import {
   removeToken,
   removeVariant,
   renameGroup,
+  replaceGrid,
   replaceTokens,
   resetAllElements,
   resetGuide,
@@ -106,11 +117,14 @@ import {
   resetOverrides,
   roleFixes,
   rowsAround,
+  rowsIn,
   type Site,
   type SiteRecord,
   schemesInOrder,
   setAddress,
   setAside,
+  setCell,
+  setColumnKind,
   setDefaultScheme,
   setEntrance,
   setHome,
@@ -120,6 +134,7 @@ import {
   setTyped,
   shareColumns,
   shareGrid,
+  shiftEntry,
   showArea,
   showVersion,
   speakWith,
@@ -145,6 +160,7 @@ const sample = <K extends keyof Site['kinds']>(kind: K, id?: Id) => {
   return found;
 };
 const book = sample('widget', 'book') as SiteRecord & { kind: 'widget' };
+const words = [[{ text: 'New' }]];
 const keys = (i: number) => `V${(i + 1).toString(36).toUpperCase().padStart(4, '0')}1`;
 
 /** The demo with so many more of everything, all of it used by something else. */
@@ -230,6 +246,14 @@ function grown(n: number): Site {
       },
     });
   }
+  for (let i = 0; i < n; i++) {
+    put({
+      ...sample('widget', 'first-carrow'),
+      id: `r${i}`,
+      at: { parent: 'sailings-table', order: keys(i) },
+    });
+    put({ ...sample('widget', 'fares-with-bag'), id: `l${i}`, at: { parent: 'fares-with', order: keys(i) } });
+  }
   for (const edit of edits)
     if (edit.op === 'put')
       for (const [key, value] of Object.entries(edit.record))
@@ -295,6 +319,28 @@ const COMMANDS: Record<string, (site: Site) => unknown> = {
     } as never),
   addVariant: site => addVariant(site, 'button', 'kind', 'New'),
   addWidget: site => addWidget(site, 'many', 1, 'button'),
+  addColumn: site => addColumn(site, 'sailings-table', 1),
+  addRows: site => addRows(site, 'sailings-table', 1, gridOf(site, 'sailings-table')),
+  cellAt: site => cellAt(site, 'sailings-table', { row: 'r0', column: 1 }),
+  clearCells: site =>
+    clearCells(
+      site,
+      'sailings-table',
+      rowsIn(site, 'sailings-table').map(it => it.id),
+      [0, 1],
+    ),
+  continueEntry: site => continueEntry(site, 'l0', words, gridOf(site, 'sailings-table').flat()),
+  gridOf: site => gridOf(site, 'sailings-table'),
+  joinEntry: site => joinEntry(site, 'l1'),
+  moveColumn: site => moveColumn(site, 'sailings-table', 0, 2),
+  pasteGrid: site =>
+    pasteGrid(site, 'sailings-table', { index: 1, column: 1 }, gridOf(site, 'sailings-table')),
+  removeColumns: site => removeColumns(site, 'sailings-table', 1, 2),
+  replaceGrid: site => replaceGrid(site, 'sailings-table', gridOf(site, 'sailings-table')),
+  rowsIn: site => rowsIn(site, 'sailings-table'),
+  setCell: site => setCell(site, 'sailings-table', { row: 'r0', column: 1 }, words),
+  setColumnKind: site => setColumnKind(site, 'sailings-table', 0, 'figures'),
+  shiftEntry: site => shiftEntry(site, 'l1', 'in'),
   alike: site => alike(site, 'b0', 'site'),
   beginWithVariant: site => beginWithVariant(site, 'v0', true),
   carryLook: site => carryLook(site, 'b0', ids('b', site), null as never),
@@ -422,12 +468,16 @@ const NO_COMMANDS = [
   'RANGES',
   'addressOf',
   'canBeToken',
+  'cellWords',
+  'cellsIn',
+  'columnsIn',
   'emptySection',
   'familyValue',
   'readClip',
   'sharesAfter',
   'stylesByKind',
   'targetId',
+  'wordsField',
 ];
 
 describe('a command takes steps in proportion to the site', () => {

@@ -32,12 +32,21 @@ const html = (site: Site): string => {
   return files.get('fares/index.html') ?? '';
 };
 
+/** With a holder that says what it takes for an item of it to show. */
+function showing(site: Site, holder: Id, { holderSample = {} }: ElementType): Site {
+  const { widget, content } = record(site, holder);
+  const said = Object.entries(holderSample).filter(([field]) => field in elementNamed(widget).content);
+  return after(site, [
+    { op: 'set', id: holder, path: ['content'], value: { ...content, ...Object.fromEntries(said) } },
+  ]);
+}
+
 /** A new one on a page of the demo, in a new holder where it needs one. */
 function placed(element: ElementType): { site: Site; id: Id } {
   const [holder] = element.onlyIn ?? [];
   const { edits, id } = addWidget(demo, 'fares-list', 0, holder ?? element.name);
-  const site = after(demo, edits);
-  if (holder === undefined) return { site, id };
+  if (holder === undefined) return { site: after(demo, edits), id };
+  const site = showing(after(demo, edits), id, element);
   const item = nodesUnder(site, id)[0];
   if (item !== undefined) return { site, id: item };
   const added = addWidget(site, id, 0, element.name);
@@ -47,11 +56,20 @@ function placed(element: ElementType): { site: Site; id: Id } {
 /** Widgets whose words show only in some places: an icon’s to readers of the screen, a list’s where it is empty. */
 const SILENT = new Set(['icon', 'pageList']);
 
+const WORDED = new Set<string>(['plain', 'rich', 'cells', 'columns']);
 const LONG = 'Überfahrtsverschiebungsbenachrichtigung '.repeat(25).trim();
 const filled = ({ content }: ElementType, text: string): Record<string, Content> =>
   Object.fromEntries(
     Object.entries(content).flatMap(([name, { type }]): [string, Content][] =>
-      type === 'plain' ? [[name, text]] : type === 'rich' ? [[name, [[{ text }]]]] : [],
+      type === 'plain'
+        ? [[name, text]]
+        : type === 'rich'
+          ? [[name, [[{ text }]]]]
+          : type === 'cells'
+            ? [[name, { cells: [[[{ text }]], [[{ text }]]] }]]
+            : type === 'columns'
+              ? [[name, { columns: [{ heading: [[{ text }]], kind: 'words' }] }]]
+              : [],
     ),
   );
 const saying = (site: Site, id: Id, content: Record<string, Content>): Site =>
@@ -64,7 +82,7 @@ describe.each(WIDGETS.map(it => [it.name, it] as const))('the widget %s', (name,
     html(site);
     html(saying(site, id, {}));
     const long = html(saying(site, id, { ...element.sample, ...filled(element, LONG) }));
-    const shows = Object.values(element.content).some(({ type }) => type === 'plain' || type === 'rich');
+    const shows = Object.values(element.content).some(({ type }) => WORDED.has(type));
     if (shows && !SILENT.has(element.name)) expect(long).toContain('Überfahrtsverschiebung');
   });
   it('shows what is typed as text, wherever it is typed', () => {
@@ -114,7 +132,7 @@ describe.each(WIDGETS.map(it => [it.name, it] as const))('the widget %s', (name,
     const [item] = element.accepts ?? [];
     if (item === undefined) return;
     const first = addWidget(site, id, 0, item);
-    const filledOnce = after(site, first.edits);
+    const filledOnce = showing(after(site, first.edits), id, elementNamed(item));
     const one = record(filledOnce, first.id);
     const many = after(
       filledOnce,

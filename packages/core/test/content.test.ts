@@ -63,6 +63,29 @@ const SAMPLES: Record<ContentTypeName, Sample> = {
     mentions: ['ownKnot'],
     words: '',
   },
+  cells: {
+    field: { type: 'cells', label: 'Cells' },
+    good: {
+      cells: [richText('Hesk'), [[{ text: 'See the tides', link: { type: 'page', page: 'tides' } }]]],
+    },
+    empty: { cells: [richText(' ')] },
+    bad: { cells: [richText('Hesk'), 'Carrow'] },
+    mentions: ['tides'],
+    words: 'Hesk | See the tides',
+  },
+  columns: {
+    field: { type: 'columns', label: 'Columns' },
+    good: {
+      columns: [
+        { heading: [[{ text: 'To', link: { type: 'page', page: 'tides' } }]], kind: 'words' },
+        { heading: richText('Leaves'), kind: 'figures' },
+      ],
+    },
+    empty: { columns: [] },
+    bad: { columns: [{ heading: richText('To'), kind: 'sums' }] },
+    mentions: ['tides'],
+    words: 'To | Leaves',
+  },
   choice: {
     field: { type: 'choice', label: 'Level', options: [2, 3] },
     good: 3,

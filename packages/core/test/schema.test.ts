@@ -7,14 +7,20 @@ import {
   type Edit,
   getRecord,
   History,
+  isRichText,
   must,
+  nodesUnder,
+  plainOf,
+  printContent,
   type RawFieldEdit,
   readClip,
   readEdits,
   readGuideData,
   readRecord,
   readRecords,
+  richText,
   SCHEMA,
+  type Site,
   type SiteRecord,
   type StoredHistory,
   siteOf,
@@ -31,8 +37,8 @@ import { demoSite } from './support/demo.ts';
 const stored = (schema: number, name: string) =>
   readFileSync(join(import.meta.dirname, `fixtures/schema${schema}/${name}.json`), 'utf8');
 
-const upgraded = () => {
-  const { records, unreadable } = readRecords(JSON.parse(stored(1, 'site')), 1);
+const upgraded = (schema = 1) => {
+  const { records, unreadable } = readRecords(JSON.parse(stored(schema, 'site')), schema);
   return { records, unreadable, site: siteOf(records) };
 };
 const find = (id: string) => getRecord(upgraded().site, id);
@@ -52,7 +58,9 @@ describe('a site as schema 1 left it', () => {
   it('is read whole, and holds to every invariant', () => {
     const { records, unreadable } = upgraded();
     expect(unreadable).toEqual([]);
-    expect(records.length).toBe(JSON.parse(stored(1, 'site')).length);
+    const before: SiteRecord[] = JSON.parse(stored(1, 'site'));
+    expect(new Set(records.map(it => it.id)).size).toBe(records.length);
+    expect(before.filter(it => !records.some(({ id }) => id === it.id))).toEqual([]);
     const edits = records.map((record): Edit => ({ op: 'put', record }));
     must(applyChange(siteOf([]), { edits }));
   });
@@ -61,19 +69,24 @@ describe('a site as schema 1 left it', () => {
     const before: SiteRecord[] = JSON.parse(stored(1, 'site'));
     const { site } = upgraded();
     const other = before.filter(it => stableText(getRecord(site, it.id)) !== stableText(it));
-    expect(other.map(it => it.id).sort()).toEqual(['before', 'book']);
+    // Since schema 4 the entries of a list and the rows of a table are records of their own.
+    expect(other.map(it => it.id).sort()).toEqual(['before', 'book', 'fares-with', 'sailings-table']);
     expect(site.kinds.widget.get('book')?.declarations).toEqual({ 'box/tab-size': '4' });
     expect(site.kinds.section.get('before')).not.toHaveProperty('declarations');
   });
 
   it('could not be read without the upgrade', () => {
     const { unreadable } = readRecords(JSON.parse(stored(1, 'site')), SCHEMA);
-    expect(unreadable.map(it => it.id).sort()).toEqual(['before', 'book']);
+    expect(unreadable.map(it => it.id).sort()).toEqual(['before', 'book', 'fares-with', 'sailings-table']);
     expect(unreadable.every(it => it.why !== '')).toBe(true);
   });
 
   it('is the very same where nothing is other', () => {
-    for (const record of allRecords(demoSite())) expect(upgradeRecord(record, 1)).toBe(record);
+    for (const record of allRecords(demoSite())) {
+      const [same, ...made] = upgradeRecord(record, 1);
+      expect(same).toBe(record);
+      expect(made).toEqual([]);
+    }
   });
 });
 
@@ -161,6 +174,183 @@ describe('what waited in a browser under schema 1', () => {
   });
 });
 
+describe('a site as schema 3 left it', () => {
+  const { site, records, unreadable } = upgraded(3);
+  const there = (id: string) => getRecord(site, id);
+  const words = (it: Site, holder: string) =>
+    nodesUnder(it, holder).map(id => it.kinds.widget.get(id)?.content);
+  const textsOf = (it: Site, holder: string) =>
+    words(it, holder).map(content => (isRichText(content?.text) ? plainOf(content.text) : null));
+
+  it('is read whole, and holds to every invariant', () => {
+    expect(unreadable).toEqual([]);
+    must(applyChange(siteOf([]), { edits: records.map((record): Edit => ({ op: 'put', record })) }));
+  });
+
+  it('has an item for each entry of a list, with its emphasis and links, and keeps what is said of their looks', () => {
+    const list = site.kinds.widget.get('bring');
+    expect(list?.content).toEqual({ order: 'numbered' });
+    expect(list?.styles).toHaveProperty('number/color');
+    expect(site.kinds.variant.get('ticked')?.styles).toHaveProperty('item/marginBottom');
+    expect(site.kinds.variant.get('ticked')?.declarations).toEqual({ 'item/tab-size': '4' });
+    expect(words(site, 'bring').map(it => it?.text)).toEqual([
+      [
+        [
+          { text: 'A ' },
+          { text: 'ticket', link: { type: 'page', page: 'sailings' } },
+          { text: ' and ' },
+          { text: 'a coat', strong: true },
+        ],
+      ],
+      [[{ text: 'Something for the ' }, { text: 'dog', marked: true }]],
+      [[]],
+    ]);
+    expect(nodesUnder(site, 'bare')).toEqual([]);
+  });
+
+  it('has an item for each row of a table, and its first row for the columns', () => {
+    expect(site.kinds.widget.get('times')?.content).toEqual({
+      caption: 'Saturdays',
+      head: 'row and column',
+      columns: {
+        columns: [
+          { heading: richText('To'), kind: 'words' },
+          { heading: richText('Leaves'), kind: 'figures' },
+          // One of its cells was left out, so it was never read down as figures.
+          { heading: richText('Shells'), kind: 'words' },
+        ],
+      },
+    });
+    expect(
+      words(site, 'times').map(it => printContent({ type: 'cells', label: '' }, it?.cells ?? null)),
+    ).toEqual(['Hesk | 07:10 | 6', 'Carrow | 07:55 | ', 'Sant Bree | 09:20 | 8']);
+    expect(words(site, 'words')).toEqual([]);
+  });
+
+  it('has an item for each choice of a field', () => {
+    expect(words(site, 'which')).toEqual([
+      { label: 'Morning boat' },
+      { label: 'Noon boat' },
+      { label: 'Evening boat' },
+    ]);
+    expect(site.kinds.widget.get('which')?.content).not.toHaveProperty('choices');
+  });
+
+  it('a kept section and a kept guide are read with them', () => {
+    const clip = readClip(stored(3, 'section'));
+    expect(clip?.things[0]?.filter(it => it.kind === 'widget' && it.at.parent === 'bring')).toHaveLength(3);
+    const raw = JSON.parse(stored(3, 'guide'));
+    expect(must(readGuideData(raw, 3)).records.length).toBe(raw.records.length);
+  });
+
+  const pending: { edits: unknown[] }[] = JSON.parse(stored(3, 'pending'));
+  const meant = (it: Site, { edits }: { edits: unknown[] }) =>
+    must(applyChange(it, { edits: must(readEdits(upgradeEdits(edits, 3, id => getRecord(it, id)))) })).site;
+
+  it('what waited alters, makes and takes away those items', () => {
+    const after = pending.reduce(meant, site);
+    expect(textsOf(after, 'bring')).toEqual(['A ticket', 'A warm coat', 'Tea', 'A torch']);
+    expect(nodesUnder(after, 'bring').slice(0, 3)).toEqual(nodesUnder(site, 'bring'));
+    expect(words(after, 'times')).toEqual([{ cells: { cells: [richText('Hesk'), richText('07:15')] } }]);
+    expect(after.kinds.widget.get('times')?.content.caption).toBe('Sundays');
+    expect(textsOf(after, 'more')).toEqual(['One', 'Two', 'Three']);
+    expect(words(after, 'which')).toEqual([{ label: 'Noon boat' }]);
+  });
+
+  it('what waited leaves alone what has been made or moved since', () => {
+    const own: Edit = {
+      op: 'put',
+      record: {
+        id: 'since',
+        kind: 'widget',
+        widget: 'listItem',
+        at: { parent: 'bring', order: 'zz' },
+        content: { text: richText('Made since') },
+        variants: {},
+        wears: {},
+        styles: {},
+      },
+    };
+    const moved: Edit = {
+      op: 'set',
+      id: nodesUnder(site, 'bring')[1] ?? '',
+      path: ['at'],
+      value: { parent: 'fares-with', order: 'zz' },
+    };
+    const since = must(applyChange(site, { edits: [own, moved] })).site;
+    const [first] = pending;
+    if (!first) throw new Error('nothing waits');
+    const after = meant(since, first);
+    expect(textsOf(after, 'bring')).toEqual(['A ticket', 'Tea', 'A torch', 'Made since']);
+    expect(textsOf(after, 'fares-with')).toContain('A warm coat');
+  });
+
+  it('steps of undo can be taken', () => {
+    const gone = must(applyChange(site, { edits: [{ op: 'remove', id: 'sailings-table' }] })).site;
+    const kept: StoredHistory = JSON.parse(stored(3, 'history'));
+    const { history: now, unreadable: lost } = upgradeHistory(kept, id => getRecord(gone, id));
+    expect(lost).toEqual([]);
+    const history = new History(now);
+    let it = gone;
+    for (const step of now.undo.toReversed()) {
+      const { edits } = history.applicable(step, id => getRecord(it, id));
+      it = must(applyChange(it, { edits })).site;
+    }
+    expect(nodesUnder(it, 'sailings-table')).toHaveLength(3);
+    expect(nodesUnder(it, 'bring')).toHaveLength(3);
+  });
+
+  it('each step is meant for what those taken before it have left', () => {
+    const step = (n: number, ...texts: string[]) => ({
+      n,
+      change: `c${n}`,
+      label: 'Edit list',
+      schema: 3,
+      inverse: [
+        { op: 'set' as const, id: 'bring', path: ['content', 'items'] as const, value: richText(...texts) },
+      ],
+    });
+    const kept = { undo: [step(1, 'A', 'B', 'C'), step(2, 'D')], redo: [], overtaken: [], count: 2 };
+    const { history: now } = upgradeHistory(kept, there);
+    const history = new History(now);
+    let it = site;
+    for (const texts of [['D'], ['A', 'B', 'C']]) {
+      const last = history.undo.pop();
+      if (!last) throw new Error('no step');
+      it = must(applyChange(it, { edits: last.inverse })).site;
+      expect(textsOf(it, 'bring')).toEqual(texts);
+    }
+  });
+
+  it('ids of items are the same for whoever upgrades, and can be read however long that of their holder is', () => {
+    const list = (id: string) => ({
+      id,
+      kind: 'widget',
+      widget: 'list',
+      at: { parent: 'old', order: 'V' },
+      content: { items: richText('One') },
+      variants: {},
+      wears: {},
+      styles: {},
+    });
+    const longest = 'x'.repeat(64);
+    const made = (id: string) => upgradeRecord(list(id), 3)[1];
+    expect(made(longest)).toEqual(made(longest));
+    expect(readRecord(made(longest)).ok).toBe(true);
+    expect(made(longest)).not.toEqual(made(`${'x'.repeat(63)}y`));
+  });
+
+  it('is upgraded in time however much an edit names', () => {
+    const edits = Array.from({ length: 20_000 }, () => ({
+      op: 'set',
+      id: 'bring',
+      path: ['content', 'items'],
+      value: Array.from({ length: 500 }, () => []),
+    }));
+    expect(readEdits(upgradeEdits(edits, 3, there)).ok).toBe(false);
+  });
+});
+
 describe('upgrades to come', () => {
   /** What the next ones are likely to do: a part gets another name, a property goes, a field moves into a map. */
   const next = upgradeWith([
@@ -178,9 +368,9 @@ describe('upgrades to come', () => {
       to: 3,
       about: 'The name of a page is called title.',
       record: record => {
-        if (record.kind !== 'page' || !('name' in record)) return record;
+        if (record.kind !== 'page' || !('name' in record)) return [record];
         const { name, ...rest } = record;
-        return { ...rest, title: name };
+        return [{ ...rest, title: name }];
       },
       edit: (edit, record): readonly RawFieldEdit[] =>
         record?.kind === 'page' && edit.path[0] === 'name' ? [{ ...edit, path: ['title'] }] : [edit],
@@ -191,9 +381,9 @@ describe('upgrades to come', () => {
   const there = (id: string) => (id === 'b' ? button : id === 'p' ? page : undefined);
 
   it('take a record through all that came since', () => {
-    expect(next.upgradeRecord(button, 1)).toEqual({ ...button, styles: { 'text/color': 1 } });
-    expect(next.upgradeRecord({ id: 'p', kind: 'page', name: 'Home' }, 1)).toEqual(page);
-    expect(next.upgradeRecord({ id: 'p', kind: 'page', name: 'Home' }, 3)).toHaveProperty('name');
+    expect(next.upgradeRecord(button, 1)).toEqual([{ ...button, styles: { 'text/color': 1 } }]);
+    expect(next.upgradeRecord({ id: 'p', kind: 'page', name: 'Home' }, 1)).toEqual([page]);
+    expect(next.upgradeRecord({ id: 'p', kind: 'page', name: 'Home' }, 3)[0]).toHaveProperty('name');
     expect(next.schema).toBe(3);
   });
 

@@ -29,9 +29,9 @@ export class SiteUpgrades {
 
   private tell(site: string, upgraded: Upgraded | null): void {
     if (!upgraded) return;
-    const { from, altered, seq, unreadable, backup } = upgraded;
+    const { from, altered, made, seq, unreadable, backup } = upgraded;
     this.logger.log(
-      `The site ${site} was upgraded from schema ${from} to ${SCHEMA} by change ${seq}: ${altered} records altered. Backup ${backup} was taken first.`,
+      `The site ${site} was upgraded from schema ${from} to ${SCHEMA} by change ${seq}: ${altered} records altered, ${made} made of what they held. Backup ${backup} was taken first.`,
     );
     for (const { id, kind, why } of unreadable)
       this.logger.warn(`The site ${site} keeps the ${kind} ${id}, which cannot be read: ${why}`);

@@ -9,6 +9,8 @@ export interface Upgraded {
   seq: number;
   /** How many records are other than before. */
   altered: number;
+  /** How many came into being of what others held. */
+  made: number;
   /** What could not be read afterwards. It is kept, and cannot be edited until it can be read. */
   unreadable: readonly Unreadable[];
   backup: string;
@@ -43,11 +45,18 @@ export async function upgradeSite(query: Query, site: string): Promise<Upgraded 
   const before = await storedRecords(query, site);
   const edits: object[] = [];
   const altered: StoredRecord[] = [];
+  const made: StoredRecord[] = [];
+  const ids = new Set(before.map(it => it.id));
   for (const record of before) {
-    const after = upgradeRecord(record, now.schema);
-    if (after === record || !isStored(after)) continue;
-    altered.push(after);
-    edits.push(...fieldsAltered(record, after));
+    const [after, ...others] = upgradeRecord(record, now.schema);
+    if (after !== record && isStored(after)) {
+      altered.push(after);
+      edits.push(...fieldsAltered(record, after));
+    }
+    // What is made of a record never takes the place of another.
+    const fresh = others.filter(isStored).filter(it => !ids.has(it.id));
+    made.push(...fresh);
+    edits.push(...fresh.map(it => ({ op: 'put', record: it })));
   }
   const about = UPGRADES.filter(it => it.to > now.schema).map(it => it.about);
   const backup = await takeBackup(
@@ -56,13 +65,16 @@ export async function upgradeSite(query: Query, site: string): Promise<Upgraded 
     `Before schema ${SCHEMA}: ${about.join(' ')}`,
   );
   const seq = now.seq + 1;
-  await writeRecords(query, site, SCHEMA, altered);
+  await writeRecords(query, site, SCHEMA, [...altered, ...made]);
   await query(
     `insert into changes (site_id, seq, id, edits, base, schema, resets) values ($1, $2, $3, $4, $5, $6, 'upgrade')`,
     [site, seq, `upgrade-to-${SCHEMA}-${seq}`, JSON.stringify(edits), now.seq, SCHEMA],
   );
-  await query('update sites set seq = $2, reset_at = $2, schema = $3 where id = $1', [site, seq, SCHEMA]);
+  await query(
+    'update sites set seq = $2, reset_at = $2, schema = $3, records = records + $4 where id = $1',
+    [site, seq, SCHEMA, made.length],
+  );
   await query(`select pg_notify('${CHANGES_CHANNEL}', $1)`, [`${site} ${seq}`]);
   const { unreadable } = readRecords(before, now.schema);
-  return { from: now.schema, seq, altered: altered.length, unreadable, backup: backup.id };
+  return { from: now.schema, seq, altered: altered.length, made: made.length, unreadable, backup: backup.id };
 }

@@ -11,9 +11,12 @@ export interface StoredRecord {
 const parentOf = ({ at }: StoredRecord): string | null =>
   typeof at === 'object' && at !== null && 'parent' in at && typeof at.parent === 'string' ? at.parent : null;
 
-/** What a record of a schema refers to: what it will refer to once it is upgraded. Nothing for one that cannot be read. */
+/**
+ * What a record of a schema refers to: what it will refer to once it is upgraded. Nothing for one that cannot be read; what
+ * is made of it is written with references of its own.
+ */
 const linksOf = (record: StoredRecord, schema: number) => {
-  const read = readRecord(upgradeRecord(record, schema));
+  const read = readRecord(upgradeRecord(record, schema)[0]);
   return read.ok ? referencesOf(read.value).map(({ path, to }) => ({ from: record.id, path, to })) : [];
 };
 

@@ -71,7 +71,7 @@ export async function createDatabaseOfSchema1(name: string): Promise<string> {
       body.at?.parent ?? null,
       JSON.stringify(body),
     ]);
-    const read = readRecord(upgradeRecord(body, 1));
+    const read = readRecord(upgradeRecord(body, 1)[0]);
     for (const { path, to } of read.ok ? referencesOf(read.value) : [])
       await source.query(
         "insert into record_references (site_id, from_id, path, to_id) values ('tolvane', $1, $2, $3) on conflict do nothing",

@@ -1,3 +1,4 @@
+import type { Content } from '../content/index.ts';
 import { patternImage } from '../guide/patternImage.ts';
 import { roleChain } from '../guide/roles.ts';
 import { type PropertyName, printDeclaration, propertyOf } from '../properties/index.ts';
@@ -88,9 +89,14 @@ interface Spot {
   state: State;
 }
 
+/** What is said where an element stands; its sample where it stands nowhere. */
+const saidIn = (scope: Scope | undefined): Readonly<Record<string, Content>> =>
+  scope?.node?.kind === 'widget' ? scope.node.content : (scope?.element.sample ?? {});
+
 /** Where a part inherits from: the part around it, in the state it is in then. */
 export function outside({ scope, part, state }: Spot): Spot | null {
-  const { inside, placedIn } = partOf(scope.element, part) ?? {};
+  const { inside: usual, insideOf, placedIn } = partOf(scope.element, part) ?? {};
+  const inside = insideOf?.(saidIn(scope), saidIn(scope.parent?.scope)) ?? usual;
   if (inside !== undefined) {
     const same = hostOf(scope.element, inside) === hostOf(scope.element, part);
     return { scope, part: inside, state: same ? state : 'rest' };

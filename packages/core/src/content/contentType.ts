@@ -1,8 +1,10 @@
 import type { LinkTarget } from './link.ts';
 import type { RichText } from './richText.ts';
+import type { Cells } from './types/cells.ts';
+import type { Columns } from './types/columns.ts';
 
 /** What a field of a widget can hold. */
-export type Content = string | number | boolean | null | LinkTarget | RichText;
+export type Content = string | number | boolean | null | LinkTarget | RichText | Cells | Columns;
 
 /** One mention of a record in a field, and what may stand there. */
 export interface ContentReference {

@@ -1,6 +1,8 @@
 import type { Content, ContentMapping, ContentReference, ContentType } from './contentType.ts';
 import { type AssetField, asset } from './types/asset.ts';
+import { type CellsField, cells } from './types/cells.ts';
 import { type ChoiceField, choice } from './types/choice.ts';
+import { type ColumnsField, columns } from './types/columns.ts';
 import { type IconField, icon } from './types/icon.ts';
 import { type LinkField, link } from './types/link.ts';
 import { type PlainField, plain } from './types/plain.ts';
@@ -10,15 +12,27 @@ export type { Content, ContentMapping, ContentReference } from './contentType.ts
 export { type LinkTarget, parseLink, printLink, readHref, readLink } from './link.ts';
 export { readPlain } from './plain.ts';
 export { isRichText, plainOf, type RichText, readRichText, richText, type TextRun } from './richText.ts';
+export { type Cells, isCells } from './types/cells.ts';
+export { COLUMN_KINDS, type Columns, isColumns, MOST_COLUMNS, type TableColumn } from './types/columns.ts';
 
 /** What the fields of widgets can hold. */
-export type ContentField = AssetField | ChoiceField | IconField | LinkField | PlainField | RichField;
+export type ContentField =
+  | AssetField
+  | CellsField
+  | ChoiceField
+  | ColumnsField
+  | IconField
+  | LinkField
+  | PlainField
+  | RichField;
 export type ContentTypeName = ContentField['type'];
 export type ContentFieldOf<T extends ContentTypeName> = Extract<ContentField, { type: T }>;
 
 const CONTENT_TYPES: { readonly [T in ContentTypeName]: ContentType<ContentFieldOf<T>> } = {
   asset,
+  cells,
   choice,
+  columns,
   icon,
   link,
   plain,

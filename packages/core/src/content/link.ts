@@ -1,5 +1,6 @@
 import { LIMITS } from '../limits/index.ts';
 import { isId } from '../values/index.ts';
+import { isObject } from '../values/json.ts';
 
 export type LinkTarget =
   | { type: 'page'; page: string }
@@ -17,9 +18,6 @@ export function readHref(text: string): string | null {
   if (!/^https?:\/\//i.test(trimmed) || /[\s<>"\\^`{|}]/.test(trimmed)) return null;
   return trimmed;
 }
-
-const isObject = (it: unknown): it is Record<string, unknown> =>
-  typeof it === 'object' && it !== null && !Array.isArray(it);
 
 export function readLink(it: unknown): LinkTarget | null {
   if (!isObject(it)) return null;

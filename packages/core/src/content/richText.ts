@@ -1,3 +1,4 @@
+import { isObject } from '../values/json.ts';
 import { type LinkTarget, readLink } from './link.ts';
 import { readPlain } from './plain.ts';
 
@@ -11,9 +12,6 @@ export interface TextRun {
 }
 /** Paragraphs of runs; one value, so that a later writer replaces the whole of it. */
 export type RichText = readonly (readonly TextRun[])[];
-
-const isObject = (it: unknown): it is Record<string, unknown> =>
-  typeof it === 'object' && it !== null && !Array.isArray(it);
 
 function readRun(it: unknown): TextRun | null {
   if (!isObject(it)) return null;
@@ -48,6 +46,10 @@ export const isRichText = (it: unknown): it is RichText => Array.isArray(it);
 export const richText = (...paragraphs: string[]): RichText => paragraphs.map(text => [{ text }]);
 export const plainOf = (text: RichText): string =>
   text.map(runs => runs.map(run => run.text).join('')).join('\n');
+
+/** The links in a text, in the order in which they stand. */
+export const linksIn = (text: RichText): LinkTarget[] =>
+  text.flatMap(runs => runs.flatMap(run => run.link ?? []));
 
 /** The same text with other links in it; the very one where none differs. */
 export function withTextLinks(text: RichText, other: (link: LinkTarget) => LinkTarget): RichText {

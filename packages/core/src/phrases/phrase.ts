@@ -4,6 +4,7 @@ export const PHRASES = {
   newWindow: 'Said of links that open a new window',
   mainNavigation: 'Name of a navigation that has none',
   table: 'Name of a table that has no caption',
+  required: 'Note in a form on what is required',
 } as const;
 export type PhraseName = keyof typeof PHRASES;
 export const PHRASE_NAMES = Object.keys(PHRASES).filter((name): name is PhraseName => name in PHRASES);

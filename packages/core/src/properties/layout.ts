@@ -20,6 +20,7 @@ export const LAYOUT = rows('layout', [
       'inline-flex',
       'list-item',
       'table',
+      'table-row-group',
       'table-row',
       'table-cell',
       'table-caption',

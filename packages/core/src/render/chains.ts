@@ -2,6 +2,7 @@ import type { Content, RichText } from '../content/index.ts';
 import {
   CHILDREN,
   type ElementType,
+  elementNamed,
   type MarkupContext,
   type VElement,
   type VNode,
@@ -13,7 +14,7 @@ type Line = readonly VElement[];
 const DRAWN = { width: 24, height: 24, paths: [] };
 const PICTURE = { name: '', file: '', mime: 'image/webp', width: 1, height: 1, alt: '' };
 /** Surroundings in which everything is there. */
-const EVERYTHING: MarkupContext = {
+const surroundings = (holder: Readonly<Record<string, Content>>): MarkupContext => ({
   href: () => '#',
   isCurrent: () => false,
   asset: () => PICTURE,
@@ -21,7 +22,7 @@ const EVERYTHING: MarkupContext = {
   assetUrl: () => '',
   speaks: () => true,
   id: name => name,
-  item: { holder: {}, index: () => 0, openIndex: () => null, holderId: name => name },
+  item: { holder, index: () => 0, openIndex: () => null, holderId: name => name },
   isOpen: false,
   holdsAny: true,
   phrase: name => name,
@@ -32,7 +33,7 @@ const EVERYTHING: MarkupContext = {
   pages: () => [
     { id: 'any', title: '', href: '#', current: false, description: 'a', icon: 'any', picture: PICTURE },
   ],
-};
+});
 
 const ANY_WORDS: RichText = [
   [
@@ -48,12 +49,24 @@ function contentsOf({ content, sample, begins }: ElementType): Readonly<Record<s
   for (const [name, { type }] of Object.entries(content)) {
     if (type === 'icon' || type === 'asset') full[name] ??= 'any';
     if (type === 'rich') full[name] = ANY_WORDS;
+    if (type === 'cells') full[name] = { cells: [ANY_WORDS, ANY_WORDS, ANY_WORDS] };
   }
   const others = Object.entries(content).flatMap(([name, field]) =>
-    field.type === 'choice' ? field.options.map(option => ({ ...full, [name]: option })) : [],
+    field.type === 'choice'
+      ? field.options.flatMap(option => [
+          { ...full, [name]: option },
+          { ...sample, [name]: option },
+        ])
+      : [],
   );
   return [full, sample, begins, ...others];
 }
+
+/** What is said around an element: of an item, all that its holders can say. */
+const holdersOf = ({ onlyIn = [] }: ElementType): Readonly<Record<string, Content>>[] => [
+  {},
+  ...onlyIn.flatMap(it => contentsOf(elementNamed(it))),
+];
 
 const childrenOf = (node: VNode): readonly VNode[] => {
   if (typeof node !== 'object') return [];
@@ -65,7 +78,11 @@ const childrenOf = (node: VNode): readonly VNode[] => {
 const takesWidgets = (node: VNode): boolean =>
   node === CHILDREN ||
   (typeof node === 'object' &&
-    ('items' in node || 'item' in node || 'each' in node || childrenOf(node).some(takesWidgets)));
+    ('items' in node ||
+      'item' in node ||
+      'where' in node ||
+      'each' in node ||
+      childrenOf(node).some(takesWidgets)));
 
 const lines = new Map<ElementType, ReadonlyMap<string, readonly Line[]>>();
 
@@ -76,17 +93,23 @@ function linesOf(element: ElementType): ReadonlyMap<string, readonly Line[]> {
   const found = new Map<string, Line[]>();
   const visit = (node: VNode, above: Line) => {
     if (typeof node !== 'object' || 'items' in node || 'item' in node || 'neighbour' in node) return;
+    if ('where' in node) return;
     if ('each' in node) {
       for (const it of childrenOf(node)) visit(it, above);
       return;
     }
     const line = [...above, node];
-    if (node.part !== undefined) found.set(node.part, [...(found.get(node.part) ?? []), line]);
+    if (node.part !== undefined) {
+      const there = found.get(node.part);
+      if (there) there.push(line);
+      else found.set(node.part, [line]);
+    }
     for (const child of node.children) visit(child, line);
   };
-  for (const content of contentsOf(element))
-    for (const make of [element.markup, ...Object.values(element.views ?? {})])
-      if (make) visit(make(content, EVERYTHING), []);
+  for (const holder of holdersOf(element))
+    for (const content of contentsOf(element))
+      for (const make of [element.markup, ...Object.values(element.views ?? {})])
+        if (make) visit(make(content, surroundings(holder)), []);
   lines.set(element, found);
   return found;
 }

@@ -63,13 +63,22 @@ export function bindingClasses(
 
 const USED: ReadonlySet<string> = new Set(['a', 'button', 'input', 'select', 'textarea', 'summary']);
 
+type Said = Readonly<Record<string, Content>>;
+/** Which of the things held are asked for: those that have a view, those of which the content answers. */
+interface Asked {
+  view?: string;
+  where?(content: Said): boolean;
+}
+const ALL: Asked = {};
+
 /** Fills in classes and children; widget code never sees either. */
 function dress(
   site: Site,
   scope: Scope,
   options: MarkupOptions,
+  said: Said,
   root: VElement,
-  children: (view: string | null) => HtmlNode[],
+  children: (asked: Asked) => HtmlNode[],
 ): HtmlElement {
   const classes = new Map<string, string>();
   const classText = (part: string) => {
@@ -99,13 +108,14 @@ function dress(
     };
   };
   const inner = (child: VNode): HtmlNode[] => {
-    if (child === CHILDREN) return children(null);
+    if (child === CHILDREN) return children(ALL);
     if (typeof child === 'string') return [child];
     if ('neighbour' in child) return [neighbourGround(site, scope, child.neighbour)];
-    if ('items' in child) return children(child.items);
-    if ('item' in child) return renderMade(site, scope, options, child);
+    if ('items' in child) return children({ view: child.items });
+    if ('where' in child) return children(child);
+    if ('item' in child) return renderMade(site, scope, options, said, child);
     if ('each' in child)
-      return children(null).map((held, index) => ({ ...visit(child.each(index), false), children: [held] }));
+      return children(ALL).map((held, index) => ({ ...visit(child.each(index), false), children: [held] }));
     return [visit(child, false)];
   };
   return visit(root, true);
@@ -169,17 +179,23 @@ export function renderNode(
   outer: Scope,
   node: NodeRecord,
   options: MarkupOptions,
-  view: string | null = null,
+  { view, index }: { view?: string | undefined; index?: number } = {},
 ): HtmlElement {
   const scope = childScope(outer, node);
-  const content = node.kind === 'widget' ? node.content : {};
+  const content = saidOf(node);
   try {
     const root = makeMarkup(scope.element, view)?.(
       content,
-      markupContext(site, scope, options, nodesUnder(site, node.id).length > 0),
+      markupContext(site, scope, options, {
+        holdsAny: nodesUnder(site, node.id).length > 0,
+        holder: saidOf(outer.node),
+        index: () => index ?? nodesUnder(site, node.at.parent).indexOf(node.id),
+      }),
     );
     if (!root) throw new Error(`${scope.element.name} makes no markup`);
-    return dress(site, scope, options, root, its => renderChildren(site, scope, node.id, options, its));
+    return dress(site, scope, options, content, root, asked =>
+      renderChildren(site, scope, node.id, options, asked),
+    );
   } catch (error) {
     // Told with what is at fault: the innermost, since what holds it fails for its sake.
     if (error instanceof CannotRender) throw error;
@@ -187,22 +203,29 @@ export function renderNode(
   }
 }
 
-const makeMarkup = ({ markup, views }: ElementType, view: string | null): ElementType['markup'] =>
-  view === null ? markup : views?.[view];
+const saidOf = (node: NodeRecord | null): Said => (node?.kind === 'widget' ? node.content : {});
+
+const makeMarkup = ({ markup, views }: ElementType, view: string | undefined): ElementType['markup'] =>
+  view === undefined ? markup : views?.[view];
 
 /** An item that is made of what the site says: picked, it is a part of its holder. */
 function renderMade(
   site: Site,
   outer: Scope,
   options: MarkupOptions,
+  holder: Said,
   { item, content, holds }: MadeItem,
 ): HtmlElement[] {
   const element = elementNamed(item);
   const parent = { scope: outer, part: outer.element.holds ?? 'box' };
   const scope: Scope = { ...outer, element, node: null, variants: {}, parent };
-  const root = element.markup?.(content, markupContext(site, scope, options, holds.length > 0));
+  const root = element.markup?.(
+    content,
+    markupContext(site, scope, options, { holdsAny: holds.length > 0, holder, index: () => 0 }),
+  );
   if (!root) return [];
-  return [dress(site, scope, options, root, () => holds.flatMap(it => renderMade(site, scope, options, it)))];
+  const inner = () => holds.flatMap(it => renderMade(site, scope, options, content, it));
+  return [dress(site, scope, options, content, root, inner)];
 }
 
 /** How many things stand around what is in a scope, itself among them. */
@@ -217,15 +240,16 @@ function renderChildren(
   scope: Scope,
   parent: Id,
   options: MarkupOptions,
-  view: string | null,
+  { view, where }: Asked,
 ): HtmlElement[] {
   // What was stored deeper before there was a limit stays where it is, and is reported instead of shown.
   if (depthOf(scope) >= LIMITS.nesting) return [];
-  return nodesUnder(site, parent)
-    .map(id => getRecord(site, id))
-    .filter(isNode)
-    .filter(node => view === null || makeMarkup(elementOfNode(node), view))
-    .map(node => renderNode(site, scope, node, options, view));
+  return nodesUnder(site, parent).flatMap((id, index) => {
+    const node = getRecord(site, id);
+    if (!isNode(node) || where?.(saidOf(node)) === false) return [];
+    if (view !== undefined && !makeMarkup(elementOfNode(node), view)) return [];
+    return [renderNode(site, scope, node, options, { view, index })];
+  });
 }
 
 /** A widget that is shown within another, in variants of its own. */
@@ -241,8 +265,9 @@ function sampleChildren(
   site: Site,
   scope: Scope,
   options: MarkupOptions,
+  said: Said,
   holds: readonly Shown[],
-  view: string | null,
+  { view, where }: Asked,
 ): HtmlElement[] {
   const { element } = scope;
   const part = element.holds;
@@ -251,7 +276,9 @@ function sampleChildren(
   const of = options.sample?.id ?? SAMPLE;
   return holds.flatMap((held, index) => {
     const child = elementNamed(held.widget);
-    if (view !== null && !makeMarkup(child, view)) return [];
+    if (view !== undefined && !makeMarkup(child, view)) return [];
+    const content = held.content ?? child.sample;
+    if (where?.(content) === false) return [];
     const parent = { scope, part };
     const { variants = {} } = held;
     const inner: Scope = { ...scope, element: child, node: null, variants, parent, longForm };
@@ -260,7 +287,8 @@ function sampleChildren(
       marks: options.marks && isItem(child),
       sample: { id: `${of}-${index}`, of, index },
     };
-    return renderSample(site, inner, held.content ?? child.sample, shown, held.holds, view) ?? [];
+    const around = { holder: said, ...(view !== undefined && { view }) };
+    return renderSample(site, inner, content, shown, held.holds, around) ?? [];
   });
 }
 
@@ -273,14 +301,20 @@ export function renderSample(
   content: Readonly<Record<string, Content>>,
   options: MarkupOptions,
   holds: readonly Shown[] = scope.element.sampleHolds ?? SAMPLE_HOLDS,
-  view: string | null = null,
+  { view, holder = {} }: { view?: string; holder?: Said } = {},
 ): HtmlElement | null {
   const root = makeMarkup(scope.element, view)?.(
     content,
-    markupContext(site, scope, options, holds.length > 0),
+    markupContext(site, scope, options, {
+      holdsAny: holds.length > 0,
+      holder,
+      index: () => options.sample?.index ?? 0,
+    }),
   );
   return root
-    ? dress(site, scope, options, root, its => sampleChildren(site, scope, options, holds, its))
+    ? dress(site, scope, options, content, root, asked =>
+        sampleChildren(site, scope, options, content, holds, asked),
+      )
     : null;
 }
 

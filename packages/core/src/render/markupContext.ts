@@ -1,4 +1,5 @@
 import { type Scope, sourcesOf, speaksOf } from '../cascade/index.ts';
+import type { Content } from '../content/index.ts';
 import { type PhraseName, phraseIn } from '../phrases/index.ts';
 import { type AssetRecord, type Id, isFileType, nodesUnder, type Site, settingsOf } from '../site/index.ts';
 import { isItem, type MarkupContext, type PageBranch } from '../widgets/index.ts';
@@ -26,27 +27,35 @@ export interface MarkupOptions {
 const partId = (instance: string, name: string): string =>
   name === '' ? `w-${instance}` : `w-${instance}-${name}`;
 
+/** What stands around a widget that makes its markup, and in it. */
+export interface Around {
+  /** Whether anything stands in it. */
+  holdsAny: boolean;
+  /** What its holder says. */
+  holder: Readonly<Record<string, Content>>;
+  /** Its number in its holder. */
+  index(): number;
+}
+
 /** What an item is told of its holder. */
-function itemIn(site: Site, scope: Scope, { sample, open }: MarkupOptions): MarkupContext['item'] {
-  const { element, node, parent } = scope;
+function itemIn(
+  site: Site,
+  { element, node, parent }: Scope,
+  { sample, open }: MarkupOptions,
+  { holder, index }: Around,
+): MarkupContext['item'] {
   if (!isItem(element)) return null;
-  const holder = parent?.scope.node;
-  if (holder?.kind !== 'widget' || !node)
-    return {
-      holder: parent?.scope.element.sample ?? {},
-      index: () => sample?.index ?? 0,
-      openIndex: () => null,
-      holderId: name => partId(sample?.of ?? SAMPLE, name),
-    };
-  const siblings = nodesUnder(site, holder.id);
+  const record = parent?.scope.node;
+  const instance = node && record ? record.id : (sample?.of ?? SAMPLE);
   return {
-    holder: holder.content,
-    index: () => siblings.indexOf(node.id),
+    holder,
+    index,
     openIndex() {
-      const found = open === undefined || open === 'all' ? -1 : siblings.findIndex(id => open.has(id));
+      if (!node || !record || open === undefined || open === 'all') return null;
+      const found = nodesUnder(site, record.id).findIndex(id => open.has(id));
       return found < 0 ? null : found;
     },
-    holderId: name => partId(holder.id, name),
+    holderId: name => partId(instance, name),
   };
 }
 /** What stands on no page, where nothing tells it from others. */
@@ -58,12 +67,12 @@ export function phraseOf(site: Site, name: PhraseName): string {
   return phrases?.[name] ?? phraseIn(language, name);
 }
 
-/** What a widget may ask while it makes its markup; `holdsAny` says whether anything stands in it. */
+/** What a widget may ask while it makes its markup. */
 export function markupContext(
   site: Site,
   scope: Scope,
   options: MarkupOptions,
-  holdsAny: boolean,
+  around: Around,
 ): MarkupContext {
   const { page, node } = scope;
   const reads = options.reads ?? new Reads();
@@ -71,8 +80,8 @@ export function markupContext(
   const here = (it: Site) => page && (it.kinds.page.get(page.id) ?? page);
   return {
     id: name => partId(node?.id ?? options.sample?.id ?? SAMPLE, name),
-    item: itemIn(site, scope, options),
-    holdsAny,
+    item: itemIn(site, scope, options, around),
+    holdsAny: around.holdsAny,
     isOpen: options.open === 'all' || (node !== null && options.open?.has(node.id) === true),
     href: link => {
       if (!page || !options.links) return '#';

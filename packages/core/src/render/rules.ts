@@ -178,6 +178,7 @@ export const layerOf = ({ state, width, rank }: Rank): string =>
   `c${stateRank(state)}-${widthRank(width)}-${rank}`;
 
 const STATE_SELECTORS: Record<Exclude<State, 'rest'>, string> = {
+  other: ':nth-child(even)',
   selected: ':is([aria-current],[aria-selected=true],[aria-expanded=true],:checked,[open])',
   valid: ':user-valid',
   invalid: ':user-invalid',
@@ -190,8 +191,9 @@ const STATE_SELECTORS: Record<Exclude<State, 'rest'>, string> = {
 function stateSelector(state: State, mode: PrintMode): string {
   if (state === 'rest') return '';
   const forced = `[data-state=${state}]`;
-  if (mode === 'sheet') return forced;
-  return mode === 'canvas' ? `:is(${STATE_SELECTORS[state]},${forced})` : STATE_SELECTORS[state];
+  // Which of several it is can be seen in a sheet too.
+  if (mode === 'sheet' && state !== 'other') return forced;
+  return mode !== 'published' ? `:is(${STATE_SELECTORS[state]},${forced})` : STATE_SELECTORS[state];
 }
 
 /** The same for a host that holds the control. */

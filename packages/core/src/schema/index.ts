@@ -1,6 +1,6 @@
 export { readRecords, type Unreadable } from './readRecords.ts';
 export * from './schema.ts';
-export type { Raw, RawFieldEdit, Upgrade } from './upgrade.ts';
+export type { FindRecord, Raw, RawFieldEdit, Upgrade } from './upgrade.ts';
 export { type StoredHistory, type StoredStep, upgradeHistory } from './upgradeHistory.ts';
 export { UPGRADES } from './upgrades/index.ts';
-export { type FindRecord, upgradeWith } from './upgradeWith.ts';
+export { upgradeWith } from './upgradeWith.ts';

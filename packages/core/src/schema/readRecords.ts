@@ -17,13 +17,14 @@ export function readRecords(
 ): { records: SiteRecord[]; unreadable: Unreadable[] } {
   const records: SiteRecord[] = [];
   const unreadable: Unreadable[] = [];
-  for (const raw of stored) {
-    const read = readRecord(upgradeRecord(raw, from));
-    if (read.ok) records.push(read.value);
-    else {
-      const { id, kind }: { id?: unknown; kind?: unknown } = isObject(raw) ? raw : {};
-      unreadable.push({ id: String(id ?? ''), kind: String(kind ?? ''), why: read.problem.message });
+  for (const raw of stored)
+    for (const it of upgradeRecord(raw, from)) {
+      const read = readRecord(it);
+      if (read.ok) records.push(read.value);
+      else {
+        const { id, kind }: { id?: unknown; kind?: unknown } = isObject(it) ? it : {};
+        unreadable.push({ id: String(id ?? ''), kind: String(kind ?? ''), why: read.problem.message });
+      }
     }
-  }
   return { records, unreadable };
 }

@@ -8,6 +8,9 @@ export interface RawFieldEdit extends Raw {
   readonly path: readonly string[];
 }
 
+/** Finds a record as it is now, of the latest schema. */
+export type FindRecord = (id: string) => object | undefined;
+
 /**
  * One step from a schema to the next. Its functions are pure, cost in proportion to what they are given, answer with the
  * very object where nothing is other, and never change once data has been upgraded by them.
@@ -18,8 +21,8 @@ export interface Upgrade {
   readonly about: string;
   /** What a slot of a record’s styles is called since; null where there is none any more. */
   readonly slot?: (slot: string, record: Raw) => string | null;
-  /** What becomes of a record, once its slots are renamed. */
-  readonly record?: (record: Raw) => Raw;
+  /** What becomes of a record, once its slots are renamed: itself, and then those that are made of what it held. */
+  readonly record?: (record: Raw) => readonly Raw[];
   /** What becomes of an edit of a field, given the record as it is now, if it is there. */
-  readonly edit?: (edit: RawFieldEdit, record: Raw | undefined) => readonly RawFieldEdit[];
+  readonly edit?: (edit: RawFieldEdit, record: Raw | undefined, find: FindRecord) => readonly Raw[];
 }

@@ -1,8 +1,9 @@
 import { LIMITS } from '../limits/index.ts';
 import type { HistoryStep, KeptHistory } from '../site/history.ts';
 import { readEdits } from '../site/readChange.ts';
+import { RecordsSince } from './recordsSince.ts';
 import { FIRST_SCHEMA, SCHEMA, upgradeEdits } from './schema.ts';
-import type { FindRecord } from './upgradeWith.ts';
+import type { FindRecord } from './upgrade.ts';
 
 /** A step as it is kept: without a number it has the first schema. */
 export type StoredStep = HistoryStep & { readonly schema?: number };
@@ -43,12 +44,19 @@ export function upgradeHistory(
   find: FindRecord,
 ): { history: KeptHistory; unreadable: readonly string[] } {
   const unreadable: string[] = [];
-  const upgraded = (steps: readonly StoredStep[]) =>
-    steps.flatMap((step): HistoryStep[] => {
-      const now = upgradeStep(step, find);
-      if (!now) unreadable.push(step.label);
-      return now ? [now] : [];
-    });
+  /** The last is taken first, and each is meant for what those before it have left. */
+  const upgraded = (steps: readonly StoredStep[]) => {
+    const records = new RecordsSince(find);
+    return steps
+      .toReversed()
+      .flatMap((step): HistoryStep[] => {
+        const now = upgradeStep(step, records.find);
+        if (!now) unreadable.push(step.label);
+        records.note(now?.inverse ?? []);
+        return now ? [now] : [];
+      })
+      .reverse();
+  };
   const { undo, redo, count } = stored;
   const history = {
     undo: upgraded(undo),

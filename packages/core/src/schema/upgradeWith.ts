@@ -1,8 +1,7 @@
+import { LIMITS } from '../limits/index.ts';
 import { isObject } from '../site/fields.ts';
-import type { Raw, RawFieldEdit, Upgrade } from './upgrade.ts';
-
-/** Finds a record as it is now, of the latest schema. */
-export type FindRecord = (id: string) => object | undefined;
+import { RecordsSince } from './recordsSince.ts';
+import type { FindRecord, Raw, RawFieldEdit, Upgrade } from './upgrade.ts';
 
 const isFieldEdit = (it: unknown): it is RawFieldEdit =>
   isObject(it) &&
@@ -22,14 +21,13 @@ function renamed(styles: Raw, rename: (slot: string) => string | null): Raw {
   return isSame ? styles : Object.fromEntries(after);
 }
 
-function recordThrough(upgrade: Upgrade, record: Raw): Raw {
-  const { slot, record: alter } = upgrade;
+function recordThrough({ slot, record: alter }: Upgrade, record: Raw): readonly Raw[] {
   let after = record;
   if (slot && isObject(record.styles)) {
     const styles = renamed(record.styles, it => slot(it, record));
     if (styles !== record.styles) after = { ...record, styles };
   }
-  return alter ? alter(after) : after;
+  return alter ? alter(after) : [after];
 }
 
 function slotsThrough({ slot }: Upgrade, edit: RawFieldEdit, record: Raw | undefined): RawFieldEdit | null {
@@ -45,6 +43,28 @@ function slotsThrough({ slot }: Upgrade, edit: RawFieldEdit, record: Raw | undef
   return name === key ? edit : { ...edit, path: [field, name] };
 }
 
+/** A put of a record; what is made of it and is there already stays as it is there. */
+function putThrough(upgrade: Upgrade, edit: Raw, record: Raw, find: FindRecord): readonly Raw[] {
+  const [whole = record, ...made] = recordThrough(upgrade, record);
+  return [
+    whole === record ? edit : { ...edit, record: whole },
+    ...made
+      .filter(it => typeof it.id !== 'string' || find(it.id) === undefined)
+      .map(it => ({ op: 'put', record: it })),
+  ];
+}
+
+function editThrough(upgrade: Upgrade, edit: unknown, find: FindRecord): readonly unknown[] {
+  if (!isFieldEdit(edit))
+    return isObject(edit) && edit.op === 'put' && isObject(edit.record)
+      ? putThrough(upgrade, edit, edit.record, find)
+      : [edit];
+  const found = find(edit.id);
+  const record = isObject(found) ? found : undefined;
+  const inSlot = slotsThrough(upgrade, edit, record);
+  return inSlot === null ? [] : (upgrade.edit?.(inSlot, record, find) ?? [inSlot]);
+}
+
 /**
  * Brings what was stored or sent under an earlier schema to the one after the last of the given upgrades. What is no record
  * or edit at all is answered as it is, for its reader to refuse.
@@ -52,32 +72,36 @@ function slotsThrough({ slot }: Upgrade, edit: RawFieldEdit, record: Raw | undef
 export const upgradeWith = (upgrades: readonly Upgrade[]) => {
   const since = (from: number) => upgrades.filter(it => it.to > from);
 
-  const upgradeRecord = (record: unknown, from: number): unknown =>
-    isObject(record) ? since(from).reduce<Raw>((it, upgrade) => recordThrough(upgrade, it), record) : record;
+  /** The record itself, and then those that are made of what it held. */
+  const upgradeRecord = (record: unknown, from: number): readonly unknown[] =>
+    isObject(record)
+      ? since(from).reduce<readonly Raw[]>(
+          (all, upgrade) => all.flatMap(it => recordThrough(upgrade, it)),
+          [record],
+        )
+      : [record];
 
-  /** `find` answers records as they are now; those that the edits themselves put are known from these. */
+  /**
+   * `find` answers records as they are now; what the edits themselves put or take away is known from these. Of more edits
+   * than any change may have the last are left as they are.
+   */
   const upgradeEdits = (edits: readonly unknown[], from: number, find: FindRecord): readonly unknown[] => {
     const path = since(from);
     if (path.length === 0) return edits;
-    const put = new Map<string, Raw>();
-    return edits.flatMap((edit): unknown[] => {
-      if (!isFieldEdit(edit)) {
-        if (!isObject(edit) || edit.op !== 'put') return [edit];
-        const record = upgradeRecord(edit.record, from);
-        if (isObject(record) && typeof record.id === 'string') put.set(record.id, record);
-        return [record === edit.record ? edit : { ...edit, record }];
-      }
-      const found = put.get(edit.id) ?? find(edit.id);
-      const record = isObject(found) ? found : undefined;
-      return path.reduce<RawFieldEdit[]>(
-        (all, upgrade) =>
-          all.flatMap((it): readonly RawFieldEdit[] => {
-            const inSlot = slotsThrough(upgrade, it, record);
-            return inSlot === null ? [] : (upgrade.edit?.(inSlot, record) ?? [inSlot]);
-          }),
-        [edit],
-      );
-    });
+    const records = new RecordsSince(find);
+    const after: unknown[] = [];
+    for (const edit of edits) {
+      const some =
+        after.length > LIMITS.computedChange.edits
+          ? [edit]
+          : path.reduce<readonly unknown[]>(
+              (all, upgrade) => all.flatMap(it => editThrough(upgrade, it, records.find)),
+              [edit],
+            );
+      records.note(some);
+      after.push(...some);
+    }
+    return after;
   };
 
   /** What a slot of a record’s styles is called now; null where there is none any more. */

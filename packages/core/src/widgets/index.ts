@@ -7,11 +7,14 @@ import { callout } from './callout/index.ts';
 import { column } from './column/index.ts';
 import { divider } from './divider/index.ts';
 import { feature } from './feature/index.ts';
+import { fieldChoice } from './field/choice.ts';
 import { field } from './field/index.ts';
+import { form } from './form/index.ts';
 import { group } from './group/index.ts';
 import { heading } from './heading/index.ts';
 import { icon } from './icon/index.ts';
 import { ELEMENT_FAMILIES, type ElementFamily, type ElementType, type Part } from './kit/element.ts';
+import { listItem } from './list/entry.ts';
 import { list } from './list/index.ts';
 import { longText } from './longText/index.ts';
 import { navigationEntry } from './navigation/entry.ts';
@@ -25,6 +28,7 @@ import { quote } from './quote/index.ts';
 import { footer, header, section, sidebar } from './section/index.ts';
 import { siteTitle } from './siteTitle/index.ts';
 import { table } from './table/index.ts';
+import { tableRow } from './table/row.ts';
 import { tabs } from './tabs/index.ts';
 import { tab } from './tabs/tab.ts';
 import { text } from './text/index.ts';
@@ -47,6 +51,7 @@ export {
   type MarkupContext,
   type NeighbourGround,
   type PageBranch,
+  type SomeChildren,
   type VElement,
   type VNode,
 } from './kit/markup.ts';
@@ -58,14 +63,18 @@ export const WIDGETS: readonly ElementType[] = [
   text,
   longText,
   list,
+  listItem,
   quote,
   callout,
   table,
+  tableRow,
   preformatted,
   button,
   buttonRow,
   notice,
+  form,
   field,
+  fieldChoice,
   picture,
   icon,
   feature,

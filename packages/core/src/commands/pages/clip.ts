@@ -113,10 +113,10 @@ export function readClip(text: string): Clip | null {
   if (!isObject(raw) || raw.format !== FORMAT || !Array.isArray(raw.things)) return null;
   const { schema = FIRST_SCHEMA } = raw;
   if (typeof schema !== 'number' || !(schema >= FIRST_SCHEMA && schema <= SCHEMA)) return null;
-  const read = (it: unknown) => readRecord(upgradeRecord(it, schema));
+  const read = (it: unknown) => upgradeRecord(it, schema).map(readRecord);
   const things: NodeRecord[][] = [];
   for (const list of raw.things) {
-    const records = (Array.isArray(list) ? list : []).map(read);
+    const records = (Array.isArray(list) ? list : []).flatMap(read);
     const nodes = records.flatMap(it => (it.ok && isNode(it.value) ? [it.value] : []));
     if (nodes.length === 0 || nodes.length !== records.length) return null;
     things.push(nodes);
@@ -132,8 +132,8 @@ export function readClip(text: string): Clip | null {
     if (isId(id) && typeof name === 'string') names[id] = name;
   const rules: PlacedRule[] = [];
   for (const it of Array.isArray(raw.rules) ? raw.rules : []) {
-    const record = read(it);
-    if (!record.ok || (record.value.kind !== 'default' && record.value.kind !== 'variantRule')) return null;
+    const [record] = read(it);
+    if (!record?.ok || (record.value.kind !== 'default' && record.value.kind !== 'variantRule')) return null;
     const { place } = record.value;
     if (place?.type !== 'section') return null;
     rules.push({ ...record.value, place });

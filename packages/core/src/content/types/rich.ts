@@ -1,6 +1,6 @@
 import type { ContentType } from '../contentType.ts';
 import { linkReferences } from '../linkReferences.ts';
-import { isRichText, plainOf, readRichText, withTextLinks } from '../richText.ts';
+import { isRichText, linksIn, plainOf, readRichText, withTextLinks } from '../richText.ts';
 
 /** Paragraphs with emphasis and links. */
 export interface RichField {
@@ -15,9 +15,6 @@ export const rich: ContentType<RichField> = {
   expected: () => 'paragraphs of text',
   isEmpty: value => !isRichText(value) || plainOf(value).trim() === '',
   print: value => (isRichText(value) ? plainOf(value) : ''),
-  references: value =>
-    isRichText(value)
-      ? value.flatMap(runs => runs.flatMap(run => (run.link ? linkReferences(run.link) : [])))
-      : [],
+  references: value => (isRichText(value) ? linksIn(value).flatMap(linkReferences) : []),
   mapped: (value, { link }) => (isRichText(value) ? withTextLinks(value, link) : value),
 };

@@ -11,8 +11,8 @@ export function readGuideData(it: unknown, schema: number): Result<GuideData> {
   if (!isObject(it) || typeof it.name !== 'string' || !Array.isArray(it.records) || !isObject(it.settings))
     return refuse();
   const records = [];
-  for (const raw of it.records) {
-    const record = readRecord(upgradeRecord(raw, schema));
+  for (const raw of it.records.flatMap(record => upgradeRecord(record, schema))) {
+    const record = readRecord(raw);
     if (!record.ok) return refuse(record.problem);
     if (!isGuideRecord(record.value)) return refuse({ found: record.value.kind });
     records.push(record.value);
@@ -26,7 +26,7 @@ export function readGuideData(it: unknown, schema: number): Result<GuideData> {
     home: 'home',
     ...it.settings,
   };
-  const whole = readRecord(upgradeRecord(settings, schema));
+  const whole = readRecord(upgradeRecord(settings, schema)[0]);
   if (!whole.ok) return refuse(whole.problem);
   if (whole.value.kind !== 'settings') return refuse();
   const { defaultScheme, mediumTo, narrowTo, fluidFrom, fluidTo, textBase, textRatio } = whole.value;

@@ -8,5 +8,6 @@ export const ar: Language = {
     newWindow: 'يفتح في نافذة جديدة',
     mainNavigation: 'التنقل الرئيسي',
     table: 'جدول',
+    required: 'الحقول التي تحمل علامة * مطلوبة.',
   },
 };

@@ -8,5 +8,6 @@ export const de: Language = {
     newWindow: 'Öffnet in einem neuen Fenster',
     mainNavigation: 'Hauptnavigation',
     table: 'Tabelle',
+    required: 'Felder mit * müssen ausgefüllt werden.',
   },
 };

@@ -8,5 +8,6 @@ export const en: Language = {
     newWindow: 'Opens in a new window',
     mainNavigation: 'Main',
     table: 'Table',
+    required: 'Fields with * are required.',
   },
 };

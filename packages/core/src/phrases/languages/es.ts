@@ -8,5 +8,6 @@ export const es: Language = {
     newWindow: 'Se abre en una ventana nueva',
     mainNavigation: 'Navegación principal',
     table: 'Tabla',
+    required: 'Los campos con * son obligatorios.',
   },
 };

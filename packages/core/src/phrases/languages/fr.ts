@@ -8,5 +8,6 @@ export const fr: Language = {
     newWindow: 'S’ouvre dans une nouvelle fenêtre',
     mainNavigation: 'Navigation principale',
     table: 'Tableau',
+    required: 'Les champs avec * sont obligatoires.',
   },
 };

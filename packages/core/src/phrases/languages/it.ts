@@ -8,5 +8,6 @@ export const it: Language = {
     newWindow: 'Si apre in una nuova finestra',
     mainNavigation: 'Navigazione principale',
     table: 'Tabella',
+    required: 'I campi con * sono obbligatori.',
   },
 };

@@ -8,5 +8,6 @@ export const nl: Language = {
     newWindow: 'Opent in een nieuw venster',
     mainNavigation: 'Hoofdnavigatie',
     table: 'Tabel',
+    required: 'Velden met * zijn verplicht.',
   },
 };

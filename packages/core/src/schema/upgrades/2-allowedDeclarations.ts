@@ -24,10 +24,10 @@ export const allowedDeclarations: Upgrade = {
   about: 'Declarations of one’s own that could paint outside their element are taken away.',
   record(record) {
     const { declarations, ...rest } = record;
-    if (!isObject(declarations)) return record;
+    if (!isObject(declarations)) return [record];
     const accepted = acceptedOf(declarations);
-    if (accepted === declarations) return record;
-    return Object.keys(accepted).length === 0 ? rest : { ...record, declarations: accepted };
+    if (accepted === declarations) return [record];
+    return [Object.keys(accepted).length === 0 ? rest : { ...record, declarations: accepted }];
   },
   edit(edit) {
     const [field, key] = edit.path;

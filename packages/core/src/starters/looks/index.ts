@@ -6,6 +6,7 @@ import { columnLooks } from './column.ts';
 import { dividerLooks } from './divider.ts';
 import { featureLooks } from './feature.ts';
 import { fieldLooks } from './field.ts';
+import { formLooks } from './form.ts';
 import { groupLooks } from './group.ts';
 import { headingLooks } from './heading.ts';
 import { iconLooks } from './icon.ts';
@@ -40,6 +41,7 @@ export const READY_LOOKS: readonly ReadyLook[] = [
   ...buttonLooks,
   ...buttonRowLooks,
   ...noticeLooks,
+  ...formLooks,
   ...fieldLooks,
   ...pictureLooks,
   ...iconLooks,

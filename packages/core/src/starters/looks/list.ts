@@ -6,7 +6,9 @@ export const listLooks = readyLooks('list', 'look', {
     'item/paddingBottom': '0.5rem',
     ...below('numbered', 'role.line'),
     'numbered/paddingBottom': '0.5rem',
+    ...below('signed', 'role.line'),
+    'signed/paddingBottom': '0.5rem',
   },
-  Squares: { 'box/listStyleType': 'square' },
-  Bare: { 'box/listStyleType': 'none', 'box/paddingLeft': '0rem' },
+  Squares: { 'box/listStyleType': 'square', 'item/listStyleType': 'square' },
+  Bare: { 'box/listStyleType': 'none', 'item/listStyleType': 'none', 'box/paddingLeft': '0rem' },
 });

@@ -1,12 +1,58 @@
-import { around, padded, readyLooks } from './look.ts';
+import { around, below, padded, readyLooks } from './look.ts';
 
-export const tableLooks = readyLooks('table', 'look', {
-  Boxed: { ...around('cell', 'role.line'), ...around('figure', 'role.line'), ...around('side', 'role.line') },
-  'Strong head': {
-    'head/backgroundColor': 'role.mainFill',
-    'head/color': 'role.mainLabel',
-    'figureHead/backgroundColor': 'role.mainFill',
-    'figureHead/color': 'role.mainLabel',
-  },
-  Raised: { 'box/backgroundColor': 'role.raised', ...padded('box', '1rem') },
-});
+/** Rows as cards where there is no room for columns: each cell in a line of its own, with what its column is about before it. */
+export const TABLE_CARDS = {
+  'table@narrow/display': 'block',
+  'rows@narrow/display': 'block',
+  'caption@narrow/display': 'block',
+  'row@narrow/display': 'block',
+  'row@narrow/paddingBottom': '1rem',
+  'head@narrow/display': 'none',
+  'figureHead@narrow/display': 'none',
+  'side@narrow/display': 'block',
+  'side@narrow/paddingRight': '0rem',
+  ...Object.fromEntries(
+    ['cell', 'figure'].flatMap(part => [
+      [`${part}@narrow/display`, 'flex'],
+      [`${part}@narrow/justifyContent`, 'space-between'],
+      [`${part}@narrow/columnGap`, '1rem'],
+      [`${part}@narrow/paddingRight`, '0rem'],
+    ]),
+  ),
+  'cellLabel@narrow/display': 'block',
+  'cellLabel@narrow/color': 'role.muted',
+};
+
+export const tableLooks = [
+  ...readyLooks('table', 'look', {
+    Boxed: {
+      ...around('cell', 'role.line'),
+      ...around('figure', 'role.line'),
+      ...around('side', 'role.line'),
+    },
+    'Strong head': {
+      'head/backgroundColor': 'role.mainFill',
+      'head/color': 'role.mainLabel',
+      'figureHead/backgroundColor': 'role.mainFill',
+      'figureHead/color': 'role.mainLabel',
+    },
+    Raised: { 'box/backgroundColor': 'role.raised', ...padded('box', '1rem') },
+    Striped: {
+      'row:other/backgroundColor': 'role.raised',
+      'side/paddingLeft': '0.75rem',
+      'head/paddingLeft': '0.75rem',
+      'cell/borderBottomStyle': 'none',
+      'figure/borderBottomStyle': 'none',
+      'side/borderBottomStyle': 'none',
+    },
+    'Lines across alone': {
+      ...below('row', 'role.line'),
+      'head/borderBottomStyle': 'none',
+      'figureHead/borderBottomStyle': 'none',
+      'cell/borderBottomStyle': 'none',
+      'figure/borderBottomStyle': 'none',
+      'side/borderBottomStyle': 'none',
+    },
+  }),
+  ...readyLooks('table', 'arrangement', { 'Rows as cards': TABLE_CARDS }),
+];

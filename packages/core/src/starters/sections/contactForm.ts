@@ -1,4 +1,4 @@
-import { button, buttons, field, heading, type SectionStarter, text } from './sketch.ts';
+import { button, buttons, field, form, heading, type SectionStarter, text } from './sketch.ts';
 
 export const contactForm: SectionStarter = {
   id: 'contact-form',
@@ -9,9 +9,12 @@ export const contactForm: SectionStarter = {
   holds: [
     heading('Lost on board'),
     text('Most of what is lost is found under the third bench. Tell us what to look for.'),
-    field('email', 'Where to write to', 'address', { placeholder: 'you@tolvane.example' }),
-    field('text', 'What it looks like', 'what'),
-    field('long', 'Where you sat', 'where', { required: 'no' }),
-    buttons(button('Send')),
+    form(
+      'Lost on board',
+      field('email', 'Where to write to', 'address', { placeholder: 'you@tolvane.example' }),
+      field('text', 'What it looks like', 'what'),
+      field('long', 'Where you sat', 'where', { required: 'no' }),
+      buttons(button('Send')),
+    ),
   ],
 };

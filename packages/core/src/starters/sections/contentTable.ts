@@ -1,4 +1,4 @@
-import { heading, type SectionStarter, small } from './sketch.ts';
+import { heading, type SectionStarter, small, table } from './sketch.ts';
 
 export const contentTable: SectionStarter = {
   id: 'content-table',
@@ -7,13 +7,16 @@ export const contentTable: SectionStarter = {
   tone: 'plain',
   holds: [
     heading('Sailings from Hesk'),
-    {
-      widget: 'table',
-      content: {
-        rows: 'To | Leaves | Arrives\nLittle Hesk | 07:10 | 07:25\nCarrow | 07:55 | 08:35\nSant Bree | 09:20 | 10:15',
-        caption: 'Weekdays in winter',
-      },
-    },
+    table(
+      'Weekdays in winter',
+      ['words', 'figures', 'figures'],
+      [
+        ['To', 'Leaves', 'Arrives'],
+        ['Little Hesk', '07:10', '07:25'],
+        ['Carrow', '07:55', '08:35'],
+        ['Sant Bree', '09:20', '10:15'],
+      ],
+    ),
     small('Times are those of the outer harbour.'),
   ],
 };

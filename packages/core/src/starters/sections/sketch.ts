@@ -1,4 +1,4 @@
-import { type Content, type LinkTarget, richText } from '../../content/index.ts';
+import { type Content, type LinkTarget, richText, type TableColumn } from '../../content/index.ts';
 import type { SharedArea } from '../../site/index.ts';
 
 /** What a section is for; the library is sorted by it. */
@@ -98,7 +98,30 @@ export const quote = (words: string, source: string): Sketch => ({
 });
 export const list = (order: 'free' | 'numbered', ...items: string[]): Sketch => ({
   widget: 'list',
-  content: { items: richText(...items), order },
+  content: { order },
+  holds: items.map(it => ({ widget: 'listItem', content: { text: richText(it) } })),
+});
+/** A table by its rows, the first of which says what the columns are about. */
+export const table = (
+  caption: string,
+  kinds: readonly TableColumn['kind'][],
+  [headings = [], ...rows]: readonly (readonly string[])[],
+): Sketch => ({
+  widget: 'table',
+  content: {
+    columns: { columns: headings.map((it, i) => ({ heading: richText(it), kind: kinds[i] ?? 'words' })) },
+    head: 'row and column',
+    caption,
+  },
+  holds: rows.map(cells => ({
+    widget: 'tableRow',
+    content: { cells: { cells: cells.map(it => richText(it)) } },
+  })),
+});
+export const form = (label: string, ...holds: Sketch[]): Sketch => ({
+  widget: 'form',
+  content: { label, needed: 'shown' },
+  holds,
 });
 export const field = (
   kind: string,
@@ -112,7 +135,6 @@ export const field = (
     label,
     name,
     placeholder: '',
-    choices: '',
     help: '',
     message: '',
     required: 'yes',

@@ -1,6 +1,7 @@
 import { corners, line } from '../../widgets/kit/baseline.ts';
 import type { SiteBuilder } from '../build.ts';
 import { layout } from '../guides/layout.ts';
+import { TABLE_CARDS } from '../looks/table.ts';
 
 /** How every kind of thing looks, and the variants it has. */
 export function elements(b: SiteBuilder): void {
@@ -102,6 +103,7 @@ export function elements(b: SiteBuilder): void {
     'figureHead/textStyle': 'style-table',
     'caption/textStyle': 'style-caption',
   });
+  b.variant('table-cards', 'table', 'arrangement', 'Rows as cards', TABLE_CARDS);
   b.default('notice', { 'word/textStyle': 'style-label', ...corners('box', '{size.corners.small}') });
   for (const status of ['success', 'warning', 'danger'] as const)
     b.variant(`notice-${status}`, 'notice', 'status', status.charAt(0).toUpperCase() + status.slice(1), {

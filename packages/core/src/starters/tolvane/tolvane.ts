@@ -190,10 +190,30 @@ function others(b: SiteBuilder): void {
       { wears: ['ticket'] },
     );
   }
-  b.widget('sailings-table', 'sailings-list', 'table', {
-    rows: 'From | To | Leaves | Arrives\nHesk | Carrow | 07:10 | 07:50\nCarrow | Sant Bree | 07:55 | 08:20\nHesk | Little Hesk | 08:00 | 08:10',
-    caption: 'First boats, Monday to Friday',
-  });
+  b.widget(
+    'sailings-table',
+    'sailings-list',
+    'table',
+    {
+      columns: {
+        columns: [
+          { heading: words('From'), kind: 'words' },
+          { heading: words('To'), kind: 'words' },
+          { heading: words('Leaves'), kind: 'figures' },
+          { heading: words('Arrives'), kind: 'figures' },
+        ],
+      },
+      head: 'row and column',
+      caption: 'First boats, Monday to Friday',
+    },
+    { variants: { arrangement: 'table-cards' } },
+  );
+  for (const [id, ...cells] of [
+    ['carrow', 'Hesk', 'Carrow', '07:10', '07:50'],
+    ['bree', 'Carrow', 'Sant Bree', '07:55', '08:20'],
+    ['little', 'Hesk', 'Little Hesk', '08:00', '08:10'],
+  ] as const)
+    b.widget(`first-${id}`, 'sailings-table', 'tableRow', { cells: { cells: cells.map(it => words(it)) } });
   b.widget('sailings-line', 'sailings-list', 'divider', {});
   b.widget('sailings-book', 'sailings-list', 'button', { label: 'See the fares', link: to('fares') });
 
@@ -260,10 +280,15 @@ function others(b: SiteBuilder): void {
     );
     b.widget(`fare-${id}`, 'fares-list', 'text', { text: words(text) });
   }
-  b.widget('fares-with', 'fares-list', 'list', {
-    items: words('Prams and wheelchairs', 'One bag that you can lift', 'Tea from the ramp up'),
-    order: 'free',
-  });
+  b.widget('fares-with', 'fares-list', 'list', { order: 'free' });
+  for (const [id, text] of [
+    ['prams', 'Prams and wheelchairs'],
+    ['bag', 'One bag that you can lift'],
+    ['tea', 'Tea from the ramp up'],
+  ] as const)
+    b.widget(`fares-with-${id}`, 'fares-with', 'listItem', { text: words(text) });
+  b.widget('fares-with-milk', 'fares-with-tea', 'listItem', { text: words('Milk while it lasts') });
+  b.widget('fares-with-mugs', 'fares-with-tea', 'listItem', { text: words('Mugs come back to the bar') });
   b.widget('fares-callout', 'fares-list', 'callout', {
     title: 'Before you drive up',
     level: 2,

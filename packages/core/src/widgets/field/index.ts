@@ -1,6 +1,6 @@
 import { corners, line, sides } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
-import { h, type VElement } from '../kit/markup.ts';
+import { CHILDREN, h, type VElement } from '../kit/markup.ts';
 
 const KINDS = ['text', 'email', 'tel', 'number', 'date', 'long', 'choice', 'tick'] as const;
 
@@ -45,11 +45,14 @@ export const field = element({
     control: { label: 'Line to write in', kind: 'box', inside: 'box' },
     placeholder: { label: 'Placeholder', kind: 'text', inside: 'control', pseudo: 'placeholder' },
     tick: { label: 'Tick', kind: 'icon', inside: 'label' },
+    needed: { label: 'Mark of what is required', kind: 'label', inside: 'label' },
     help: { label: 'Help', kind: 'text', inside: 'box', shows: 'help' },
     message: { label: 'Message', kind: 'text', inside: 'box', shows: 'message' },
   },
   axes: ['look'],
-  holds: null,
+  holds: 'control',
+  accepts: ['fieldChoice'],
+  sampleHolds: [],
   // A list to choose from keeps the arrow that the platform draws, and a box to tick its mark.
   base: { control: 'all:unset', 'select.control': 'appearance:auto', tick: 'all:unset;appearance:auto' },
   program: programStyles({
@@ -62,6 +65,9 @@ export const field = element({
     'control/cursor': 'text',
     'control/minHeight': '1.2em',
     'placeholder/color': 'role.placeholder',
+    'needed/display': 'inline',
+    'needed/color': 'role.dangerText',
+    ...sides('needed', 'margin', ['0', '0', '0', '0.25em']),
     'tick/width': '1.1em',
     'tick/height': '1.1em',
     'tick/accentColor': 'role.accent',
@@ -82,7 +88,6 @@ export const field = element({
     label: { type: 'plain', label: 'Label' },
     name: { type: 'plain', label: 'Name in what is sent' },
     placeholder: { type: 'plain', label: 'Placeholder' },
-    choices: { type: 'plain', label: 'Choices, one a line', long: true },
     help: { type: 'plain', label: 'Help' },
     message: { type: 'plain', label: 'When the answer will not do' },
     required: { type: 'choice', label: 'Has to be answered', options: ['no', 'yes'] },
@@ -92,7 +97,6 @@ export const field = element({
     label: 'Where to write to',
     name: 'address',
     placeholder: 'you@tolvane.example',
-    choices: '',
     help: 'For the ticket only.',
     message: 'Write a mail address, such as you@tolvane.example.',
     required: 'yes',
@@ -102,7 +106,6 @@ export const field = element({
     label: 'Label',
     name: '',
     placeholder: '',
-    choices: '',
     help: '',
     message: '',
     required: 'no',
@@ -121,20 +124,14 @@ export const field = element({
       required: content.required === 'yes' ? true : null,
       'aria-describedby': described || null,
     } as const;
+    const needed = content.required === 'yes' && h('span', { part: 'needed', 'aria-hidden': 'true' }, '*');
     const placeholder = plain(content, 'placeholder') || null;
     const answer = (): VElement => {
       switch (kind) {
         case 'long':
           return h('textarea', { part: 'control', ...common, rows: 4, placeholder });
         case 'choice':
-          return h(
-            'select',
-            { part: 'control', ...common },
-            ...plain(content, 'choices')
-              .split('\n')
-              .filter(it => it.trim() !== '')
-              .map(it => h('option', {}, it.trim())),
-          );
+          return h('select', { part: 'control', ...common }, CHILDREN);
         default:
           return h('input', { part: 'control', type: kind, ...common, placeholder });
       }
@@ -148,8 +145,9 @@ export const field = element({
             { part: 'label', for: id },
             h('input', { part: 'tick', type: 'checkbox', ...common }),
             label,
+            needed,
           )
-        : h('label', { part: 'label', for: id }, label),
+        : h('label', { part: 'label', for: id }, label, needed),
       kind !== 'tick' && answer(),
       help !== '' && h('span', { part: 'help', id: `${id}-help` }, help),
       message !== '' && h('span', { part: 'message', id: `${id}-message` }, message),

@@ -16,6 +16,8 @@ export interface Part {
   selectedWith?: string;
   /** The part it stands in; one that stands in none is outermost, and stands in what holds the element. */
   inside?: string;
+  /** The part it stands in, where that depends on what is said; `inside` in any other case. */
+  insideOf?(content: Readonly<Record<string, Content>>, holder: Readonly<Record<string, Content>>): string;
   /** Of an outermost part of an item: the part of the holder that its view is placed in; the one for widgets where left out. */
   placedIn?: string;
   /** The parts inside it of which one is used: its states are those of that control (`:has(…)`), a pointer's are its own. */
@@ -26,7 +28,7 @@ export interface Part {
   placed?: true;
   /** Of those that stand beside each other, only the first has it. */
   onFirst?: true;
-  /** The plain content field whose words it shows, so that they can be edited where they stand. */
+  /** The content field whose words it shows, so that they can be edited where they stand. */
   shows?: string;
 }
 

@@ -25,6 +25,10 @@ export const CHILDREN = Symbol('children');
 export interface EachChild {
   each(index: number): VElement;
 }
+/** Where the widgets held go of which the content answers. */
+export interface SomeChildren {
+  where(content: Readonly<Record<string, Content>>): boolean;
+}
 /** Where one view of each item held goes; what is no item is left out there. */
 export interface ItemViews {
   items: string;
@@ -39,7 +43,15 @@ export interface MadeItem {
 export interface NeighbourGround {
   neighbour: 'above' | 'below';
 }
-export type VNode = VElement | string | typeof CHILDREN | EachChild | ItemViews | MadeItem | NeighbourGround;
+export type VNode =
+  | VElement
+  | string
+  | typeof CHILDREN
+  | EachChild
+  | SomeChildren
+  | ItemViews
+  | MadeItem
+  | NeighbourGround;
 
 type Attrs = VElement['attrs'] & { part?: string };
 
@@ -171,6 +183,10 @@ export const runParts = <const Inside extends string>(inside: Inside) =>
     code: { label: 'Code', kind: 'text', inside },
     marked: { label: 'Marked words', kind: 'text', inside },
   }) as const;
+
+/** A whole text in one element: a line for each paragraph. */
+export const linesToNodes = (text: RichText, context: MarkupContext): VNode[] =>
+  text.flatMap((runs, i) => [...(i > 0 ? [h('br')] : []), ...runsToNodes(runs, context)]);
 
 export function runsToNodes(text: RichText[number], context: MarkupContext): VNode[] {
   return text.map(run => {

@@ -1,30 +1,26 @@
-import { plainOf, richText } from '../../content/index.ts';
-import { linkStates, runBaseline } from '../kit/baseline.ts';
-import { element, programStyles, rich } from '../kit/element.ts';
-import { h, runParts, runsToNodes } from '../kit/markup.ts';
+import { element, programStyles } from '../kit/element.ts';
+import { CHILDREN, h } from '../kit/markup.ts';
 
-const item = (part: string, marks: string) => ({
-  [`${part}/display`]: 'list-item',
-  [`${part}/listStyleType`]: marks,
-  [`${part}/marginBottom`]: '0.35em',
-  [`${part}/textWrap`]: 'pretty',
-});
+export const ORDERS = ['free', 'numbered'] as const;
 
-/** An item a line; in order or not is part of what it says, how its marks look is style. */
+/** Entries below each other; in order or not is part of what it says, how its marks look is style. */
 export const list = element({
   name: 'list',
   label: 'List',
   family: 'text',
-  parts: {
-    box: { label: 'List', kind: 'box' },
-    item: { label: 'Item', kind: 'text', inside: 'box' },
-    numbered: { label: 'Numbered item', kind: 'text', inside: 'box' },
-    marker: { label: 'Mark', kind: 'icon', inside: 'item', pseudo: 'marker' },
-    number: { label: 'Number', kind: 'icon', inside: 'numbered', pseudo: 'marker' },
-    ...runParts('item'),
-  },
+  parts: { box: { label: 'List', kind: 'box' } },
   axes: ['look'],
-  holds: null,
+  holds: 'box',
+  accepts: ['listItem'],
+  holdsAtFirst: [
+    { widget: 'listItem', content: { text: [[{ text: 'First entry' }]] } },
+    { widget: 'listItem', content: { text: [[{ text: 'Second entry' }]] } },
+  ],
+  sampleHolds: [
+    { widget: 'listItem', content: { text: [[{ text: 'Thirty spaces for cars' }]] } },
+    { widget: 'listItem', content: { text: [[{ text: 'Bikes by the bow' }]] } },
+    { widget: 'listItem', content: { text: [[{ text: 'Tea from the ramp up' }]] } },
+  ],
   program: programStyles({
     'box/display': 'block',
     'box/marginTop': 0,
@@ -32,33 +28,12 @@ export const list = element({
     'box/paddingLeft': '1.4em',
     'box/maxWidth': '40rem',
     'box/listStyleType': 'disc',
-    ...item('item', 'disc'),
-    ...item('numbered', 'decimal'),
-    'marker/color': 'role.accent',
-    'number/color': 'role.accent',
-    ...runBaseline,
-    ...linkStates('link'),
   }),
   content: {
-    items: { type: 'rich', label: 'Items, one a paragraph' },
-    order: { type: 'choice', label: 'Order', options: ['free', 'numbered'] },
+    order: { type: 'choice', label: 'Order', options: ORDERS },
+    marks: { type: 'icon', label: 'Icon before every entry' },
   },
-  sample: {
-    items: [
-      [{ text: 'Thirty spaces for cars' }],
-      [{ text: 'Bikes by the bow' }],
-      [{ text: 'Tea from the ramp up' }],
-    ],
-    order: 'free',
-  },
-  begins: { items: richText('First entry', 'Second entry'), order: 'free' },
-  markup: (content, context) =>
-    h(
-      content.order === 'numbered' ? 'ol' : 'ul',
-      { part: 'box' },
-      ...rich(content, 'items').map(runs =>
-        h('li', { part: content.order === 'numbered' ? 'numbered' : 'item' }, ...runsToNodes(runs, context)),
-      ),
-    ),
-  summary: content => plainOf(rich(content, 'items')),
+  sample: { order: 'free', marks: null },
+  begins: { order: 'free', marks: null },
+  markup: content => h(content.order === 'numbered' ? 'ol' : 'ul', { part: 'box' }, CHILDREN),
 });

@@ -1,18 +1,11 @@
+import { isColumns, plainOf, richText } from '../../content/index.ts';
 import { focusRing } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
-import { h, type VNode } from '../kit/markup.ts';
+import { CHILDREN, h, type MadeItem } from '../kit/markup.ts';
 
-/** Rows of a table as they are written: one a line, cells parted by `|`; the first row is the head. */
-export const tableRows = (source: string): string[][] =>
-  source
-    .split('\n')
-    .map(row => row.trim().replace(/^\|/, '').replace(/\|$/, ''))
-    .filter(row => row !== '')
-    .map(row => row.split('|').map(cell => cell.trim()));
+const HEADINGS = ['row and column', 'row', 'column', 'none'] as const;
 
-/** Figures are read down their column, so a column of them stands at its end. */
-const isFigure = (text: string): boolean => /^[-+]?[\d.,:\s%€$£–-]+$/.test(text) && /\d/.test(text);
-
+/** Rows of cells, which say what its columns are about; where that is shown, the headings are a row like the others. */
 export const table = element({
   name: 'table',
   label: 'Table',
@@ -21,17 +14,27 @@ export const table = element({
     box: { label: 'Frame', kind: 'box', states: ['focus'] },
     table: { label: 'Table', kind: 'box', inside: 'box' },
     caption: { label: 'Caption', kind: 'text', inside: 'table', shows: 'caption' },
-    row: { label: 'Row', kind: 'box', inside: 'table' },
-    head: { label: 'Head', kind: 'label', inside: 'row' },
-    side: { label: 'First column', kind: 'label', inside: 'row' },
-    figureHead: { label: 'Head above figures', kind: 'label', inside: 'row' },
-    cell: { label: 'Cell', kind: 'text', inside: 'row' },
-    figure: { label: 'Figure', kind: 'text', inside: 'row' },
+    rows: { label: 'Rows', kind: 'box', inside: 'table' },
   },
-  axes: ['look'],
-  holds: null,
+  axes: ['look', 'arrangement'],
+  holds: 'rows',
+  accepts: ['tableRow'],
+  holdsAtFirst: [
+    { widget: 'tableRow', content: { cells: { cells: [richText('Cell'), richText('Cell')] } } },
+    { widget: 'tableRow', content: { cells: { cells: [richText('Cell'), richText('Cell')] } } },
+  ],
+  sampleHolds: [
+    {
+      widget: 'tableRow',
+      content: { cells: { cells: [richText('Hesk'), richText('07:10'), richText('09:40')] } },
+    },
+    {
+      widget: 'tableRow',
+      content: { cells: { cells: [richText('Carrow'), richText('07:55'), richText('10:25')] } },
+    },
+  ],
   // A browser’s own sheet lets a row take the colour of its table’s border.
-  base: { table: 'border-collapse:collapse;text-indent:inherit', row: 'border-color:currentcolor' },
+  base: { table: 'border-collapse:collapse;text-indent:inherit', rows: 'border-color:currentcolor' },
   program: programStyles({
     'box/display': 'block',
     'box/overflowX': 'auto',
@@ -43,28 +46,43 @@ export const table = element({
     'caption/color': 'role.muted',
     'caption/fontSize': '0.875em',
     'caption/paddingBottom': '0.5rem',
-    'row/display': 'table-row',
-    ...cell('head', { fontWeight: 700, borderBottomWidth: '2px' }),
-    ...cell('side', { fontWeight: 600, borderBottomWidth: '1px' }),
-    ...cell('figureHead', { fontWeight: 700, borderBottomWidth: '2px', textAlign: 'end' }),
-    ...cell('cell', { borderBottomWidth: '1px' }),
-    ...cell('figure', { borderBottomWidth: '1px', textAlign: 'end' }),
+    'rows/display': 'table-row-group',
   }),
   content: {
-    rows: { type: 'plain', label: 'Rows, one a line, cells parted by |', long: true },
+    columns: { type: 'columns', label: 'Columns' },
+    head: { type: 'choice', label: 'Headings', options: HEADINGS },
     caption: { type: 'plain', label: 'Caption' },
   },
   sample: {
-    rows: 'From | Leaves | Back\nHesk | 07:10 | 09:40\nCarrow | 07:55 | 10:25',
+    columns: {
+      columns: [
+        { heading: richText('From'), kind: 'words' },
+        { heading: richText('Leaves'), kind: 'figures' },
+        { heading: richText('Back'), kind: 'figures' },
+      ],
+    },
+    head: 'row and column',
     caption: 'Weekdays in winter',
   },
-  begins: { rows: 'Column | Column\nCell | Cell', caption: '' },
+  begins: {
+    columns: {
+      columns: [
+        { heading: richText('Column'), kind: 'words' },
+        { heading: richText('Column'), kind: 'words' },
+      ],
+    },
+    head: 'row and column',
+    caption: '',
+  },
   markup: (content, context) => {
-    const [head = [], ...rows] = tableRows(plain(content, 'rows'));
-    const figures = head.map((_, i) => rows.length > 0 && rows.every(row => isFigure(row[i] ?? '')));
     const caption = plain(content, 'caption');
-    const across = (cells: readonly string[], make: (text: string, i: number) => VNode) =>
-      h('tr', { part: 'row' }, ...head.map((_, i) => make(cells[i] ?? '', i)));
+    const columns = isColumns(content.columns) ? content.columns.columns : [];
+    const headings: MadeItem = {
+      item: 'tableRow',
+      content: { cells: { cells: columns.map(it => it.heading) }, kind: 'headings' },
+      holds: [],
+    };
+    const shown = content.head !== 'column' && content.head !== 'none';
     return h(
       'div',
       { part: 'box', tabindex: 0, role: 'region', 'aria-label': caption || context.phrase('table') },
@@ -72,42 +90,12 @@ export const table = element({
         'table',
         { part: 'table' },
         caption !== '' && h('caption', { part: 'caption' }, caption),
-        h(
-          'thead',
-          {},
-          across(head, (text, i) =>
-            h('th', { part: figures[i] ? 'figureHead' : 'head', scope: 'col' }, text),
-          ),
-        ),
-        h(
-          'tbody',
-          {},
-          ...rows.map(row =>
-            across(row, (text, i) =>
-              i === 0
-                ? h('th', { part: 'side', scope: 'row' }, text)
-                : h('td', { part: figures[i] ? 'figure' : 'cell' }, text),
-            ),
-          ),
-        ),
+        shown && columns.length > 0 && h('thead', { part: 'rows' }, headings),
+        h('tbody', { part: 'rows' }, CHILDREN),
       ),
     );
   },
-  summary: content => plain(content, 'caption') || (tableRows(plain(content, 'rows'))[0] ?? []).join(', '),
+  summary: content =>
+    plain(content, 'caption') ||
+    (isColumns(content.columns) ? content.columns.columns : []).map(it => plainOf(it.heading)).join(', '),
 });
-
-function cell(part: string, more: Record<string, string | number>): Record<string, string | number> {
-  const styles = {
-    display: 'table-cell',
-    textAlign: 'start',
-    fontWeight: 400,
-    paddingTop: '0.5rem',
-    paddingRight: '1rem',
-    paddingBottom: '0.5rem',
-    paddingLeft: 0,
-    borderBottomStyle: 'solid',
-    borderBottomColor: 'role.line',
-    ...more,
-  };
-  return Object.fromEntries(Object.entries(styles).map(([name, value]) => [`${part}/${name}`, value]));
-}

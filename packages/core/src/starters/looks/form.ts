@@ -1,0 +1,11 @@
+import { padded, readyLooks } from './look.ts';
+
+export const formLooks = readyLooks('form', 'look', {
+  Raised: { 'box/backgroundColor': 'role.raised', ...padded('box', '1.5rem') },
+  'Two beside each other': {
+    'box/flexDirection': 'row',
+    'box/flexWrap': 'wrap',
+    'box/columnGap': '1.5rem',
+    'box/alignItems': 'end',
+  },
+});
