@@ -79,7 +79,9 @@ async function pickInFrame(random: Random): Promise<string> {
     },
     random.next(),
     writes ? ['click', 'dblclick'] : ['click'],
-    writes ? 'main p[data-node], main li[data-node], main h2[data-node]' : '[data-part]',
+    writes
+      ? 'main p[data-node], main [data-part=words], main td, main th, main h2[data-node]'
+      : '[data-part]',
   );
   if (!writes) return `pick ${did}`;
   // The editor comes when it is asked for the first time; a picture among the words has none.

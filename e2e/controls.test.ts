@@ -39,7 +39,6 @@ function site(): Site {
       label: 'Mail',
       name: 'mail',
       placeholder: 'you@tolvane.example',
-      choices: '',
       help: 'For the ticket.',
       message: 'Write a mail address.',
       required: 'yes',
@@ -50,9 +49,10 @@ function site(): Site {
     'items',
     'one',
     'list',
-    { items: [[{ text: 'Cars' }]], order: 'free' },
+    { order: 'free' },
     { wears: ['lit'], styles: { 'marker/fontSize': '30px' } },
   );
+  b.widget('cars', 'items', 'listItem', { text: [[{ text: 'Cars' }]] });
   b.widget(
     'story',
     'one',
@@ -85,12 +85,12 @@ describe('pseudo-elements and controls, in Chromium', () => {
 
   it('a placeholder and a list’s mark take styles of their own, also from presets by kind of part', async () => {
     expect(await style('.field-control', 'color', '::placeholder')).toBe('rgb(200, 120, 0)');
-    expect(await style('.list-item', 'color', '::marker')).toBe('rgb(1, 2, 3)');
-    expect(await style('.list-item', 'font-size', '::marker')).toBe('30px');
+    expect(await style('.listItem-item', 'color', '::marker')).toBe('rgb(1, 2, 3)');
+    expect(await style('.listItem-item', 'font-size', '::marker')).toBe('30px');
   });
   it('what is said of them does not reach the element they stand on', async () => {
     expect(await style('.field-control', 'color')).toBe('rgb(32, 64, 96)');
-    expect(await style('.list-item', 'font-size')).toBe('16px');
+    expect(await style('.listItem-item', 'font-size')).toBe('16px');
   });
   it('the first letter of the first paragraph drops, and that of no other', async () => {
     expect(await style('.text-paragraph', 'initial-letter', '::first-letter')).toBe('3');

@@ -291,6 +291,7 @@ describe('a page in a language that is written leftward', () => {
   const boxes = () =>
     page.$$eval('body *', all =>
       all.flatMap(it => {
+        if (it.getClientRects().length === 0) return [];
         if (['inline', 'contents'].includes(getComputedStyle(it).display) || it.closest('.skip, svg'))
           return [];
         const { left, right, top } = it.getBoundingClientRect();

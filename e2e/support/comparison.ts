@@ -57,6 +57,8 @@ interface Found {
   variants: string | null;
   /** Parts of the same instance, itself or around it, that are open or chosen. */
   chosen: string[];
+  /** Parts of the same instance, itself or around it, that are every second one of those beside each other. */
+  second: string[];
 }
 
 export interface Difference {
@@ -86,11 +88,18 @@ function inline(
   return partOf(scope.element, part)?.placed || position === undefined ? others : { ...others, position };
 }
 
-const statesAt = (scope: Scope, part: string, state: State, chosen: readonly string[]): State[] => {
+const statesAt = (
+  scope: Scope,
+  part: string,
+  state: State,
+  { chosen, second }: Pick<Found, 'chosen' | 'second'>,
+): State[] => {
   const known = statesOf(scope.element, part);
   const selected = chosen.includes(hostOf(scope.element, part, 'selected'));
+  const alternate = second.includes(hostOf(scope.element, part, 'alternate'));
   return [
     'rest',
+    ...(alternate && known.includes('alternate') ? (['alternate'] as const) : []),
     ...(selected && known.includes('selected') ? (['selected'] as const) : []),
     ...(state !== 'rest' && known.includes(state) ? [state] : []),
   ];
@@ -99,21 +108,25 @@ const statesAt = (scope: Scope, part: string, state: State, chosen: readonly str
 /** Elements of parts, in the order of the document. */
 const findParts = (page: Page): Promise<Found[]> =>
   page.$$eval('[data-part]', elements =>
-    elements.map(element => ({
-      node: element.closest('[data-node]')?.getAttribute('data-node') ?? null,
-      part: element.getAttribute('data-part') ?? '',
-      row: element.closest('[data-row]')?.getAttribute('data-row') ?? null,
-      variants: element.closest('[data-variants]')?.getAttribute('data-variants') ?? null,
-      chosen: (function up(at: Element | null): string[] {
-        if (!at) return [];
-        const isChosen =
-          at.getAttribute('data-node') === element.getAttribute('data-node') &&
-          at.matches(
-            '[data-part]:is([aria-current],[aria-selected=true],[aria-expanded=true],:checked,[open])',
-          );
-        return [...(isChosen ? [at.getAttribute('data-part') ?? ''] : []), ...up(at.parentElement)];
-      })(element),
-    })),
+    elements.map(element => {
+      /** The nearest element of each part of the same instance, itself among them. */
+      const around = new Map<string, Element>();
+      for (let at: Element | null = element; at; at = at.parentElement) {
+        const part = at.getAttribute('data-part');
+        if (part !== null && at.getAttribute('data-node') === element.getAttribute('data-node'))
+          if (!around.has(part)) around.set(part, at);
+      }
+      const thatMatch = (selector: string) =>
+        [...around].flatMap(([part, it]) => (it.matches(selector) ? [part] : []));
+      return {
+        node: element.closest('[data-node]')?.getAttribute('data-node') ?? null,
+        part: element.getAttribute('data-part') ?? '',
+        row: element.closest('[data-row]')?.getAttribute('data-row') ?? null,
+        variants: element.closest('[data-variants]')?.getAttribute('data-variants') ?? null,
+        chosen: thatMatch(':is([aria-current],[aria-selected=true],[aria-expanded=true],:checked,[open])'),
+        second: thatMatch(':nth-child(even)'),
+      };
+    }),
   );
 
 /** Sets the core's values inline on each element in turn; whatever changes then is a difference. */
@@ -208,10 +221,10 @@ export async function comparePage(
     await cdp.send('CSS.enable');
     await force(cdp, state, hosts);
   }
-  const wanted = found.map(({ part, chosen }, i) => {
+  const wanted = found.map(({ part, ...is }, i) => {
     const scope = scopes[i];
     return scope && partOf(scope.element, part)
-      ? inline(site, scope, part, statesAt(scope, part, state, chosen), width, { assetUrl })
+      ? inline(site, scope, part, statesAt(scope, part, state, is), width, { assetUrl })
       : null;
   });
   const differences = await compare(
@@ -242,11 +255,11 @@ export async function compareColumn(
     const worn = row && samplesIn(site, row).find(it => Object.values(it).join(' ') === variants);
     return row && worn ? specimenScope(row.element, column.scheme, worn) : null;
   });
-  const wanted = found.map(({ part }, i) => {
+  const wanted = found.map(({ part, second }, i) => {
     const scope = scopes[i];
     if (!scope) return null;
     // In the sheet only a forced state counts, so what merely is the current one of several stays at rest.
-    const states = statesAt(scope, part, column.state, []);
+    const states = statesAt(scope, part, column.state, { chosen: [], second });
     return inline(site, scope, part, states, column.width, { viewportUnit: unit, assetUrl });
   });
   const differences = await compare(

@@ -70,10 +70,12 @@ export async function upgradeSite(query: Query, site: string): Promise<Upgraded 
     `insert into changes (site_id, seq, id, edits, base, schema, resets) values ($1, $2, $3, $4, $5, $6, 'upgrade')`,
     [site, seq, `upgrade-to-${SCHEMA}-${seq}`, JSON.stringify(edits), now.seq, SCHEMA],
   );
-  await query(
-    'update sites set seq = $2, reset_at = $2, schema = $3, records = records + $4 where id = $1',
-    [site, seq, SCHEMA, made.length],
-  );
+  await query('update sites set seq = $2, reset_at = $2, schema = $3, records = records + $4 where id = $1', [
+    site,
+    seq,
+    SCHEMA,
+    made.length,
+  ]);
   await query(`select pg_notify('${CHANGES_CHANNEL}', $1)`, [`${site} ${seq}`]);
   const { unreadable } = readRecords(before, now.schema);
   return { from: now.schema, seq, altered: altered.length, made: made.length, unreadable, backup: backup.id };

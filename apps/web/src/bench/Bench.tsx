@@ -278,7 +278,7 @@ function BenchPanel({
               {node.kind === 'section' && mayGuide && <KeepSection section={node} />}
               {node.kind === 'widget' && element && Object.keys(element.content).length > 0 && (
                 <details open={!may || Object.keys(element.content).length <= 2}>
-                  <summary className="label-line mb-1 cursor-pointer">Words and links</summary>
+                  <summary className="label-line mb-1 cursor-pointer">Content</summary>
                   <Lock unless="content">
                     <ContentFields site={site} widget={node} askedForWords={askedForWords} />
                   </Lock>

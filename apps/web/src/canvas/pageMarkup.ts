@@ -5,7 +5,6 @@ import {
   elementOfNode,
   getRecord,
   type Id,
-  isItem,
   isNode,
   type MarkupOptions,
   type NodeRecord,
@@ -29,11 +28,11 @@ const holderId = (site: Site, id: Id): Id | null => {
   return isNode(node) ? node.at.parent : null;
 };
 
-/** Items that a thing is or stands in. */
-function itemsAround(site: Site, id: Id): Id[] {
+/** What can be closed of that which a thing is or stands in. */
+function closingAround(site: Site, id: Id): Id[] {
   const found: Id[] = [];
   for (let at = getRecord(site, id); isNode(at); at = getRecord(site, at.at.parent))
-    if (isItem(elementOfNode(at))) found.push(at.id);
+    if (elementOfNode(at).closes) found.push(at.id);
   return found;
 }
 
@@ -48,7 +47,7 @@ export class PageMarkup {
   /** Shows what is closed on the page open around some things, and what was open for others as it is published. */
   openAround(site: Site, ids: readonly Id[]): void {
     const page = site.kinds.page.get(this.page);
-    const open = new Set(ids.flatMap(id => itemsAround(site, id)));
+    const open = new Set(ids.flatMap(id => closingAround(site, id)));
     const before = this.options.open ?? new Set<Id>();
     if (!page || before === 'all') return;
     const other = [...open].filter(id => !before.has(id)).concat([...before].filter(id => !open.has(id)));

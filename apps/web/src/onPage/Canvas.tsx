@@ -172,7 +172,15 @@ export function Canvas({
     };
   }, [session, measure]);
 
-  const editText = useWriting({ canvas, page, picked, mayWrite, onRich, measure });
+  const editText = useWriting({
+    canvas,
+    page,
+    picked,
+    mayWrite,
+    onRich,
+    onPick: next => onPick(next, false),
+    measure,
+  });
 
   const onReady = (document: Document, view: View) => {
     const made = new PageCanvas(document, view, session.id, page);

@@ -3,29 +3,32 @@ import {
   editOf,
   elementNamed,
   elementOfNode,
+  firstPart,
   getRecord,
   type Id,
-  isNode,
-  isRichText,
+  isItem,
   nodeScope,
+  partNames,
   partOf,
+  partScope,
   type WidgetRecord,
 } from '@cove/core';
 import { type RefObject, useCallback, useEffect, useRef } from 'react';
+import { toast } from 'sonner';
 import type { PageCanvas } from '../canvas/pageCanvas.ts';
 import { useCommit, useSession } from '../session/context.tsx';
 import { useLatest } from '../ui/useLatest.ts';
 import { writingOnPage } from '../writing/onPage.ts';
+import type { Around, Next } from './goingOn.ts';
+import { cellKeys, pasteCells } from './inCell.ts';
+import { entryKeys, pasteEntries } from './inEntry.ts';
 import type { Picked } from './useSelection.ts';
+import { wordsAt } from './wordsAt.ts';
 
 interface Point {
   left: number;
   top: number;
 }
-
-/** The field of a widget that holds words with emphasis and links. */
-const richFieldOf = (record: WidgetRecord) =>
-  Object.entries(elementNamed(record.widget).content).find(([, field]) => field.type === 'rich');
 
 /** Words written where they stand: plain ones as the browser does it, those with emphasis and links by an editor. */
 export function useWriting({
@@ -34,6 +37,7 @@ export function useWriting({
   picked,
   mayWrite,
   onRich,
+  onPick,
   measure,
 }: {
   canvas: RefObject<PageCanvas | null>;
@@ -42,12 +46,14 @@ export function useWriting({
   mayWrite: boolean;
   /** Words that cannot be written where they stand. */
   onRich(): void;
+  /** Writing goes on in something else. */
+  onPick(picked: Picked): void;
   /** Something may have moved. */
   measure(): void;
 }): (hit: Picked, element: HTMLElement, at: Point) => void {
   const session = useSession();
   const commit = useCommit();
-  const now = useLatest({ mayWrite, onRich, picked });
+  const now = useLatest({ mayWrite, onRich, onPick, picked });
   /** What ends the writing of a rich text. */
   const open = useRef<{ node: Id; end(): void } | null>(null);
   // Whatever else is picked, and wherever one goes, the words are kept.
@@ -90,11 +96,10 @@ export function useWriting({
   );
 
   const writeRich = useCallback(
-    async (record: WidgetRecord, element: HTMLElement, at: Point) => {
-      const [name, field] = richFieldOf(record) ?? [];
-      const block = element.closest<HTMLElement>('p, li');
+    async (record: WidgetRecord, element: HTMLElement, at: Point | number) => {
+      const words = wordsAt(record, element);
       const scope = nodeScope(session.site, page, record.id);
-      if (name === undefined || !field || !scope || block?.dataset.node !== record.id) {
+      if (!words || !scope) {
         now.current.onRich();
         return;
       }
@@ -102,22 +107,27 @@ export function useWriting({
       const editing = await import('../writing/writeOnPage.ts').catch(() => null);
       const held = canvas.current;
       // Something else may have been picked while it came.
-      if (!held || !block.isConnected || now.current.picked?.node !== record.id) return;
+      if (!held || !words.element.isConnected || now.current.picked?.node !== record.id) return;
       if (!editing) {
         // The bench says what could not be fetched.
         now.current.onRich();
         return;
       }
       const { Keeping, writeOnPage } = editing;
-      const value = () => {
-        const it = getRecord(session.site, record.id);
-        const text = it?.kind === 'widget' ? it.content[name] : null;
-        return isRichText(text) ? text : [];
-      };
+      const value = () => words.read(session.site);
       const keeping = new Keeping(session, value(), (text, since) =>
-        commit([editOf(record).setIn('content', name, text)], 'Edit text', since),
+        commit(words.write(session.site, text), 'Edit text', since),
       );
-      const classes = (part: string) => classesOf(session.site, scope, part).join(' ');
+      const inner = partScope(scope, words.cell ? 'cell' : firstPart(scope.element));
+      const classes = (part: string) => classesOf(session.site, inner, part).join(' ');
+      const around: Around = {
+        site: () => session.site,
+        commit,
+        refuse: message => toast.error(message),
+        goOn: next => goOn.current(next),
+      };
+      const { cell } = words;
+      const isEntry = !cell && isItem(elementNamed(record.widget));
       held.hold();
       const stop = session.onTouched((_, touched) => {
         const written = writingOnPage.getState().at;
@@ -126,12 +136,18 @@ export function useWriting({
       });
       const end = writeOnPage({
         node: record.id,
-        block,
+        place:
+          words.holds === 'words' ? editing.within(words.element) : editing.amongParagraphs(words.element),
         classes: { link: classes('link'), code: classes('code'), marked: classes('marked') },
-        label: field.label,
+        label: words.label,
         value: value(),
         keeping,
         at,
+        keys: cell ? cellKeys(cell.table, cell.place, around) : isEntry ? entryKeys(record.id, around) : {},
+        onPaste: (text, written) =>
+          cell
+            ? pasteCells(cell.table, cell.place, text, written, around)
+            : isEntry && pasteEntries(record.id, text, written, around),
         onWritten: measure,
         onEnd: () => {
           stop();
@@ -145,13 +161,29 @@ export function useWriting({
     [session, page, commit, canvas, measure],
   );
 
+  /** Goes on writing elsewhere, once that is on the page. */
+  const goOn = useLatest(({ node, column, offset }: Next) => {
+    const record = getRecord(session.site, node);
+    const held = canvas.current;
+    if (record?.kind !== 'widget' || !held) return;
+    const type = elementNamed(record.widget);
+    const part = column === undefined ? partNames(type).find(it => type.parts[it]?.shows) : 'row';
+    const found = held.findPart(node, part ?? firstPart(type));
+    const element = column === undefined ? found : found?.children[column];
+    const view = element?.ownerDocument.defaultView;
+    if (!view || !(element instanceof view.HTMLElement)) return;
+    now.current.onPick({ node, part: element.dataset.part ?? firstPart(type) });
+    void writeRich(record, element, offset);
+  });
+
   return useCallback(
     (hit, element, at) => {
       const record = getRecord(session.site, hit.node);
       if (record?.kind !== 'widget' || !now.current.mayWrite || element.isContentEditable) return;
-      const field = isNode(record) ? partOf(elementOfNode(record), hit.part)?.shows : undefined;
-      if (field === undefined) void writeRich(record, element, at);
-      else writePlain(record, field, element);
+      const type = elementOfNode(record);
+      const field = partOf(type, hit.part)?.shows;
+      if (field !== undefined && type.content[field]?.type === 'plain') writePlain(record, field, element);
+      else void writeRich(record, element, at);
     },
     [session, writePlain, writeRich],
   );

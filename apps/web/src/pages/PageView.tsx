@@ -8,16 +8,20 @@ import {
   WIDTHS,
   type Width,
 } from '@cove/core';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { useStore } from 'zustand';
 import { useStationActs } from '../acts/stationActs.tsx';
 import { Canvas } from '../onPage/Canvas.tsx';
 import type { Selection } from '../onPage/useSelection.ts';
 import { useMay } from '../session/rights.tsx';
+import { openTable } from '../tables/openTable.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { TryPage } from './TryPage.tsx';
 import type { Acts } from './useActs.ts';
+
+const TablePanel = lazy(async () => ({ default: (await import('../tables/TablePanel.tsx')).TablePanel }));
 
 const NAMES: Record<Width, string> = { wide: 'Wide', medium: 'Medium', narrow: 'Narrow' };
 
@@ -55,6 +59,9 @@ export function PageView({
   /** All widths side by side; what is set holds for the one that was clicked. */
   const [abreast, setAbreast] = useState(false);
   const [params, setParams] = useSearchParams();
+  const table = useStore(openTable, it => it.table);
+  // A table is open on the page on which it was asked for.
+  useEffect(() => () => openTable.setState({ table: null }), []);
   /** It stands in the address, so that a link in the page leads on to the next one. */
   const trying = params.has('try');
   const chooseWidth = (width: Width) => {
@@ -170,6 +177,11 @@ export function PageView({
             </div>
           )}
         </div>
+      )}
+      {table !== null && mayWrite && !trying && (
+        <Suspense fallback={<p className="px-6 py-2 text-muted">Opening the table…</p>}>
+          <TablePanel site={site} table={table} />
+        </Suspense>
       )}
     </section>
   );

@@ -43,15 +43,20 @@ export class Keeping {
 
   /** Keeps at once what is not kept yet. */
   flush(editor: Editor): void {
-    clearTimeout(this.timer);
-    if (this.leaving) removeEventListener('beforeunload', this.leaving);
-    this.leaving = null;
     const since = this.begun ?? this.session.store.getState().seq;
-    this.begun = null;
+    this.leave();
     const text = fromEditor(editor.getJSON());
     if (JSON.stringify(text) === this.written) return;
     this.written = JSON.stringify(text);
     this.keep(text, since);
+  }
+
+  /** Keeps nothing more: somebody else has taken what was written. */
+  leave(): void {
+    clearTimeout(this.timer);
+    if (this.leaving) removeEventListener('beforeunload', this.leaving);
+    this.leaving = null;
+    this.begun = null;
   }
 
   /**

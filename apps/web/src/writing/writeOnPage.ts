@@ -1,24 +1,31 @@
 import type { Id, RichText } from '@cove/core';
-import { Editor } from '@tiptap/core';
+import { Editor, Extension } from '@tiptap/core';
 import { extensions, type OnPage } from './extensions.ts';
 import { Keeping } from './keeping.ts';
 import { writingOnPage } from './onPage.ts';
-import { toEditor } from './richText.ts';
+import { fromEditor, toEditor } from './richText.ts';
 
 export { Keeping };
 
 /** The classes of parts of words, as the page bears them. */
 type Classes = Readonly<Record<'link' | 'code' | 'marked', string>>;
 
+/** Where on the page words are written: what holds their paragraphs and nothing else, and what these are there. */
+export interface WritingPlace {
+  holder: HTMLElement;
+  paragraph: OnPage['paragraph'];
+}
+
 const attributesOf = (element: Element): Record<string, string> =>
   Object.fromEntries([...element.attributes].map(({ name, value }) => [name, value]));
 
-/** What holds the paragraphs and nothing else: their parent, or an element put around them that lays them out as that does. */
-function holderOf(block: HTMLElement): HTMLElement {
+/** Among paragraphs: their parent, or an element put around them that lays them out as that does. */
+export function amongParagraphs(block: HTMLElement): WritingPlace {
+  const paragraph = { tag: block.tagName.toLowerCase(), attributes: attributesOf(block) };
   const parent = block.parentElement ?? block.ownerDocument.body;
   const part = block.getAttribute('data-part');
   const blocks = [...parent.children].filter(it => it.getAttribute('data-part') === part);
-  if (blocks.length === parent.children.length) return parent;
+  if (blocks.length === parent.children.length) return { holder: parent, paragraph };
   const holder = block.ownerDocument.createElement('div');
   const style = block.ownerDocument.defaultView?.getComputedStyle(parent);
   if (style?.display === 'flex')
@@ -29,44 +36,116 @@ function holderOf(block: HTMLElement): HTMLElement {
     });
   blocks[0]?.before(holder);
   holder.append(...blocks);
-  return holder;
+  return { holder, paragraph };
+}
+
+/** In an element that holds words alone, a line for each paragraph. */
+export const within = (element: HTMLElement): WritingPlace => ({
+  holder: element,
+  paragraph: { tag: 'span', attributes: { style: 'display:block' } },
+});
+
+/** Keys that mean something else than in other text, by name; each says whether it did anything. */
+export type WritingKeys = Readonly<Record<string, (words: Written) => boolean>>;
+
+/** What is written, as a key or the clipboard finds it. */
+export interface Written {
+  /** The words before and behind what is selected. */
+  parted(): { before: RichText; behind: RichText };
+  /** Characters before what is selected. */
+  offset(): number;
+  /** Whether anything is selected. */
+  isSelected(): boolean;
+  /** Ends the writing and keeps nothing more: whoever ends it has taken the words. */
+  leave(): void;
+  /** Ends it and keeps what was written. */
+  end(): void;
+}
+
+const lengthOf = (text: RichText): number =>
+  text.reduce((sum, runs) => sum + runs.reduce((all, run) => all + run.text.length, 0), 0);
+
+/** The place in a document of an editor behind so many characters. */
+function posOf(editor: Editor, offset: number): number {
+  let left = offset;
+  let found = editor.state.doc.content.size;
+  editor.state.doc.descendants((node, pos) => {
+    if (left < 0 || !node.isText) return left >= 0;
+    if (left <= node.nodeSize) {
+      found = pos + left;
+      left = -1;
+    } else left -= node.nodeSize;
+    return false;
+  });
+  return found;
 }
 
 /**
- * Writes a rich text where it stands on the page, in the looks it has there. `block` is one of its paragraphs, `at` the point
- * where the cursor is asked for. Answers what ends it; what was written is kept as in any field.
+ * Writes a rich text where it stands on the page, in the looks it has there. `at` is the point where the cursor is asked for,
+ * or the number of characters before it. Answers what ends it; what was written is kept as in any field.
  */
 export function writeOnPage({
   node,
-  block,
+  place: { holder, paragraph },
   classes,
   label,
   value,
   keeping,
   at,
+  keys = {},
+  onPaste,
   onWritten,
   onEnd,
 }: {
   node: Id;
-  block: HTMLElement;
+  place: WritingPlace;
   classes: Classes;
   label: string;
   value: RichText;
   keeping: Keeping;
-  at: { left: number; top: number };
+  at: { left: number; top: number } | number;
+  keys?: WritingKeys;
+  /** Takes several lines off the clipboard; false for what is pasted as in any text. */
+  onPaste?(text: string, words: Written): boolean;
   onWritten(): void;
   onEnd(): void;
 }): () => void {
-  const tag = block.tagName.toLowerCase();
-  const paragraph = { tag, attributes: attributesOf(block) };
   const bears = (part: keyof Classes) => ({ class: classes[part], 'data-part': part, 'data-node': node });
   const page: OnPage = { paragraph, link: bears('link'), code: bears('code'), marked: bears('marked') };
-  const holder = holderOf(block);
+  let ended = false;
+  const end = (keeps: boolean) => {
+    if (ended) return;
+    ended = true;
+    if (keeps) keeping.flush(editor);
+    else keeping.leave();
+    if (writingOnPage.getState().at?.editor === editor) writingOnPage.setState({ at: null });
+    editor.destroy();
+    onEnd();
+  };
+  const words: Written = {
+    parted() {
+      const { doc, selection } = editor.state;
+      return {
+        before: fromEditor(doc.cut(0, selection.from).toJSON()),
+        behind: fromEditor(doc.cut(selection.to).toJSON()),
+      };
+    },
+    offset: () => lengthOf(words.parted().before),
+    isSelected: () => !editor.state.selection.empty,
+    leave: () => end(false),
+    end: () => end(true),
+  };
+  const own = Extension.create({
+    name: 'programKeys',
+    priority: 1000,
+    addKeyboardShortcuts: () =>
+      Object.fromEntries(Object.entries(keys).map(([key, act]) => [key, () => act(words)])),
+  });
   const editor = new Editor({
     element: { mount: holder },
     // Its own sheet would go to the document of the program.
     injectCSS: false,
-    extensions: [...extensions(page), keeping.keys()],
+    extensions: [...extensions(page), keeping.keys(), own],
     content: toEditor(value),
     editorProps: {
       attributes: {
@@ -75,29 +154,23 @@ export function writeOnPage({
         'aria-multiline': 'true',
         style: `${holder.getAttribute('style') ?? ''};white-space:break-spaces;outline:none`,
       },
+      handlePaste: (_, event) => onPaste?.(event.clipboardData?.getData('text/plain') ?? '', words) ?? false,
     },
     onUpdate: ({ editor: it }) => {
       keeping.typed(it);
       onWritten();
     },
-    onBlur: ({ editor: it }) => keeping.flush(it),
+    onBlur: ({ editor: it }) => {
+      if (!ended) keeping.flush(it);
+    },
   });
-  const there = editor.view.posAtCoords(at);
-  editor.commands.focus(there?.pos ?? 'end', { scrollIntoView: false });
+  const there = typeof at === 'number' ? posOf(editor, at) : editor.view.posAtCoords(at)?.pos;
+  editor.commands.focus(there ?? 'end', { scrollIntoView: false });
   writingOnPage.setState({ at: { node, editor } });
-  let ended = false;
-  const end = () => {
-    if (ended) return;
-    ended = true;
-    keeping.flush(editor);
-    if (writingOnPage.getState().at?.editor === editor) writingOnPage.setState({ at: null });
-    editor.destroy();
-    onEnd();
-  };
   holder.addEventListener('keydown', event => {
     if (event.key !== 'Escape') return;
     event.stopPropagation();
-    end();
+    end(true);
   });
-  return end;
+  return () => end(true);
 }

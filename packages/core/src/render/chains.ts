@@ -17,6 +17,7 @@ const PICTURE = { name: '', file: '', mime: 'image/webp', width: 1, height: 1, a
 const surroundings = (holder: Readonly<Record<string, Content>>): MarkupContext => ({
   href: () => '#',
   isCurrent: () => false,
+  isAbove: () => false,
   asset: () => PICTURE,
   drawing: () => DRAWN,
   assetUrl: () => '',

@@ -1,5 +1,6 @@
 import { directionOf } from '../phrases/index.ts';
 import { escapeHtml } from './html.ts';
+import { printStructuredData, type StructuredData } from './structuredData.ts';
 
 export interface Head {
   language: string;
@@ -18,6 +19,7 @@ export interface Head {
   /** Where the page is found, in full, and the picture that is shown where it is shared. */
   address?: string | undefined;
   sharePicture?: { href: string; alt: string } | undefined;
+  data?: readonly StructuredData[];
 }
 
 const property = (name: string, content: string): string =>
@@ -57,6 +59,7 @@ export function printDocument(
     icon,
     address,
     sharePicture,
+    data = [],
   }: Head,
   body: string,
 ): string {
@@ -72,6 +75,7 @@ export function printDocument(
     unindexed && '<meta name="robots" content="noindex">',
     icon && `<link rel="icon" href="${attr(icon.href)}" type="${attr(icon.type)}">`,
     ...shared({ title, description, address, sharePicture }),
+    ...data.map(printStructuredData),
     ...preload.map(
       href => `<link rel="preload" href="${attr(href)}" as="font" type="font/woff2" crossorigin>`,
     ),

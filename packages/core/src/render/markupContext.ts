@@ -90,6 +90,8 @@ export function markupContext(
       return reads.ask(site, it => [linkHref(it, here(it) ?? page, link)] as const)[0];
     },
     isCurrent: link => link.type === 'page' && link.page === page?.id,
+    // A page is made anew with any of those that it stands below, so nothing is to be remembered.
+    isAbove: link => link.type === 'page' && link.page !== page?.id && scope.branch.includes(link.page),
     asset: id => {
       const asset = site.kinds.asset.get(id);
       return asset && !isFileType(asset.mime) ? asset : null;

@@ -8,6 +8,7 @@ import { escapeHtml } from './html.ts';
 import { pageFolder, pagesInOrder, toRoot } from './links.ts';
 import { renderPage, variablesIn } from './renderedPage.ts';
 import { BASE_CSS, type Printing, printElementBases, printLayerOrder } from './rules.ts';
+import { structuredDataOf } from './structuredData.ts';
 import { type Block, guideRules, printBlock, printRules, rootBlock, schemeBlocks } from './stylesheet.ts';
 import { type Unrenderable, unrenderable } from './unrenderable.ts';
 
@@ -170,6 +171,7 @@ export function publishSite(site: Site): PublishedSite {
           icon: icon && { href: `${root}assets/${icon.file}`, type: icon.mime },
           address: address === undefined ? undefined : `${address}/${pageFolder(site, page)}`,
           sharePicture: shareOf(page),
+          data: address === undefined ? [] : structuredDataOf(site, page, address),
         },
         html,
         page,

@@ -178,7 +178,7 @@ export const layerOf = ({ state, width, rank }: Rank): string =>
   `c${stateRank(state)}-${widthRank(width)}-${rank}`;
 
 const STATE_SELECTORS: Record<Exclude<State, 'rest'>, string> = {
-  other: ':nth-child(even)',
+  alternate: ':nth-child(even)',
   selected: ':is([aria-current],[aria-selected=true],[aria-expanded=true],:checked,[open])',
   valid: ':user-valid',
   invalid: ':user-invalid',
@@ -192,7 +192,7 @@ function stateSelector(state: State, mode: PrintMode): string {
   if (state === 'rest') return '';
   const forced = `[data-state=${state}]`;
   // Which of several it is can be seen in a sheet too.
-  if (mode === 'sheet' && state !== 'other') return forced;
+  if (mode === 'sheet' && state !== 'alternate') return forced;
   return mode !== 'published' ? `:is(${STATE_SELECTORS[state]},${forced})` : STATE_SELECTORS[state];
 }
 

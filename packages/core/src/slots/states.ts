@@ -3,7 +3,7 @@ import type { Value } from '../values/index.ts';
 
 export const STATES = [
   'rest',
-  'other',
+  'alternate',
   'selected',
   'valid',
   'invalid',
@@ -12,7 +12,7 @@ export const STATES = [
   'pressed',
   'disabled',
 ] as const;
-/** Weakest first; the strongest that matches and has a value wins. Other: every second one of those beside each other. */
+/** Weakest first; the strongest that matches and has a value wins. Alternate: every second one of those beside each other. */
 export type State = (typeof STATES)[number];
 export const WIDTHS = ['wide', 'medium', 'narrow'] as const;
 /** Wide holds everywhere, medium at medium and below, narrow at narrow. */

@@ -9,8 +9,11 @@ import {
 import type { ComponentType } from 'react';
 import { useCommit } from '../../session/context.tsx';
 import { AssetControl } from './AssetControl.tsx';
+import { CellsControl } from './CellsControl.tsx';
 import { ChoiceControl } from './ChoiceControl.tsx';
+import { ColumnsControl } from './ColumnsControl.tsx';
 import type { ContentControl } from './contentControl.ts';
+import { Entries } from './Entries.tsx';
 import { IconControl } from './IconControl.tsx';
 import { LinkControl } from './LinkControl.tsx';
 import { PlainControl } from './PlainControl.tsx';
@@ -19,7 +22,9 @@ import { RichControl } from './RichControl.tsx';
 /** The control of each type of content. */
 const CONTROLS: { readonly [T in ContentTypeName]: ComponentType<ContentControl<ContentFieldOf<T>>> } = {
   asset: AssetControl,
+  cells: CellsControl,
   choice: ChoiceControl,
+  columns: ColumnsControl,
   icon: IconControl,
   link: LinkControl,
   plain: PlainControl,
@@ -45,7 +50,9 @@ export function ContentFields({
   askedForWords: number;
 }) {
   const commit = useCommit();
-  const { content: fields, label } = elementNamed(widget.widget);
+  const { content: fields, label, accepts = [] } = elementNamed(widget.widget);
+  // The rows of a table are written in its grid.
+  const isTable = Object.values(fields).some(it => it.type === 'columns');
   return (
     <div className="grid gap-2">
       {Object.entries(fields).map(([name, field]) => (
@@ -62,6 +69,7 @@ export function ContentFields({
           }
         />
       ))}
+      {accepts.length > 0 && !isTable && <Entries site={site} holder={widget} />}
     </div>
   );
 }

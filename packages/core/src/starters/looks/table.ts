@@ -38,7 +38,7 @@ export const tableLooks = [
     },
     Raised: { 'box/backgroundColor': 'role.raised', ...padded('box', '1rem') },
     Striped: {
-      'row:other/backgroundColor': 'role.raised',
+      'row:alternate/backgroundColor': 'role.raised',
       'side/paddingLeft': '0.75rem',
       'head/paddingLeft': '0.75rem',
       'cell/borderBottomStyle': 'none',

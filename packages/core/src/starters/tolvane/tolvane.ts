@@ -305,6 +305,11 @@ function others(b: SiteBuilder): void {
   });
 
   questions(b);
+  b.widget('foot-asked', 'foot-nav', 'navigationEntry', {
+    label: 'Asked at the window',
+    link: { type: 'section', page: 'fares', section: 'questions' },
+    place: 'behind them',
+  });
 
   b.page(
     'islands',

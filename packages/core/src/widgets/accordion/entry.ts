@@ -47,6 +47,7 @@ export const accordionEntry = element({
   axes: ['look'],
   holds: 'panel',
   onlyIn: ['accordion'],
+  closes: true,
   holdsAtFirst: [{ widget: 'text' }],
   sampleHolds: [
     { widget: 'text', content: { text: richText('Ask on deck, or call the office before eight.') } },

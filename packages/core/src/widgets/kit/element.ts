@@ -68,6 +68,8 @@ export interface ElementType {
   accepts?: readonly string[];
   /** Of an item: the only elements that it can stand in. */
   onlyIn?: readonly string[];
+  /** Of an item: what it holds is closed at times, and shows on the canvas while something in it is edited. */
+  closes?: true;
   /** What stands in it is long-form text. */
   longForm?: true;
   /** What a new one holds; nothing where left out. */

@@ -121,6 +121,8 @@ export interface MarkupContext {
   href(link: LinkTarget): string | null;
   /** True for a link to the page being made. */
   isCurrent(link: LinkTarget): boolean;
+  /** True for a link to a page that the one being made stands below. */
+  isAbove(link: LinkTarget): boolean;
   asset(id: string): MarkupAsset | null;
   /** An icon of the set in use, or a drawing of the brand's own, ready to be drawn; null where there is none. */
   drawing(name: string): DrawnSvg | null;

@@ -25,9 +25,9 @@ export const listItem = element({
   label: 'List entry',
   family: 'text',
   parts: {
-    item: { label: 'Item', kind: 'text', states: ['other'] },
-    numbered: { label: 'Numbered item', kind: 'text', host: 'numbered', states: ['other'] },
-    signed: { label: 'Item with an icon', kind: 'text', host: 'signed', states: ['other'] },
+    item: { label: 'Item', kind: 'text', states: ['alternate'] },
+    numbered: { label: 'Numbered item', kind: 'text', host: 'numbered', states: ['alternate'] },
+    signed: { label: 'Item with an icon', kind: 'text', host: 'signed', states: ['alternate'] },
     marker: { label: 'Mark', kind: 'icon', inside: 'item', host: 'item', pseudo: 'marker' },
     number: { label: 'Number', kind: 'icon', inside: 'numbered', host: 'numbered', pseudo: 'marker' },
     sign: { label: 'Icon', kind: 'icon', inside: 'signed', host: 'signed' },

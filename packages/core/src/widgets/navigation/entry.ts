@@ -3,6 +3,9 @@ import { element, plain, programStyles } from '../kit/element.ts';
 import { linkOf } from '../kit/link.ts';
 import { CHILDREN, h, linkAttrs } from '../kit/markup.ts';
 
+/** Where an entry stands in a navigation that shows pages too. */
+export const ENTRY_PLACES = ['behind them', 'before them'] as const;
+
 /** One entry of a navigation: a page of the site, or what was put there; further entries can stand below it. */
 export const navigationEntry = element({
   name: 'navigationEntry',
@@ -46,15 +49,24 @@ export const navigationEntry = element({
   content: {
     label: { type: 'plain', label: 'Label' },
     link: { type: 'link', label: 'Leads to' },
+    place: { type: 'choice', label: 'Among the pages', options: ENTRY_PLACES },
   },
-  sample: { label: 'Lost property', link: null },
-  begins: { label: 'Entry' },
+  sample: { label: 'Lost property', link: null, place: 'behind them' },
+  begins: { label: 'Entry', place: 'behind them' },
   markup: (content, context) => {
     const link = linkOf(content, 'link');
     return h(
       'li',
       { part: 'item' },
-      h('a', { part: 'link', ...(link && linkAttrs(link, context)) }, plain(content, 'label')),
+      h(
+        'a',
+        {
+          part: 'link',
+          ...(link && linkAttrs(link, context)),
+          ...(link && context.isAbove(link) && { 'aria-current': 'true' }),
+        },
+        plain(content, 'label'),
+      ),
       context.holdsAny && h('ul', { part: 'below' }, CHILDREN),
     );
   },

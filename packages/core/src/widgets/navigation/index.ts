@@ -5,7 +5,7 @@ import { CHILDREN, h, type MadeItem, type MarkupContext } from '../kit/markup.ts
 const DEPTHS = [1, 2, 3] as const;
 const ENTRIES = ['pages, then entries', 'entries'] as const;
 
-/** The pages of the site as they are now and entries behind them, or entries alone. */
+/** The pages of the site as they are now with entries before and behind them, or entries alone. */
 export const navigation = element({
   name: 'navigation',
   label: 'Navigation',
@@ -39,7 +39,11 @@ export const navigation = element({
     return h(
       'nav',
       { part: 'box', 'aria-label': plain(content, 'label') || context.phrase('mainNavigation') },
-      h('ul', { part: 'list' }, ...pages, CHILDREN),
+      pages.length === 0
+        ? h('ul', { part: 'list' }, CHILDREN)
+        : h('ul', { part: 'list' }, { where: ({ place }) => place === 'before them' }, ...pages, {
+            where: ({ place }) => place !== 'before them',
+          }),
     );
   },
 });

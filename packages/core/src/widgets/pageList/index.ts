@@ -34,6 +34,7 @@ export const pageList = element({
       states: ['hover', 'focus', 'pressed', 'selected'],
     },
     text: { label: 'Description', kind: 'text', inside: 'entry', host: 'entry' },
+    none: { label: 'Words where there are no pages', kind: 'text', inside: 'list', host: 'none' },
   },
   axes: ['look', 'arrangement'],
   holds: null,
@@ -58,6 +59,7 @@ export const pageList = element({
     'link/display': 'inline',
     'link/color': 'currentcolor',
     ...flatParagraph('text'),
+    ...flatParagraph('none'),
   }),
   content: {
     of: {
@@ -87,7 +89,7 @@ export const pageList = element({
     const pages = context.pages(branchOf(content, context));
     const empty = plain(content, 'empty');
     if (pages.length === 0)
-      return h('div', { part: 'list' }, empty !== '' && h('p', { part: 'text' }, empty));
+      return h('div', { part: 'list' }, empty !== '' && h('p', { part: 'none' }, empty));
     return h(
       'ul',
       { part: 'list', role: 'list' },

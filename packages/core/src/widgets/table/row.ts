@@ -11,7 +11,7 @@ export const tableRow = element({
   label: 'Table row',
   family: 'text',
   parts: {
-    row: { label: 'Row', kind: 'box', states: ['other', 'hover'] },
+    row: { label: 'Row', kind: 'box', states: ['alternate', 'hover'] },
     head: { label: 'Head', kind: 'label', inside: 'row' },
     side: { label: 'First column', kind: 'label', inside: 'row' },
     figureHead: { label: 'Head above figures', kind: 'label', inside: 'row' },
@@ -23,6 +23,8 @@ export const tableRow = element({
   axes: ['look'],
   holds: null,
   onlyIn: ['table'],
+  // A row of headings that its table makes would look as if it wore nothing.
+  holderSample: { head: 'column' },
   base: { row: 'border-color:currentcolor' },
   program: programStyles({
     'row/display': 'table-row',

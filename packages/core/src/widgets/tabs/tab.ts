@@ -23,6 +23,7 @@ export const tab = element({
   axes: ['look'],
   holds: 'panel',
   onlyIn: ['tabs'],
+  closes: true,
   holdsAtFirst: [{ widget: 'text' }],
   sampleHolds: [
     { widget: 'text', content: { text: richText('Leaves 07:10, 09:40, 13:05 and 17:30. Forty minutes.') } },

@@ -1,0 +1,30 @@
+import { cellWords, type Grid, plainOf, type RichText } from '@cove/core';
+import Papa from 'papaparse';
+
+/**
+ * Cells as a spreadsheet puts them on the clipboard: a line a row, parted by tabs, in quotes where they hold either. Text
+ * without a tab is one column.
+ */
+export function gridOfText(text: string): Grid {
+  const { data } = Papa.parse<string[]>(text.replace(/\r?\n$/, ''), { delimiter: '\t' });
+  return data.map(row => row.map(cellWords));
+}
+
+/** The rows of a file of values parted by commas, semicolons or tabs (RFC 4180); which of them is found out. */
+export function gridOfFile(text: string): Grid {
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  return data.map(row => row.map(cellWords));
+}
+
+const plainRows = (grid: Grid): string[][] => grid.map(row => row.map(plainOf));
+
+/** Cells as a spreadsheet takes them off the clipboard. */
+export const textOfGrid = (grid: Grid): string =>
+  Papa.unparse(plainRows(grid), { delimiter: '\t', newline: '\n' });
+
+/** A file of values parted by commas (RFC 4180). What a spreadsheet would take for a formula is told to be words. */
+export const fileOfGrid = (grid: Grid): string =>
+  `${Papa.unparse(plainRows(grid), { newline: '\r\n', escapeFormulae: true })}\r\n`;
+
+/** A cell as it is shown where it takes one line. */
+export const lineOf = (words: RichText): string => plainOf(words).replace(/\n/g, ' ⏎ ');
