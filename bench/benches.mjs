@@ -8,6 +8,7 @@ export const BENCHES = [
   'accept',
   'publish',
   'pages',
+  'items',
   'opening',
   'crowd',
   'attack',

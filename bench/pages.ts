@@ -1,49 +1,14 @@
-import { readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { allRecords, type Edit, SCHEMA } from '@cove/core';
-import { largePage } from '@cove/core/starters';
+import { SCHEMA } from '@cove/core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { startScratch } from '../scripts/lib/scratch.mjs';
+import { longestScript } from './longestScript';
+import { longPage } from './longPage';
 import { head, limit, median, quantile } from './statistics';
 
 /** Working on a page of a thousand widgets in fifty sections, in a browser on loopback. */
 const scratch = await startScratch({ environment: { COVE_LOG_LEVEL: 'silent' } });
 const browser = await launchBrowser({ width: 1280, height: 800 });
 const PAGE = 'long';
-
-/** The sections and widgets of a long page, as they come to stand on one of the demo's. */
-function longPage(): Edit[] {
-  const at = { parent: 'settings', order: 'zz' };
-  const page: Edit = {
-    op: 'put',
-    record: {
-      id: PAGE,
-      kind: 'page',
-      pageKind: 'page',
-      title: 'Long',
-      path: 'long',
-      description: '',
-      at,
-      scheme: null,
-      rebind: {},
-    },
-  };
-  const nodes = [...allRecords(largePage(1000))].flatMap((record): Edit[] => {
-    if (record.kind !== 'section' && record.kind !== 'widget') return [];
-    if (record.kind === 'section' && record.area !== 'main') return [];
-    const bare = { ...record, id: `l-${record.id}`, variants: {}, wears: {}, styles: {} };
-    const parent = record.kind === 'section' ? PAGE : `l-${record.at.parent}`;
-    if (bare.kind === 'section')
-      return [{ op: 'put', record: { ...bare, scheme: null, rebind: {}, at: { ...bare.at, parent } } }];
-    return [{ op: 'put', record: { ...bare, at: { ...bare.at, parent } } }];
-  });
-  const known = new Set([PAGE, ...nodes.map(it => (it.op === 'put' ? it.record.id : ''))]);
-  return [
-    page,
-    ...nodes.filter(it => it.op === 'put' && 'at' in it.record && known.has(it.record.at.parent)),
-  ];
-}
 
 try {
   const page = await browser.newPage();
@@ -59,7 +24,7 @@ try {
       });
       return `${answer.status} ${answer.ok ? '' : await answer.text()}`;
     },
-    longPage(),
+    longPage(PAGE),
     SCHEMA,
   );
   if (!status.startsWith('200')) throw new Error(status);
@@ -108,26 +73,10 @@ try {
   await frame.$eval('main h2[data-part=text], main [data-part=text]', it => {
     it.dispatchEvent(new MouseEvent('dblclick', { bubbles: true }));
   });
-  const trace = join(tmpdir(), `cove-typing-${process.pid}.json`);
-  const longest = async (act: () => Promise<void>): Promise<number> => {
-    await page.tracing.start({ path: trace, categories: ['devtools.timeline'] });
-    await act();
-    await new Promise(resolve => setTimeout(resolve, 800));
-    await page.tracing.stop();
-    const { traceEvents } = JSON.parse(readFileSync(trace, 'utf8')) as {
-      traceEvents: { name: string; dur?: number }[];
-    };
-    rmSync(trace);
-    return Math.max(
-      ...traceEvents
-        .filter(it => ['FunctionCall', 'EventDispatch', 'FireAnimationFrame', 'TimerFire'].includes(it.name))
-        .map(it => (it.dur ?? 0) / 1000),
-    );
-  };
-  const typing = await longest(() =>
+  const typing = await longestScript(page, () =>
     page.keyboard.type('The boat leaves at six, and the tea with it.', { delay: 30 }),
   );
-  const keeping = await longest(() => page.keyboard.press('Enter'));
+  const keeping = await longestScript(page, () => page.keyboard.press('Enter'));
   console.log(limit('typing into a text: the longest run of script', typing, 32));
   console.log(limit('keeping what was typed: the longest run of script', keeping, 32));
 

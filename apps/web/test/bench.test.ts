@@ -64,7 +64,7 @@ describe('the outline', () => {
       [2, 'Site title'],
       [2, 'Navigation'],
     ]);
-    expect(rows.at(-1)?.node.id).toBe('foot-nav');
+    expect(rows.at(-1)?.node.id).toBe('foot-asked');
   });
   it('counts knots on the branches that hold them', () => {
     const knots = Object.fromEntries(outlineRows(demo, 'home').map(row => [row.node.id, row.knots]));

@@ -516,6 +516,41 @@ describe('a navigation', () => {
     expect(order(html(own), 'Home', 'Isles')).toEqual([-1, -1]);
     expect(html(own)).toContain('>Call us<');
   });
+  it('has entries before the pages where that is asked for', () => {
+    const first = after(site, [{ op: 'set', id: 'call', path: ['content', 'place'], value: 'before them' }]);
+    const places = order(html(first), 'Call us', 'Home', 'Isles');
+    expect(places.every((at, i) => at > (places[i - 1] ?? -1))).toBe(true);
+  });
+  it('marks the page that one is on, and those that it stands below (WAI-ARIA 1.2, aria-current)', () => {
+    const shared = after(site, [
+      {
+        op: 'put',
+        record: {
+          id: 'head',
+          kind: 'section',
+          area: 'header',
+          name: 'Header',
+          at: { parent: 'settings', order: 'V' },
+          scheme: null,
+          rebind: {},
+          variants: {},
+          wears: {},
+          styles: {},
+        },
+      },
+      { op: 'set', id: 'nav', path: ['at'], value: { parent: 'head', order: 'V' } },
+    ]);
+    const marked = (path: string) =>
+      [...(publishSite(shared).files.get(path) ?? '').matchAll(/aria-current="(\w+)">([^<]+)</g)].map(it =>
+        it.slice(1),
+      );
+    expect(marked('isles/hesk/index.html')).toEqual([
+      ['true', 'Isles'],
+      ['page', 'Hesk'],
+    ]);
+    expect(marked('isles/index.html')).toEqual([['page', 'Isles']]);
+    expect(marked('index.html')).toEqual([['page', 'Home']]);
+  });
   it('calls pages by their short names', () => {
     const short = after(site, [{ op: 'set', id: 'hesk', path: ['shortName'], value: 'H.' }]);
     expect(html(short)).toContain('>H.</a>');

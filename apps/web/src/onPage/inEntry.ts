@@ -1,4 +1,13 @@
-import { continueEntry, type Id, isRichText, joinEntry, ok, type RichText, shiftEntry } from '@cove/core';
+import {
+  continueEntry,
+  type Id,
+  inOneLine,
+  isRichText,
+  joinEntry,
+  ok,
+  type RichText,
+  shiftEntry,
+} from '@cove/core';
 import type { WritingKeys, Written } from '../writing/writeOnPage.ts';
 import { type Around, follow, lengthOf } from './goingOn.ts';
 
@@ -53,7 +62,6 @@ export function entryKeys(id: Id, around: Around): WritingKeys {
 }
 
 const run = (text: string): RichText => [[{ text }]];
-const together = (a: RichText, b: RichText): RichText => [[...a.flat(), ...b.flat()]];
 
 /** Makes an entry of every line that is pasted into one; false for a single line, which is pasted as in any text. */
 export function pasteEntries(id: Id, text: string, written: Written, around: Around): boolean {
@@ -61,7 +69,7 @@ export function pasteEntries(id: Id, text: string, written: Written, around: Aro
   const last = rest.at(-1);
   if (last === undefined) return false;
   const { before, behind } = written.parted();
-  const others = [...rest.slice(0, -1).map(run), together(run(last), behind)];
+  const others = [...rest.slice(0, -1).map(run), inOneLine(run(last), behind)];
   const label = `Paste ${rest.length + 1} entries`;
-  return goOnIn(id, together(before, run(first)), others, { label, offset: last.length }, written, around);
+  return goOnIn(id, inOneLine(before, run(first)), others, { label, offset: last.length }, written, around);
 }

@@ -1,6 +1,6 @@
 import type { RichText } from '@cove/core';
 import { EditorContent, useEditor } from '@tiptap/react';
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { useSite } from '../session/context.tsx';
 import { useLatest } from '../ui/useLatest.ts';
 import { extensions } from '../writing/extensions.ts';
@@ -30,7 +30,6 @@ export function CellEditor({
   const editor = useEditor({
     extensions: [...extensions(), keysThatEnd(end)],
     content: toEditor(typed === null ? value : [[{ text: typed }]]),
-    autofocus: 'end',
     editorProps: {
       attributes: {
         'aria-label': label,
@@ -55,6 +54,12 @@ export function CellEditor({
     }
     return true;
   };
+  // At once, since the next letter may follow within the same moment.
+  useLayoutEffect(() => {
+    if (!editor) return;
+    editor.commands.setTextSelection(Math.max(1, editor.state.doc.content.size - 1));
+    editor.view.focus();
+  }, [editor]);
   useEffect(
     () => () => {
       end.current('here');

@@ -2,6 +2,7 @@ import type { Id, RichText, Site, WidgetRecord } from '@cove/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { X } from 'lucide-react';
 import { memo, useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { Button } from '../ui/Button.tsx';
 import { CellEditor } from './CellEditor.tsx';
 import type { After } from './cellKeys.ts';
@@ -78,7 +79,7 @@ function Cells({ site, table, onClose }: { site: Site; table: WidgetRecord; onCl
   }, [at.row, rows.length, virtual]);
 
   const write = (typed: string | null) => {
-    if (columns.length > 0) setWriting({ typed });
+    if (columns.length > 0) flushSync(() => setWriting({ typed }));
   };
   const done = (words: RichText | null, after: After) => {
     setWriting(null);
@@ -98,7 +99,7 @@ function Cells({ site, table, onClose }: { site: Site; table: WidgetRecord; onCl
     select({ row: from.row + down, column: from.column + across }, extend);
   };
   const onKeyDown = (event: React.KeyboardEvent) => {
-    if (writing || event.target !== event.currentTarget) return;
+    if (writing) return;
     const mod = event.ctrlKey || event.metaKey;
     const page = Math.max(1, Math.floor((scroller.current?.clientHeight ?? 0) / ROW) - 2);
     const moves: Readonly<Record<string, readonly [number, number]>> = {
@@ -202,6 +203,12 @@ function Cells({ site, table, onClose }: { site: Site; table: WidgetRecord; onCl
         aria-activedescendant={`cell-${at.row}-${at.column}`}
         onKeyDown={onKeyDown}
         onPointerDown={press}
+        onMouseDown={event => {
+          // The focus stays with the grid, which says which of its cells is current.
+          if (writing) return;
+          event.preventDefault();
+          scroller.current?.focus();
+        }}
         onPointerOver={reach}
         onDoubleClick={event => !writing && cellUnder(event) && write(null)}
         onCopy={event => copy(event, false)}

@@ -22,9 +22,15 @@ const plainRows = (grid: Grid): string[][] => grid.map(row => row.map(plainOf));
 export const textOfGrid = (grid: Grid): string =>
   Papa.unparse(plainRows(grid), { delimiter: '\t', newline: '\n' });
 
-/** A file of values parted by commas (RFC 4180). What a spreadsheet would take for a formula is told to be words. */
+/** What a spreadsheet would take for a formula; a number with its sign is none. */
+const FORMULA = /^(?:[=@\t\r]|[+-](?![\d.,\s%]*$))/;
+
+/**
+ * A file of values parted by commas (RFC 4180). What a spreadsheet would take for a formula is told to be words by a quote
+ * before it, since such a file may be opened by somebody who trusts it.
+ */
 export const fileOfGrid = (grid: Grid): string =>
-  `${Papa.unparse(plainRows(grid), { newline: '\r\n', escapeFormulae: true })}\r\n`;
+  `${Papa.unparse(plainRows(grid), { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
 
 /** A cell as it is shown where it takes one line. */
 export const lineOf = (words: RichText): string => plainOf(words).replace(/\n/g, ' ⏎ ');

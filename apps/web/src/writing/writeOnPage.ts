@@ -40,10 +40,10 @@ export function amongParagraphs(block: HTMLElement): WritingPlace {
 }
 
 /** In an element that holds words alone, a line for each paragraph. */
-export const within = (element: HTMLElement): WritingPlace => ({
-  holder: element,
-  paragraph: { tag: 'span', attributes: { style: 'display:block' } },
-});
+export function within(element: HTMLElement): WritingPlace {
+  element.replaceChildren();
+  return { holder: element, paragraph: { tag: 'span', attributes: { style: 'display:block' } } };
+}
 
 /** Keys that mean something else than in other text, by name; each says whether it did anything. */
 export type WritingKeys = Readonly<Record<string, (words: Written) => boolean>>;
@@ -65,10 +65,13 @@ export interface Written {
 const lengthOf = (text: RichText): number =>
   text.reduce((sum, runs) => sum + runs.reduce((all, run) => all + run.text.length, 0), 0);
 
+/** The end of the last paragraph. */
+const endOf = ({ state }: Editor): number => Math.max(1, state.doc.content.size - 1);
+
 /** The place in a document of an editor behind so many characters. */
 function posOf(editor: Editor, offset: number): number {
   let left = offset;
-  let found = editor.state.doc.content.size;
+  let found = endOf(editor);
   editor.state.doc.descendants((node, pos) => {
     if (left < 0 || !node.isText) return left >= 0;
     if (left <= node.nodeSize) {
@@ -78,6 +81,21 @@ function posOf(editor: Editor, offset: number): number {
     return false;
   });
   return found;
+}
+
+/** What is selected, as the browser has it: an editor hears of it only after the key that comes right behind. */
+function selectedIn({ state, view }: Editor): readonly [from: number, to: number] {
+  const { from, to } = state.selection;
+  const selection = view.dom.ownerDocument.getSelection();
+  const ends = [
+    [selection?.anchorNode, selection?.anchorOffset ?? 0],
+    [selection?.focusNode, selection?.focusOffset ?? 0],
+  ] as const;
+  const places = ends.flatMap(([node, offset]) =>
+    node && view.dom.contains(node) ? [view.posAtDOM(node, offset)] : [],
+  );
+  const [one = from, other = to] = places.length === 2 ? places : [];
+  return [Math.min(one, other), Math.max(one, other)];
 }
 
 /**
@@ -124,14 +142,15 @@ export function writeOnPage({
   };
   const words: Written = {
     parted() {
-      const { doc, selection } = editor.state;
-      return {
-        before: fromEditor(doc.cut(0, selection.from).toJSON()),
-        behind: fromEditor(doc.cut(selection.to).toJSON()),
-      };
+      const { doc } = editor.state;
+      const [from, to] = selectedIn(editor);
+      return { before: fromEditor(doc.cut(0, from).toJSON()), behind: fromEditor(doc.cut(to).toJSON()) };
     },
     offset: () => lengthOf(words.parted().before),
-    isSelected: () => !editor.state.selection.empty,
+    isSelected() {
+      const [from, to] = selectedIn(editor);
+      return from !== to;
+    },
     leave: () => end(false),
     end: () => end(true),
   };
@@ -165,7 +184,9 @@ export function writeOnPage({
     },
   });
   const there = typeof at === 'number' ? posOf(editor, at) : editor.view.posAtCoords(at)?.pos;
-  editor.commands.focus(there ?? 'end', { scrollIntoView: false });
+  // At once, and not with the next frame: the next key may come before that.
+  editor.commands.setTextSelection(there ?? endOf(editor));
+  editor.view.focus();
   writingOnPage.setState({ at: { node, editor } });
   holder.addEventListener('keydown', event => {
     if (event.key !== 'Escape') return;

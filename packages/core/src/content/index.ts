@@ -11,7 +11,15 @@ import { type RichField, rich } from './types/rich.ts';
 export type { Content, ContentMapping, ContentReference } from './contentType.ts';
 export { type LinkTarget, parseLink, printLink, readHref, readLink } from './link.ts';
 export { readPlain } from './plain.ts';
-export { isRichText, plainOf, type RichText, readRichText, richText, type TextRun } from './richText.ts';
+export {
+  inOneLine,
+  isRichText,
+  plainOf,
+  type RichText,
+  readRichText,
+  richText,
+  type TextRun,
+} from './richText.ts';
 export { type Cells, isCells } from './types/cells.ts';
 export { COLUMN_KINDS, type Columns, isColumns, MOST_COLUMNS, type TableColumn } from './types/columns.ts';
 

@@ -47,6 +47,21 @@ export const richText = (...paragraphs: string[]): RichText => paragraphs.map(te
 export const plainOf = (text: RichText): string =>
   text.map(runs => runs.map(run => run.text).join('')).join('\n');
 
+const sameMarks = ({ text: _, ...a }: TextRun, { text: __, ...b }: TextRun): boolean =>
+  JSON.stringify(Object.entries(a).sort()) === JSON.stringify(Object.entries(b).sort());
+
+/** Two texts in one line, as few runs as say it. */
+export function inOneLine(first: RichText, second: RichText): RichText {
+  const runs: TextRun[] = [];
+  for (const run of [...first.flat(), ...second.flat()]) {
+    const last = runs.at(-1);
+    if (run.text === '') continue;
+    if (last && sameMarks(last, run)) runs[runs.length - 1] = { ...last, text: last.text + run.text };
+    else runs.push(run);
+  }
+  return [runs];
+}
+
 /** The links in a text, in the order in which they stand. */
 export const linksIn = (text: RichText): LinkTarget[] =>
   text.flatMap(runs => runs.flatMap(run => run.link ?? []));

@@ -17,7 +17,7 @@ import {
 } from '@cove/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { X } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useGo } from '../../navigation/go.ts';
 import { useCommit, useSession } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -42,16 +42,11 @@ export function Entries({ site, holder }: { site: Site; holder: WidgetRecord }) 
     estimateSize: () => ROW,
     overscan: 4,
   });
+  const place = wanted === null ? -1 : ids.indexOf(wanted);
+  // An entry out of sight is drawn once it is scrolled to, and takes the focus then.
   useEffect(() => {
-    const index = wanted === null ? -1 : ids.indexOf(wanted);
-    if (index < 0) return;
-    virtual.scrollToIndex(index);
-    const frame = requestAnimationFrame(() => {
-      scroller.current?.querySelector<HTMLElement>(`[data-entry="${CSS.escape(wanted ?? '')}"]`)?.focus();
-      setWanted(null);
-    });
-    return () => cancelAnimationFrame(frame);
-  }, [wanted, ids, virtual]);
+    if (place >= 0) virtual.scrollToIndex(place);
+  }, [place, virtual]);
 
   const add = () => {
     const made = addWidget(session.site, holder.id, nodesUnder(session.site, holder.id).length, kind);
@@ -70,7 +65,13 @@ export function Entries({ site, holder }: { site: Site; holder: WidgetRecord }) 
                 className="absolute inset-x-0 flex items-center gap-1"
                 style={{ height: ROW, transform: `translateY(${start}px)` }}
               >
-                <Entry site={site} entry={entry} number={index + 1} onFocus={setWanted} />
+                <Entry
+                  site={site}
+                  entry={entry}
+                  number={index + 1}
+                  isWanted={wanted === entry.id}
+                  onWant={setWanted}
+                />
               </li>
             ) : null;
           })}
@@ -89,12 +90,15 @@ function Entry({
   site,
   entry,
   number,
-  onFocus,
+  isWanted,
+  onWant,
 }: {
   site: Site;
   entry: WidgetRecord;
   number: number;
-  onFocus(id: Id): void;
+  /** It is to take the focus. */
+  isWanted: boolean;
+  onWant(id: Id | null): void;
 }) {
   const commit = useCommit();
   const session = useSession();
@@ -106,6 +110,15 @@ function Entry({
   const kept = isPlain && typeof entry.content[field] === 'string' ? entry.content[field] : '';
   const [typed, setTyped] = useState<string | null>(null);
   const label = `${element.label} ${number}`;
+  const own = useRef<HTMLElement>(null);
+  const keepOwn = useCallback((element: HTMLElement | null) => {
+    own.current = element;
+  }, []);
+  useEffect(() => {
+    if (!isWanted) return;
+    own.current?.focus();
+    onWant(null);
+  }, [isWanted, onWant]);
 
   const keep = (text: string) => {
     setTyped(null);
@@ -119,14 +132,14 @@ function Entry({
       richText(keeps),
       others.map(it => richText(it)),
     );
-    if (made.ok && commit(made.value.edits, `Add ${withArticle(element.label)}`)) onFocus(made.value.id);
+    if (made.ok && commit(made.value.edits, `Add ${withArticle(element.label)}`)) onWant(made.value.id);
   };
   const remove = () => {
     const siblings = nodesUnder(session.site, entry.at.parent);
     const index = siblings.indexOf(entry.id);
     const next = siblings[index - 1] ?? siblings[index + 1];
     if (commit(removeNodes(session.site, [entry.id]), `Delete ${nameOf(session.site, entry.id)}`) && next)
-      onFocus(next);
+      onWant(next);
   };
   const onKeyDown = (event: React.KeyboardEvent<HTMLInputElement>) => {
     const { value, selectionStart, selectionEnd } = event.currentTarget;
@@ -138,11 +151,11 @@ function Entry({
       keep(value);
       const joined = value === '' ? null : joinEntry(session.site, entry.id);
       if (!joined) remove();
-      else if (joined.ok && commit(joined.value.edits, 'Join two entries')) onFocus(joined.value.id);
+      else if (joined.ok && commit(joined.value.edits, 'Join two entries')) onWant(joined.value.id);
     } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
       keep(value);
       const moved = nudge(session.site, entry.id, event.key === 'ArrowUp' ? 'up' : 'down');
-      if (moved.ok && commit(moved.value, `Move ${label}`)) onFocus(entry.id);
+      if (moved.ok && commit(moved.value, `Move ${label}`)) onWant(entry.id);
     } else return;
     event.preventDefault();
     event.stopPropagation();
@@ -166,6 +179,7 @@ function Entry({
     <>
       {isPlain ? (
         <input
+          ref={keepOwn}
           data-entry={entry.id}
           aria-label={label}
           value={typed ?? kept}
@@ -180,6 +194,7 @@ function Entry({
         />
       ) : (
         <button
+          ref={keepOwn}
           type="button"
           data-entry={entry.id}
           onClick={() => go(entry.id)}

@@ -1,4 +1,4 @@
-import { isRichText, plainOf, type RichText } from '../../content/index.ts';
+import { inOneLine, isRichText, plainOf, type RichText } from '../../content/index.ts';
 import { fail, ok, type Result } from '../../result/index.ts';
 import {
   type Edit,
@@ -83,7 +83,7 @@ export function joinEntry(site: Site, id: Id): Result<Made> {
   const [first, second] = [before.content[field] ?? '', entry.content[field] ?? ''];
   const words =
     isRichText(first) && isRichText(second)
-      ? [[...first.flat(), ...second.flat()]]
+      ? inOneLine(first, second)
       : [first, second].filter(it => it !== '').join(' ');
   const there = nodesUnder(site, before.id).length;
   const moved: Edit[] = [];

@@ -398,6 +398,34 @@ function others(b: SiteBuilder): void {
       'The bakery at the far end opens when the first walker knocks. The boat back leaves at noon.',
     ),
   });
+
+  b.section('guided', 'islands', 'Guided walk', { variants: { width: 'section-text' } });
+  b.widget(
+    'guided-title',
+    'guided',
+    'heading',
+    { text: 'Come along with a guide', level: 2 },
+    { variants: { look: 'look-h2' } },
+  );
+  b.widget('guided-form', 'guided', 'form', { label: 'Come along with a guide', needed: 'shown' });
+  const field = (id: string, kind: string, label: string, more: Readonly<Record<string, string>> = {}) =>
+    b.widget(id, 'guided-form', 'field', { kind, label, name: id, required: 'yes', ...more });
+  field('guided-mail', 'email', 'Where to write to', {
+    placeholder: 'you@tolvane.example',
+    message: 'Write a mail address, such as you@tolvane.example.',
+  });
+  field('guided-boat', 'choice', 'The boat you come with', { help: 'We meet at the top of the ramp.' });
+  for (const [id, label] of [
+    ['early', '07:10 from Carrow'],
+    ['middle', '09:40 from Carrow'],
+    ['tide', 'On foot, at low tide'],
+  ] as const)
+    b.widget(`guided-${id}`, 'guided-boat', 'fieldChoice', { label });
+  field('guided-words', 'long', 'Anything we should know', { required: 'no' });
+  b.widget('guided-send', 'guided-form', 'button', {
+    label: 'Write to the guides',
+    link: { type: 'mail', address: 'walks@tolvane.example' },
+  });
 }
 
 /** Tolvane Ferries, an invented line between four invented islands. `file` names the stored file of each drawing. */

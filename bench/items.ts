@@ -1,0 +1,117 @@
+import { type Edit, SCHEMA } from '@cove/core';
+import type { Page } from 'puppeteer-core';
+import { launchBrowser } from '../scripts/lib/browser.mjs';
+import { startScratch } from '../scripts/lib/scratch.mjs';
+import { longestScript } from './longestScript';
+import { listsOn, longPage, tablePage } from './longPage';
+import { head, limit, median, quantile } from './statistics';
+
+/** Working on a page of a thousand widgets and three thousand items, and in a table of five hundred rows, on loopback. */
+const scratch = await startScratch({ environment: { COVE_LOG_LEVEL: 'silent' } });
+const browser = await launchBrowser({ width: 1280, height: 800 });
+
+const send = async (page: Page, id: string, edits: readonly Edit[]): Promise<void> => {
+  const status = await page.evaluate(
+    async (change, schema) => {
+      const answer = await fetch(`/api/sites/tolvane/changes?schema=${schema}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(change),
+      });
+      return `${answer.status} ${answer.ok ? '' : await answer.text()}`;
+    },
+    { id, edits: [...edits] },
+    SCHEMA,
+  );
+  if (!status.startsWith('200')) throw new Error(status);
+};
+const open = async (page: Page, path: string) => {
+  await page.goto(`${scratch.program.address}/sites/tolvane/pages/${path}`);
+  const handle = await page.waitForSelector('iframe[title=Page]');
+  const frame = await handle?.contentFrame();
+  if (!frame) throw new Error('no page');
+  await frame.waitForSelector('main [data-node] [data-part]');
+  await new Promise(resolve => setTimeout(resolve, 2000));
+  return frame;
+};
+/** Begins to write in something on the page. */
+const write = async (frame: Awaited<ReturnType<typeof open>>, selector: string) => {
+  await frame.$eval(selector, it => {
+    it.scrollIntoView({ block: 'center' });
+    for (const type of ['click', 'dblclick']) it.dispatchEvent(new MouseEvent(type, { bubbles: true }));
+  });
+  await frame.waitForSelector('[contenteditable=true]');
+  await new Promise(resolve => setTimeout(resolve, 600));
+};
+
+try {
+  const page = await browser.newPage();
+  await page.goto(scratch.program.address);
+  await page.locator('::-p-aria([name="Enter the demo"])').click();
+  await page.waitForSelector('iframe[title=Specimen]');
+  await send(page, 'bench-long', [...longPage('long'), ...listsOn('long')]);
+  await send(page, 'bench-table', tablePage('boats', 500));
+
+  const frame = await open(page, 'long');
+  const things = await frame.evaluate(
+    () => new Set([...document.querySelectorAll('[data-node]')].map(it => it.getAttribute('data-node'))).size,
+  );
+  console.log(head(`Working on a page of ${things} things, of which 3,000 are items`));
+  const selected = await page.evaluate(async () => {
+    const rows = [...document.querySelectorAll<HTMLElement>('[aria-label="On this page"] [role=treeitem]')];
+    const times: number[] = [];
+    for (let i = 0; i < 30; i++) {
+      const row = rows[2 + ((i * 7) % (rows.length - 4))];
+      if (!row || row.ariaSelected === 'true') continue;
+      const began = performance.now();
+      row.click();
+      await new Promise<void>(resolve => {
+        const look = () => (row.ariaSelected === 'true' ? resolve() : requestAnimationFrame(look));
+        look();
+      });
+      times.push(performance.now() - began);
+      await new Promise(resolve => setTimeout(resolve, 60));
+    }
+    return times;
+  });
+  console.log(limit('selecting a thing until the bench shows it, median', median(selected), 50));
+  console.log(limit('the same, p95', quantile(selected, 0.95), 50));
+  await write(frame, '[data-node=long-list-40-12] [data-part=words]');
+  const typing = await longestScript(page, () =>
+    page.keyboard.type('The boat leaves at six, and the tea with it.', { delay: 30 }),
+  );
+  console.log(limit('typing into an entry: the longest run of script', typing, 32));
+  const next = await longestScript(page, () => page.keyboard.press('Enter'));
+  console.log(limit('the next entry by Enter: the longest run of script', next, 32));
+  const kept = await longestScript(page, () => page.keyboard.press('Escape'));
+  console.log(limit('keeping it: the longest run of script', kept, 32));
+
+  const boats = await open(page, 'boats?node=boats-table&part=table');
+  console.log(head('A table of 500 rows'));
+  await write(boats, '[data-node=boats-row-250] td:nth-child(3)');
+  const cell = await longestScript(page, () => page.keyboard.type('about seven', { delay: 30 }));
+  console.log(limit('typing into a cell on the page: the longest run of script', cell, 32));
+  const below = await longestScript(page, () => page.keyboard.press('Enter'));
+  console.log(limit('on to the cell below: the longest run of script', below, 32));
+  await page.keyboard.press('Escape');
+  await page.evaluate(() => {
+    for (const it of document.querySelectorAll('summary'))
+      if (it.textContent === 'Content' && it.parentElement instanceof HTMLDetailsElement)
+        it.parentElement.open = true;
+  });
+  await page.locator('::-p-aria([name="Edit as a grid"])').click();
+  await page.waitForSelector('[role=grid]');
+  await new Promise(resolve => setTimeout(resolve, 1000));
+  const moves = await longestScript(page, async () => {
+    for (let i = 0; i < 60; i++) await page.keyboard.press(i % 4 === 3 ? 'ArrowRight' : 'ArrowDown');
+    await page.keyboard.press('PageDown');
+  });
+  console.log(limit('walking through the grid: the longest run of script', moves, 32));
+  const begun = await longestScript(page, () => page.keyboard.type('08:15', { delay: 30 }));
+  console.log(limit('writing in a cell of it: the longest run of script', begun, 32));
+  const done = await longestScript(page, () => page.keyboard.press('Enter'));
+  console.log(limit('keeping it: the longest run of script', done, 32));
+} finally {
+  await browser.close();
+  await scratch.end();
+}
