@@ -1,7 +1,7 @@
-import { type Edit, SCHEMA } from '@cove/core';
-import type { Page } from 'puppeteer-core';
+import type { Frame } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { startScratch } from '../scripts/lib/scratch.mjs';
+import { Demo } from './demo';
 import { longestScript } from './longestScript';
 import { listsOn, longPage, tablePage } from './longPage';
 import { head, limit, median, quantile } from './statistics';
@@ -10,32 +10,8 @@ import { head, limit, median, quantile } from './statistics';
 const scratch = await startScratch({ environment: { COVE_LOG_LEVEL: 'silent' } });
 const browser = await launchBrowser({ width: 1280, height: 800 });
 
-const send = async (page: Page, id: string, edits: readonly Edit[]): Promise<void> => {
-  const status = await page.evaluate(
-    async (change, schema) => {
-      const answer = await fetch(`/api/sites/tolvane/changes?schema=${schema}`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(change),
-      });
-      return `${answer.status} ${answer.ok ? '' : await answer.text()}`;
-    },
-    { id, edits: [...edits] },
-    SCHEMA,
-  );
-  if (!status.startsWith('200')) throw new Error(status);
-};
-const open = async (page: Page, path: string) => {
-  await page.goto(`${scratch.program.address}/sites/tolvane/pages/${path}`);
-  const handle = await page.waitForSelector('iframe[title=Page]');
-  const frame = await handle?.contentFrame();
-  if (!frame) throw new Error('no page');
-  await frame.waitForSelector('main [data-node] [data-part]');
-  await new Promise(resolve => setTimeout(resolve, 2000));
-  return frame;
-};
 /** Begins to write in something on the page. */
-const write = async (frame: Awaited<ReturnType<typeof open>>, selector: string) => {
+const write = async (frame: Frame, selector: string) => {
   await frame.$eval(selector, it => {
     it.scrollIntoView({ block: 'center' });
     for (const type of ['click', 'dblclick']) it.dispatchEvent(new MouseEvent(type, { bubbles: true }));
@@ -46,13 +22,13 @@ const write = async (frame: Awaited<ReturnType<typeof open>>, selector: string) 
 
 try {
   const page = await browser.newPage();
-  await page.goto(scratch.program.address);
-  await page.locator('::-p-aria([name="Enter the demo"])').click();
-  await page.waitForSelector('iframe[title=Specimen]');
-  await send(page, 'bench-long', [...longPage('long'), ...listsOn('long')]);
-  await send(page, 'bench-table', tablePage('boats', 500));
+  const demo = await Demo.enter(page, scratch.program.address);
+  await demo.change('bench-long', [...longPage('long'), ...listsOn('long')]);
+  await demo.change('bench-table', tablePage('boats', 500));
+  const settle = () => new Promise(resolve => setTimeout(resolve, 2000));
 
-  const frame = await open(page, 'long');
+  const frame = await demo.open('long');
+  await settle();
   const things = await frame.evaluate(
     () => new Set([...document.querySelectorAll('[data-node]')].map(it => it.getAttribute('data-node'))).size,
   );
@@ -86,7 +62,8 @@ try {
   const kept = await longestScript(page, () => page.keyboard.press('Escape'));
   console.log(limit('keeping it: the longest run of script', kept, 32));
 
-  const boats = await open(page, 'boats?node=boats-table&part=table');
+  const boats = await demo.open('boats?node=boats-table&part=table');
+  await settle();
   console.log(head('A table of 500 rows'));
   await write(boats, '[data-node=boats-row-250] td:nth-child(3)');
   const cell = await longestScript(page, () => page.keyboard.type('about seven', { delay: 30 }));

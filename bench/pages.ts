@@ -1,6 +1,6 @@
-import { SCHEMA } from '@cove/core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { startScratch } from '../scripts/lib/scratch.mjs';
+import { Demo } from './demo';
 import { longestScript } from './longestScript';
 import { longPage } from './longPage';
 import { head, limit, median, quantile } from './statistics';
@@ -12,27 +12,10 @@ const PAGE = 'long';
 
 try {
   const page = await browser.newPage();
-  await page.goto(scratch.program.address);
-  await page.locator('::-p-aria([name="Enter the demo"])').click();
-  await page.waitForSelector('iframe[title=Specimen]');
-  const status = await page.evaluate(
-    async (edits, schema) => {
-      const answer = await fetch(`/api/sites/tolvane/changes?schema=${schema}`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ id: 'bench-long-page', edits }),
-      });
-      return `${answer.status} ${answer.ok ? '' : await answer.text()}`;
-    },
-    longPage(PAGE),
-    SCHEMA,
-  );
-  if (!status.startsWith('200')) throw new Error(status);
-  await page.goto(`${scratch.program.address}/sites/tolvane/pages/${PAGE}`);
-  const handle = await page.waitForSelector('iframe[title=Page]');
-  const frame = await handle?.contentFrame();
-  await frame?.waitForSelector('main [data-node] [data-part]');
-  if (!frame) throw new Error('no page');
+  const demo = await Demo.enter(page, scratch.program.address);
+  await demo.change('bench-long-page', longPage(PAGE));
+  const frame = await demo.open(PAGE);
+  const handle = await page.$('iframe[title=Page]');
   const size = await frame.evaluate(() => ({
     sections: document.querySelectorAll('main > [data-node]').length,
     widgets: new Set(

@@ -1,18 +1,9 @@
 import { applyChange, type Edit, publishSite, SETTINGS, type Site } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
-import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import axe from 'axe-core';
-import type { Browser, Page } from 'puppeteer-core';
+import { describe, expect, it } from '@jest/globals';
 import { addWidget } from '../packages/core/src/commands/index.ts';
 import { isItem, WIDGETS } from '../packages/core/src/widgets/index.ts';
-import { launchBrowser } from '../scripts/lib/browser.mjs';
-
-const HOST = 'http://published.invalid';
-const TYPES: Record<string, string> = {
-  html: 'text/html; charset=utf-8',
-  css: 'text/css; charset=utf-8',
-  js: 'text/javascript; charset=utf-8',
-};
+import { publishedPages } from './support/published.ts';
 
 const after = (site: Site, edits: readonly Edit[]): Site => {
   const applied = applyChange(site, { edits });
@@ -57,68 +48,12 @@ function withAll(): Site {
   return site;
 }
 
-let browser: Browser;
-let page: Page;
-let files: ReadonlyMap<string, string> = new Map();
-let errors: string[] = [];
-beforeAll(async () => {
-  browser = await launchBrowser();
-  page = await browser.newPage();
-  await page.setRequestInterception(true);
-  page.on('pageerror', error => errors.push(String(error)));
-  page.on('request', request => {
-    if (request.url().startsWith('data:')) return void request.continue();
-    const { pathname } = new URL(request.url());
-    const path = pathname.slice(1) + (pathname.endsWith('/') ? 'index.html' : '');
-    const body = files.get(path);
-    void request.respond(
-      body === undefined
-        ? { status: 404, body: '' }
-        : { status: 200, contentType: TYPES[path.split('.').pop() ?? ''] ?? 'text/plain', body },
-    );
-  });
-});
-afterAll(() => browser.close());
-
-async function open(site: Site, path: string, scripts = true): Promise<void> {
-  files = publishSite(site).files;
-  errors = [];
-  await page.setJavaScriptEnabled(scripts);
-  await page.goto('about:blank');
-  await page.goto(`${HOST}/${path}/`);
-}
-/** What axe-core finds wrong (Deque axe-core, its own rules). */
-const violations = async () => {
-  await page.evaluate(axe.source);
-  return page.evaluate(async () => {
-    const run = (globalThis as unknown as { axe: typeof import('axe-core') }).axe.run('main');
-    return (await run).violations.map(
-      it => `${it.id}: ${it.nodes.map(node => node.target.join(' ')).join('; ')}`,
-    );
-  });
-};
-const boxes = async () => {
-  // A picture that cannot be had takes another box once that is known.
-  await page.$$eval('img', all =>
-    Promise.all(
-      all.map(it => {
-        it.loading = 'eager';
-        return it.decode().catch(() => null);
-      }),
-    ),
-  );
-  return page.$$eval('main *', all =>
-    all.flatMap(it => {
-      if (it.getClientRects().length === 0) return [];
-      if (['inline', 'contents'].includes(getComputedStyle(it).display) || it.closest('svg')) return [];
-      const { left, right, top } = it.getBoundingClientRect();
-      return [{ name: `${it.tagName} ${it.className}`, left, right, top }];
-    }),
-  );
-};
+const published = publishedPages();
+const open = (site: Site, path: string, scripts = true) =>
+  published.it.open(publishSite(site).files, `${path}/`, scripts);
 /** Words of the page that are laid out, in nothing that is skipped. */
 const wordsSeen = () =>
-  page.$$eval('main *', all =>
+  published.it.page.$$eval('main *', all =>
     all
       .filter(it => it.checkVisibility({ contentVisibilityAuto: false }))
       .flatMap(it => [...it.childNodes].filter(node => node.nodeType === Node.TEXT_NODE))
@@ -132,15 +67,17 @@ describe.each(PAGES)('a published page with one of every widget, page %s', path 
     ['wide', 1280],
     ['narrow', 390],
   ])('has nothing that axe-core finds wrong, %s, and nothing that sticks out', async (_, width) => {
-    await page.setViewport({ width, height: 900 });
+    await published.it.page.setViewport({ width, height: 900 });
     await open(site, path);
-    expect(await page.$$eval('main > *', all => all.length)).toBe(SHOWN.length);
-    expect(await violations()).toEqual([]);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
-    expect(errors).toEqual([]);
+    expect(await published.it.page.$$eval('main > *', all => all.length)).toBe(SHOWN.length);
+    expect(await published.it.violations('main')).toEqual([]);
+    expect(await published.it.page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(
+      true,
+    );
+    expect(published.it.errors).toEqual([]);
   });
   it('says the same where no script runs, and more where something would be closed', async () => {
-    await page.setViewport({ width: 1280, height: 900 });
+    await published.it.page.setViewport({ width: 1280, height: 900 });
     await open(site, path);
     const there = await wordsSeen();
     await open(site, path, false);
@@ -149,17 +86,12 @@ describe.each(PAGES)('a published page with one of every widget, page %s', path 
     expect(there.filter(it => !without.has(it))).toEqual([]);
   });
   it('is its own mirror image in a language that is written leftward', async () => {
-    await page.setViewport({ width: 1280, height: 900 });
+    await published.it.page.setViewport({ width: 1280, height: 900 });
     await open(site, path);
-    const there = await boxes();
+    const there = await published.it.boxes('main');
     await open(after(site, [{ op: 'set', id: SETTINGS, path: ['language'], value: 'ar' }]), path);
-    const mirrored = await boxes();
-    const width = await page.evaluate(() => document.documentElement.clientWidth);
+    const mirrored = await published.it.boxes('main');
     expect(mirrored.map(it => it.name)).toEqual(there.map(it => it.name));
-    const wrong = there.filter((it, i) => {
-      const image = mirrored[i];
-      return !image || Math.abs(width - image.right - it.left) > 1 || Math.abs(image.top - it.top) > 1;
-    });
-    expect(wrong).toEqual([]);
+    expect(await published.it.unmirrored(there, mirrored)).toEqual([]);
   });
 });

@@ -9,65 +9,22 @@ import {
   type WidgetRecord,
 } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
-import axe from 'axe-core';
-import type { Browser, KeyInput, Page } from 'puppeteer-core';
-import { launchBrowser } from '../scripts/lib/browser.mjs';
+import { beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
+import type { KeyInput, Page } from 'puppeteer-core';
+import { publishedPages } from './support/published.ts';
 
 const demo = tolvane(() => 'abcdef0123456789.webp');
-const HOST = 'http://published.invalid';
-const TYPES: Record<string, string> = {
-  html: 'text/html; charset=utf-8',
-  css: 'text/css; charset=utf-8',
-  js: 'text/javascript; charset=utf-8',
-};
-
-let browser: Browser;
+const published = publishedPages();
 let page: Page;
-let files: ReadonlyMap<string, string> = publishSite(demo).files;
-let asked: string[] = [];
-let errors: string[] = [];
-
-beforeAll(async () => {
-  browser = await launchBrowser();
-  page = await browser.newPage();
-  await page.setRequestInterception(true);
-  page.on('pageerror', error => errors.push(String(error)));
-  page.on('request', request => {
-    if (request.url().startsWith('data:')) return void request.continue();
-    const { pathname } = new URL(request.url());
-    const path = pathname.slice(1) + (pathname.endsWith('/') ? 'index.html' : '');
-    asked.push(path);
-    const body = files.get(path);
-    void request.respond(
-      body === undefined
-        ? { status: 404, body: '' }
-        : { status: 200, contentType: TYPES[path.split('.').pop() ?? ''] ?? 'text/plain', body },
-    );
-  });
+beforeAll(() => {
+  page = published.it.page;
 });
-afterAll(() => browser.close());
+let files: ReadonlyMap<string, string> = publishSite(demo).files;
 beforeEach(() => {
-  asked = [];
-  errors = [];
   files = publishSite(demo).files;
 });
-
-async function open(path: string, scripts = true): Promise<void> {
-  await page.setJavaScriptEnabled(scripts);
-  await page.goto('about:blank');
-  await page.goto(`${HOST}/${path}`);
-}
-
-const violations = async () => {
-  await page.evaluate(axe.source);
-  return page.evaluate(async () => {
-    const run = (globalThis as unknown as { axe: typeof import('axe-core') }).axe.run();
-    return (await run).violations.map(
-      it => `${it.id}: ${it.nodes.map(node => node.target.join(' ')).join('; ')}`,
-    );
-  });
-};
+const open = (path: string, scripts = true) => published.it.open(files, path, scripts);
+const violations = () => published.it.violations();
 /** Words that a reader sees: laid out, and in nothing that is skipped. */
 const seen = (words: string) =>
   page.evaluate(text => {
@@ -84,7 +41,7 @@ const press = (key: KeyInput) => page.keyboard.press(key);
 describe('an accordion on a published page', () => {
   it('asks for no script, and opens by pointer and by keys', async () => {
     await open('fares/');
-    expect(asked.filter(it => it.endsWith('.js'))).toEqual([]);
+    expect(published.it.asked.filter(it => it.endsWith('.js'))).toEqual([]);
     expect(await openEntries()).toEqual([]);
     expect(await seen('The boat waits')).toBe(false);
     await page.click('#w-asked-fog > summary');
@@ -149,10 +106,10 @@ describe('an accordion on a published page', () => {
 describe('tabs on a published page', () => {
   it('come with one module, which pages without tabs do not ask for', async () => {
     await open('sailings/');
-    expect(asked.filter(it => it.endsWith('.js'))).toHaveLength(1);
-    asked = [];
+    expect(published.it.asked.filter(it => it.endsWith('.js'))).toHaveLength(1);
+    published.it.asked = [];
     await open('');
-    expect(asked.filter(it => it.endsWith('.js'))).toEqual([]);
+    expect(published.it.asked.filter(it => it.endsWith('.js'))).toEqual([]);
   });
   it('show one panel, and another by pointer', async () => {
     await open('sailings/');
@@ -213,7 +170,7 @@ describe('tabs on a published page', () => {
   it('has nothing that axe-core finds', async () => {
     await open('sailings/');
     expect(await violations()).toEqual([]);
-    expect(errors).toEqual([]);
+    expect(published.it.errors).toEqual([]);
   });
 });
 
@@ -266,7 +223,7 @@ describe('tabs and accordions in each other', () => {
   it('open and show each by itself', async () => {
     files = publishSite(nested()).files;
     await open('nested/');
-    expect(errors).toEqual([]);
+    expect(published.it.errors).toEqual([]);
     const tabs = await page.$$eval('[role=tablist]', all =>
       all.map(list => [...list.children].map(it => it.getAttribute('aria-selected')).join()),
     );
@@ -288,37 +245,22 @@ describe('tabs and accordions in each other', () => {
 });
 
 describe('a page in a language that is written leftward', () => {
-  const boxes = () =>
-    page.$$eval('body *', all =>
-      all.flatMap(it => {
-        if (it.getClientRects().length === 0) return [];
-        if (['inline', 'contents'].includes(getComputedStyle(it).display) || it.closest('.skip, svg'))
-          return [];
-        const { left, right, top } = it.getBoundingClientRect();
-        return [{ name: `${it.tagName} ${it.className}`, left, right, top }];
-      }),
-    );
   it.each(['', 'sailings/', 'fares/', 'islands/'])(
     'has every box of “%s” where its mirror image has it',
     async path => {
       await page.setViewport({ width: 1280, height: 900 });
       await open(path);
-      const there = await boxes();
+      const there = await published.it.boxes();
       const applied = applyChange(demo, {
         edits: [{ op: 'set', id: SETTINGS, path: ['language'], value: 'ar' }],
       });
       if (!applied.ok) throw new Error(applied.problem.message);
       files = publishSite(applied.value.site).files;
       await open(path);
-      const mirrored = await boxes();
-      const width = await page.evaluate(() => document.documentElement.clientWidth);
+      const mirrored = await published.it.boxes();
       expect(there.length).toBeGreaterThan(20);
       expect(mirrored.length).toBe(there.length);
-      const wrong = there.filter((it, i) => {
-        const image = mirrored[i];
-        return !image || Math.abs(width - image.right - it.left) > 1 || Math.abs(image.top - it.top) > 1;
-      });
-      expect(wrong).toEqual([]);
+      expect(await published.it.unmirrored(there, mirrored)).toEqual([]);
     },
   );
 });
