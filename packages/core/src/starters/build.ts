@@ -22,7 +22,7 @@ import {
 import { parseSlot, type Styles } from '../slots/index.ts';
 import { parsePropertyValue, parseTokenValue, type Tokens } from '../tokens/index.ts';
 import type { TokenType, Value } from '../values/index.ts';
-import type { ReadyLook } from './looks/look.ts';
+import type { ReadyLook } from './looks/index.ts';
 
 type Typed = Readonly<Record<string, string | number>>;
 

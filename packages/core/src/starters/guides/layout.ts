@@ -1,5 +1,5 @@
 import type { SiteBuilder } from '../build.ts';
-import { positionLooks } from '../looks/position.ts';
+import { looksOf } from '../looks/index.ts';
 
 /**
  * How things are laid out in every guide of ours, by the names that all of them have for sizes: sections and what pages share,
@@ -67,6 +67,8 @@ export function layout(
   );
   b.default('heading', { 'text/marginTop': '{size.space.four}' }, { type: 'longForm' });
   for (const element of ['picture', 'quote'])
-    for (const [i, look] of positionLooks(element).entries())
+    for (const [i, look] of looksOf(element)
+      .filter(it => it.axis === 'position')
+      .entries())
       b.readyLook(id(`${element}-position-${i + 1}`), look);
 }

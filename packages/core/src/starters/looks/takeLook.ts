@@ -4,7 +4,7 @@ import { variantsOf } from '../../guide/index.ts';
 import { type Edit, newId, putRecord, type Site, type VariantRecord } from '../../site/index.ts';
 import { parseSlot } from '../../slots/index.ts';
 import { isLoose, type Value } from '../../values/index.ts';
-import type { ReadyLook } from './look.ts';
+import type { ReadyLook } from './index.ts';
 
 /** Nothing, less than nothing and halves of a thing are no steps of a scale. */
 const staysAsItIs = (value: Value): boolean =>

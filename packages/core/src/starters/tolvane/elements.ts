@@ -1,7 +1,7 @@
 import { corners, line } from '../../widgets/kit/baseline.ts';
+import { TABLE_CARDS } from '../../widgets/table/looks.ts';
 import type { SiteBuilder } from '../build.ts';
 import { layout } from '../guides/layout.ts';
-import { TABLE_CARDS } from '../looks/table.ts';
 
 /** How every kind of thing looks, and the variants it has. */
 export function elements(b: SiteBuilder): void {

@@ -1,5 +1,6 @@
 import { element, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
+import { accordionLooks } from './looks.ts';
 
 /** Entries of which the titles show, and the rest of each when it is opened. */
 export const accordion = element({
@@ -8,6 +9,7 @@ export const accordion = element({
   family: 'structure',
   parts: { accordion: { label: 'Accordion', kind: 'box' } },
   axes: ['look'],
+  looks: accordionLooks,
   holds: 'accordion',
   accepts: ['accordionEntry'],
   holdsAtFirst: [

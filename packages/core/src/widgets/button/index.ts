@@ -3,6 +3,7 @@ import { element, plain, programStyles } from '../kit/element.ts';
 import { iconOf } from '../kit/icon.ts';
 import { linkOf } from '../kit/link.ts';
 import { h, linkAttrs } from '../kit/markup.ts';
+import { buttonLooks } from './looks.ts';
 
 export const button = element({
   name: 'button',
@@ -14,6 +15,7 @@ export const button = element({
     label: { label: 'Label', kind: 'label', inside: 'box', shows: 'label' },
   },
   axes: ['kind', 'size'],
+  looks: buttonLooks,
   holds: null,
   program: programStyles({
     'box/display': 'inline-flex',

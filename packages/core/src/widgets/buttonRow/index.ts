@@ -1,5 +1,6 @@
 import { element, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
+import { buttonRowLooks } from './looks.ts';
 
 /** Buttons side by side; they wrap where there is no room. */
 export const buttonRow = element({
@@ -8,6 +9,7 @@ export const buttonRow = element({
   family: 'action',
   parts: { box: { label: 'Row', kind: 'box' } },
   axes: ['arrangement'],
+  looks: buttonRowLooks,
   holds: 'box',
   program: programStyles({
     'box/display': 'flex',

@@ -2,6 +2,7 @@ import { plainOf, richText } from '../../content/index.ts';
 import { corners, flatHeading, flatParagraph, linkStates, runBaseline, sides } from '../kit/baseline.ts';
 import { element, plain, programStyles, rich } from '../kit/element.ts';
 import { h, runParts, runsToNodes } from '../kit/markup.ts';
+import { calloutLooks } from './looks.ts';
 
 const LEVELS = [2, 3, 4, 5, 6] as const;
 
@@ -17,6 +18,7 @@ export const callout = element({
     ...runParts('paragraph'),
   },
   axes: ['look'],
+  looks: calloutLooks,
   holds: null,
   program: programStyles({
     'box/display': 'flex',

@@ -1,5 +1,6 @@
 import { element, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
+import { columnLooks } from './looks.ts';
 
 /** One of several that stand side by side in a section or group, its widgets below each other. */
 export const column = element({
@@ -8,6 +9,7 @@ export const column = element({
   family: 'structure',
   parts: { box: { label: 'Column', kind: 'box' } },
   axes: ['look'],
+  looks: columnLooks,
   holds: 'box',
   program: programStyles({
     'box/display': 'flex',

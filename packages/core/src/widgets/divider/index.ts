@@ -1,6 +1,7 @@
 import { element, programStyles } from '../kit/element.ts';
 import { iconOf } from '../kit/icon.ts';
 import { h } from '../kit/markup.ts';
+import { dividerLooks } from './looks.ts';
 
 const bare = (part: string, side: 'Top' | 'Left') => ({
   ...Object.fromEntries(
@@ -29,6 +30,7 @@ export const divider = element({
     mark: { label: 'Mark', kind: 'icon', inside: 'box' },
   },
   axes: ['look'],
+  looks: dividerLooks,
   holds: null,
   program: programStyles({
     ...bare('line', 'Top'),

@@ -11,6 +11,7 @@ import { iconOf } from '../kit/icon.ts';
 import { linkOf } from '../kit/link.ts';
 import { h, linkAttrs } from '../kit/markup.ts';
 import { image } from '../picture/index.ts';
+import { featureLooks } from './looks.ts';
 
 const LEVELS = [2, 3, 4, 5, 6] as const;
 
@@ -34,6 +35,7 @@ export const feature = element({
     },
   },
   axes: ['look'],
+  looks: featureLooks,
   holds: null,
   program: programStyles({
     'box/display': 'flex',

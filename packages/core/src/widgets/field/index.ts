@@ -1,6 +1,7 @@
 import { corners, line, sides } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { CHILDREN, h, type VElement } from '../kit/markup.ts';
+import { fieldLooks } from './looks.ts';
 
 const KINDS = ['text', 'email', 'tel', 'number', 'date', 'long', 'choice', 'tick'] as const;
 
@@ -50,6 +51,7 @@ export const field = element({
     message: { label: 'Message', kind: 'text', inside: 'box', shows: 'message' },
   },
   axes: ['look'],
+  looks: fieldLooks,
   holds: 'control',
   accepts: ['fieldChoice'],
   sampleHolds: [],

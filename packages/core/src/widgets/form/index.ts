@@ -1,5 +1,6 @@
 import { element, plain, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
+import { formLooks } from './looks.ts';
 
 /**
  * What frames the fields of one form, and whatever stands between them. Nothing is sent yet: a form of the method `dialog`
@@ -14,6 +15,7 @@ export const form = element({
     needed: { label: 'Note on what is required', kind: 'text', inside: 'box' },
   },
   axes: ['look'],
+  looks: formLooks,
   holds: 'box',
   holdsAtFirst: [{ widget: 'field' }, { widget: 'field' }],
   sampleHolds: [{ widget: 'field' }],

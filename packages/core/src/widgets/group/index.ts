@@ -1,5 +1,6 @@
 import { element, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
+import { groupLooks } from './looks.ts';
 
 /** Holds widgets beside or below each other. */
 export const group = element({
@@ -8,6 +9,7 @@ export const group = element({
   family: 'structure',
   parts: { box: { label: 'Box', kind: 'box', states: ['hover'] } },
   axes: ['arrangement'],
+  looks: groupLooks,
   holds: 'box',
   program: programStyles({
     'box/display': 'flex',

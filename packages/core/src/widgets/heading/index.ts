@@ -1,6 +1,7 @@
 import { flatHeading } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { h } from '../kit/markup.ts';
+import { headingLooks } from './looks.ts';
 
 const LEVELS = [1, 2, 3, 4, 5, 6] as const;
 
@@ -11,6 +12,7 @@ export const heading = element({
   family: 'text',
   parts: { text: { label: 'Heading', kind: 'heading', shows: 'text' } },
   axes: ['look'],
+  looks: headingLooks,
   holds: null,
   program: programStyles({
     ...flatHeading('text'),

@@ -2,6 +2,7 @@ import { corners, iconBaseline } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { iconOf } from '../kit/icon.ts';
 import { h } from '../kit/markup.ts';
+import { iconLooks } from './looks.ts';
 
 /** An icon of the set, or one of the brand's own; the shape behind it is its box. */
 export const icon = element({
@@ -13,6 +14,7 @@ export const icon = element({
     icon: { label: 'Icon', kind: 'icon', inside: 'box' },
   },
   axes: ['size', 'shape'],
+  looks: iconLooks,
   holds: null,
   program: programStyles({
     'box/display': 'inline-flex',

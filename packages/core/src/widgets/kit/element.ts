@@ -3,6 +3,7 @@ import { accepts, type PartKind, propertyOf } from '../../properties/index.ts';
 import { must } from '../../result/index.ts';
 import { parseSlot, type State, type Styles } from '../../slots/index.ts';
 import { parseLiteral, role, type Value } from '../../values/index.ts';
+import type { Looks } from './looks.ts';
 import type { MarkupContext, VElement } from './markup.ts';
 
 export interface Part {
@@ -60,6 +61,8 @@ export interface ElementType {
   parts: Readonly<Record<string, Part>>;
   /** Axes of its variants, in the order in which they rank. */
   axes: readonly string[];
+  /** What a guide can take as variants, by axis and name. */
+  looks?: Looks;
   /** Of these, axes whose variants show in long-form text alone. */
   longFormAxes?: readonly string[];
   /** The part that widgets are placed in; null where it takes none. */

@@ -1,5 +1,6 @@
 import { element, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
+import { listLooks } from './looks.ts';
 
 export const ORDERS = ['free', 'numbered'] as const;
 
@@ -10,6 +11,7 @@ export const list = element({
   family: 'text',
   parts: { box: { label: 'List', kind: 'box' } },
   axes: ['look'],
+  looks: listLooks,
   holds: 'box',
   accepts: ['listItem'],
   holdsAtFirst: [

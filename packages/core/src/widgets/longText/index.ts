@@ -1,5 +1,6 @@
 import { element, programStyles } from '../kit/element.ts';
 import { h } from '../kit/markup.ts';
+import { longTextLooks } from './looks.ts';
 
 /**
  * Holds texts, headings, pictures and what else an article is made of, in one column that is good to read. Everything in it
@@ -15,6 +16,7 @@ export const longText = element({
     row: { label: 'Further rows', kind: 'box', inside: 'box' },
   },
   axes: ['look'],
+  looks: longTextLooks,
   holds: 'row',
   longForm: true,
   holdsAtFirst: [{ widget: 'text' }],

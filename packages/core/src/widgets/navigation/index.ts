@@ -1,6 +1,7 @@
 import { flatList } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { CHILDREN, h, type MadeItem, type MarkupContext } from '../kit/markup.ts';
+import { navigationLooks } from './looks.ts';
 
 const DEPTHS = [1, 2, 3] as const;
 const ENTRIES = ['pages, then entries', 'entries'] as const;
@@ -15,6 +16,7 @@ export const navigation = element({
     list: { label: 'List', kind: 'box', inside: 'box' },
   },
   axes: ['look'],
+  looks: navigationLooks,
   holds: 'list',
   accepts: ['navigationEntry'],
   sampleHolds: [],

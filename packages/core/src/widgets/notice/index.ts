@@ -2,6 +2,7 @@ import { plainOf, richText } from '../../content/index.ts';
 import { corners, flatParagraph, line, runBaseline, sides } from '../kit/baseline.ts';
 import { element, plain, programStyles, rich } from '../kit/element.ts';
 import { h, runParts, runsToNodes } from '../kit/markup.ts';
+import { noticeLooks } from './looks.ts';
 
 /** News of the day. Its status is a variant of the guide and a word before it, so that colour is not all that tells. */
 export const notice = element({
@@ -15,6 +16,7 @@ export const notice = element({
     ...runParts('paragraph'),
   },
   axes: ['status', 'look'],
+  looks: noticeLooks,
   holds: null,
   program: programStyles({
     'box/display': 'block',

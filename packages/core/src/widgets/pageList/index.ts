@@ -11,6 +11,7 @@ import { element, plain, programStyles } from '../kit/element.ts';
 import { iconOf } from '../kit/icon.ts';
 import { linkOf } from '../kit/link.ts';
 import { h, type MarkupContext, type PageBranch } from '../kit/markup.ts';
+import { pageListLooks } from './looks.ts';
 
 const LEVELS = [2, 3, 4, 5, 6] as const;
 const SHOWN = ['yes', 'no'] as const;
@@ -37,6 +38,7 @@ export const pageList = element({
     none: { label: 'Words where there are no pages', kind: 'text', inside: 'list', host: 'none' },
   },
   axes: ['look', 'arrangement'],
+  looks: pageListLooks,
   holds: null,
   listsPages: true,
   program: programStyles({

@@ -1,6 +1,7 @@
 import { flatFigure } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { h, type MarkupContext, type VNode } from '../kit/markup.ts';
+import { pictureLooks } from './looks.ts';
 
 /** An `img` with its dimensions; a plain drawn ground where no picture is chosen, so that the layout holds. */
 export function image(assetId: unknown, alt: string, context: MarkupContext): VNode {
@@ -27,6 +28,7 @@ export const picture = element({
     caption: { label: 'Caption', kind: 'text', inside: 'box', shows: 'caption' },
   },
   axes: ['frame', 'position'],
+  looks: pictureLooks,
   longFormAxes: ['position'],
   holds: null,
   program: programStyles({

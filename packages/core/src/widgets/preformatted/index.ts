@@ -1,6 +1,7 @@
 import { corners, focusRing, sides } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { h } from '../kit/markup.ts';
+import { preformattedLooks } from './looks.ts';
 
 /** Text whose lines and spaces stay as they are written: code, verse, a plan of letters. */
 export const preformatted = element({
@@ -12,6 +13,7 @@ export const preformatted = element({
     text: { label: 'Text', kind: 'text', inside: 'box', shows: 'text' },
   },
   axes: ['look'],
+  looks: preformattedLooks,
   holds: null,
   program: programStyles({
     'box/display': 'block',

@@ -2,6 +2,7 @@ import { plainOf, richText } from '../../content/index.ts';
 import { flatFigure, flatParagraph, linkStates, runBaseline } from '../kit/baseline.ts';
 import { element, plain, programStyles, rich } from '../kit/element.ts';
 import { h, runParts, runsToNodes } from '../kit/markup.ts';
+import { quoteLooks } from './looks.ts';
 
 /** Somebody's words, and whose they are. */
 export const quote = element({
@@ -16,6 +17,7 @@ export const quote = element({
     source: { label: 'Source', kind: 'text', inside: 'box', shows: 'source' },
   },
   axes: ['look', 'position'],
+  looks: quoteLooks,
   longFormAxes: ['position'],
   holds: null,
   program: programStyles({

@@ -2,6 +2,7 @@ import { sides } from '../kit/baseline.ts';
 import { type ElementType, element, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
 import { groundBase, groundMarkup, groundParts, groundProgram } from './grounds.ts';
+import { headerLooks, sectionLooks } from './looks.ts';
 
 export { EDGES, LAYERS } from './grounds.ts';
 
@@ -16,6 +17,7 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
       ...groundParts,
     },
     axes: name === 'header' ? ['width', 'padding', 'scrolling'] : ['width', 'padding'],
+    looks: name === 'header' ? headerLooks : sectionLooks,
     holds: 'inner',
     sampleHolds: ['heading', 'text', 'button'].map(widget => ({ widget })),
     base: groundBase,

@@ -1,6 +1,7 @@
 import { focusRing } from '../kit/baseline.ts';
 import { element, programStyles } from '../kit/element.ts';
 import { h } from '../kit/markup.ts';
+import { siteTitleLooks } from './looks.ts';
 
 export const siteTitle = element({
   name: 'siteTitle',
@@ -8,6 +9,7 @@ export const siteTitle = element({
   family: 'navigation',
   parts: { link: { label: 'Title', kind: 'heading', states: ['hover', 'focus', 'selected'] } },
   axes: ['look'],
+  looks: siteTitleLooks,
   holds: null,
   program: programStyles({
     'link/color': 'role.heading',

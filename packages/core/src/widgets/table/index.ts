@@ -2,6 +2,7 @@ import { isColumns, plainOf, richText } from '../../content/index.ts';
 import { focusRing } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { CHILDREN, h, type MadeItem } from '../kit/markup.ts';
+import { tableLooks } from './looks.ts';
 
 const HEADINGS = ['row and column', 'row', 'column', 'none'] as const;
 
@@ -17,6 +18,7 @@ export const table = element({
     rows: { label: 'Rows', kind: 'box', inside: 'table' },
   },
   axes: ['look', 'arrangement'],
+  looks: tableLooks,
   holds: 'rows',
   accepts: ['tableRow'],
   holdsAtFirst: [

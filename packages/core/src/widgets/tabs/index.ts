@@ -1,6 +1,7 @@
 import { element, plain, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
 import { source } from './behaviour.source.ts';
+import { tabsLooks } from './looks.ts';
 
 /** Panels of which one shows, and a row of tabs to choose it by. Without a script all panels show, and the tabs lead to them. */
 export const tabs = element({
@@ -13,6 +14,7 @@ export const tabs = element({
     panels: { label: 'Panels', kind: 'box', inside: 'tabs' },
   },
   axes: ['look'],
+  looks: tabsLooks,
   holds: 'panels',
   accepts: ['tab'],
   holdsAtFirst: [

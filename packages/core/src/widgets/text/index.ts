@@ -2,6 +2,7 @@ import { plainOf, richText } from '../../content/index.ts';
 import { flatParagraph, linkStates, runBaseline } from '../kit/baseline.ts';
 import { element, programStyles, rich } from '../kit/element.ts';
 import { h, runParts, runsToNodes } from '../kit/markup.ts';
+import { textLooks } from './looks.ts';
 
 export const text = element({
   name: 'text',
@@ -20,6 +21,7 @@ export const text = element({
     ...runParts('paragraph'),
   },
   axes: ['look'],
+  looks: textLooks,
   holds: null,
   program: programStyles({
     'box/display': 'flex',

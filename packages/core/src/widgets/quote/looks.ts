@@ -1,8 +1,7 @@
-import { above, below, left, padded, readyLooks } from './look.ts';
-import { positionLooks } from './position.ts';
+import { above, below, type Looks, left, POSITIONS, padded } from '../kit/looks.ts';
 
-export const quoteLooks = [
-  ...readyLooks('quote', 'look', {
+export const quoteLooks: Looks = {
+  look: {
     Barred: { ...left('box', 'role.accent', '3px'), 'box/paddingLeft': '1.5rem' },
     Card: { 'box/backgroundColor': 'role.raised', ...padded('box', '1.5rem'), 'box/borderLeftStyle': 'none' },
     'Between lines': {
@@ -15,6 +14,6 @@ export const quoteLooks = [
       'paragraph/textAlign': 'center',
       'source/textAlign': 'center',
     },
-  }),
-  ...positionLooks('quote'),
-];
+  },
+  position: POSITIONS,
+};

@@ -1,8 +1,7 @@
-import { around, padded, readyLooks } from './look.ts';
-import { positionLooks } from './position.ts';
+import { around, type Looks, POSITIONS, padded } from '../kit/looks.ts';
 
-export const pictureLooks = [
-  ...readyLooks('picture', 'frame', {
+export const pictureLooks: Looks = {
+  frame: {
     Lined: around('picture', 'role.line'),
     Matted: {
       ...around('box', 'role.line'),
@@ -11,6 +10,6 @@ export const pictureLooks = [
     },
     Tilted: { 'box/rotate': -1.5, ...padded('box', '0.75rem'), 'box/backgroundColor': 'role.raised' },
     Square: { 'picture/aspectRatio': 1, 'picture/objectFit': 'cover' },
-  }),
-  ...positionLooks('picture'),
-];
+  },
+  position: POSITIONS,
+};

@@ -1,4 +1,4 @@
-import { around, below, padded, readyLooks } from './look.ts';
+import { around, below, type Looks, padded } from '../kit/looks.ts';
 
 /** Rows as cards where there is no room for columns: each cell in a line of its own, with what its column is about before it. */
 export const TABLE_CARDS = {
@@ -23,8 +23,8 @@ export const TABLE_CARDS = {
   'cellLabel@narrow/color': 'role.muted',
 };
 
-export const tableLooks = [
-  ...readyLooks('table', 'look', {
+export const tableLooks: Looks = {
+  look: {
     Boxed: {
       ...around('cell', 'role.line'),
       ...around('figure', 'role.line'),
@@ -53,6 +53,6 @@ export const tableLooks = [
       'figure/borderBottomStyle': 'none',
       'side/borderBottomStyle': 'none',
     },
-  }),
-  ...readyLooks('table', 'arrangement', { 'Rows as cards': TABLE_CARDS }),
-];
+  },
+  arrangement: { 'Rows as cards': TABLE_CARDS },
+};

@@ -1,7 +1,0 @@
-import { above, padded, readyLooks } from './look.ts';
-
-export const columnLooks = readyLooks('column', 'look', {
-  Panel: { 'box/backgroundColor': 'role.raised', ...padded('box', '1.5rem') },
-  'Lined above': { ...above('box', 'role.line'), 'box/paddingTop': '1rem' },
-  Centred: { 'box/alignItems': 'center', 'box/textAlign': 'center' },
-});

@@ -1,7 +1,0 @@
-import { above, around, padded, readyLooks } from './look.ts';
-
-export const featureLooks = readyLooks('feature', 'look', {
-  Outlined: { ...around('box', 'role.line'), ...padded('box', '1.5rem') },
-  'Lined above': { ...above('box', 'role.accent', '3px'), 'box/paddingTop': '1rem' },
-  Centred: { 'box/alignItems': 'center', 'title/textAlign': 'center', 'text/textAlign': 'center' },
-});

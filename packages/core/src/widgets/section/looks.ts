@@ -1,0 +1,18 @@
+import type { Looks } from '../kit/looks.ts';
+
+const room = (top: string) => ({ 'box/paddingTop': top, 'box/paddingBottom': top });
+
+/** Of sections and of what all pages share, which are made alike. */
+export const sectionLooks: Looks = {
+  width: {
+    'Text width': { 'inner/maxWidth': '38rem' },
+    'Whole width': { 'inner/maxWidth': 'none' },
+    'Edge to edge': { 'inner/maxWidth': 'none', 'box/paddingLeft': '0rem', 'box/paddingRight': '0rem' },
+  },
+  padding: { None: room('0rem'), Snug: room('1.5rem'), Roomy: room('7rem') },
+};
+
+export const headerLooks: Looks = {
+  ...sectionLooks,
+  scrolling: { 'Stays in view': { 'box/position': 'sticky', 'box/top': '0px' } },
+};
