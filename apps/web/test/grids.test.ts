@@ -1,10 +1,19 @@
 /** @jest-environment jsdom */
-import { plainOf } from '@cove/core';
+import { type Grid, LIMITS, must, plainOf } from '@cove/core';
 import { describe, expect, it } from '@jest/globals';
 import { gridOfHtml, htmlOfGrid } from '../src/tables/gridOfHtml.ts';
-import { fileOfGrid, gridOfFile, gridOfText, lineOf, textOfGrid } from '../src/tables/gridOfText.ts';
+import {
+  fileOfGrid,
+  lineOf,
+  gridOfFile as readFile,
+  gridOfText as readText,
+  textOfGrid,
+} from '../src/tables/gridOfText.ts';
 
-const plain = (grid: ReturnType<typeof gridOfText> | null) => grid?.map(row => row.map(plainOf));
+const gridOfText = (text: string): Grid => must(readText(text));
+const gridOfFile = (text: string): Grid => must(readFile(text));
+
+const plain = (grid: Grid | null) => grid?.map(row => row.map(plainOf));
 
 describe('cells off a clipboard', () => {
   it('are parted by tabs, in quotes where they hold tabs, lines or quotes', () => {
@@ -58,6 +67,15 @@ describe('a table of HTML', () => {
       ],
     ];
     expect(gridOfHtml(htmlOfGrid(grid))).toEqual(grid);
+  });
+});
+
+describe('too much at once', () => {
+  const much = 'a\t'.repeat(LIMITS.typed.cells);
+  it('is told before it is read', () => {
+    expect(readText(much)).toMatchObject({ ok: false, problem: { code: 'too-long' } });
+    expect(readFile(much)).toMatchObject({ ok: false, problem: { code: 'too-long' } });
+    expect(gridOfHtml(`<table><tr><td>${much}</table>`)).toBeNull();
   });
 });
 

@@ -58,7 +58,12 @@ export function pasteCells(
   written: Written,
   around: Around,
 ): boolean {
-  const grid = gridOfText(text);
+  const read = gridOfText(text);
+  if (!read.ok) {
+    around.refuse(read.problem.message);
+    return true;
+  }
+  const grid = read.value;
   if (grid.length < 2 && (grid[0]?.length ?? 0) < 2) return false;
   written.end();
   const rows = rowsIn(around.site(), table);

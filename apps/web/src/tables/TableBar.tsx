@@ -2,6 +2,7 @@ import {
   addColumn,
   addRows,
   gridOf,
+  LIMITS,
   moveColumn,
   moveNode,
   ok,
@@ -19,9 +20,6 @@ import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { fileOfGrid, gridOfFile } from './gridOfText.ts';
 import type { GridOfTable } from './useGrid.ts';
-
-/** Bytes of a file of values that is read in one go. */
-const MOST_BYTES = 2_000_000;
 
 /** What can be done with the rows and columns of a table, and with the whole of it. */
 export function TableBar({ table, grid }: { table: WidgetRecord; grid: GridOfTable }) {
@@ -62,14 +60,16 @@ export function TableBar({ table, grid }: { table: WidgetRecord; grid: GridOfTab
     if (edits.length > 0 && run(ok(edits), 'Move a column')) select({ ...at, column: at.column + by });
   };
   const take = async (chosen: File) => {
-    if (chosen.size > MOST_BYTES) {
-      toast.error('This file is larger than 2 MB. Take one with fewer rows.');
+    // A character takes four bytes at most; what is longer is not read at all.
+    if (chosen.size > LIMITS.typed.cells * 4) {
+      toast.error('This file is too large. Take one with fewer rows.');
       return;
     }
     const read = gridOfFile(await chosen.text());
-    if (read.length === 0) toast.error('There are no rows in this file.');
-    else if (run(replaceGrid(session.site, table.id, read), `Take ${chosen.name}`))
-      toast(`${(read.length - 1).toLocaleString('en')} rows of ${chosen.name} stand in the table now.`);
+    if (!read.ok) toast.error(read.problem.message);
+    else if (read.value.length === 0) toast.error('There are no rows in this file.');
+    else if (run(replaceGrid(session.site, table.id, read.value), `Take ${chosen.name}`))
+      toast(`${(read.value.length - 1).toLocaleString('en')} rows of ${chosen.name} stand in the table now.`);
   };
   const save = () => {
     const link = document.createElement('a');

@@ -1,8 +1,9 @@
-import type { Id, RichText, Site, WidgetRecord } from '@cove/core';
+import { type Id, ok, type RichText, type Site, type WidgetRecord } from '@cove/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { X } from 'lucide-react';
 import { memo, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
+import { toast } from 'sonner';
 import { Button } from '../ui/Button.tsx';
 import { CellEditor } from './CellEditor.tsx';
 import type { After } from './cellKeys.ts';
@@ -138,10 +139,10 @@ function Cells({ site, table, onClose }: { site: Site; table: WidgetRecord; onCl
     if (writing) return;
     event.preventDefault();
     event.stopPropagation();
-    const cells =
-      gridOfHtml(event.clipboardData.getData('text/html')) ??
-      gridOfText(event.clipboardData.getData('text/plain'));
-    if (cells.length > 0) grid.paste(cells);
+    const cells = gridOfHtml(event.clipboardData.getData('text/html'));
+    const read = cells ? ok(cells) : gridOfText(event.clipboardData.getData('text/plain'));
+    if (!read.ok) toast.error(read.problem.message);
+    else if (read.value.length > 0) grid.paste(read.value);
   };
   const cellUnder = ({ target }: { target: EventTarget }): At | null => {
     const cell = target instanceof Element ? target.closest<HTMLElement>('[data-column]') : null;

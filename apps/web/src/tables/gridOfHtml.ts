@@ -1,4 +1,4 @@
-import { type Grid, MOST_COLUMNS, parseLink, type RichText, type TextRun } from '@cove/core';
+import { type Grid, LIMITS, MOST_COLUMNS, parseLink, type RichText, type TextRun } from '@cove/core';
 
 const MARKS: Readonly<Record<string, Omit<TextRun, 'text' | 'link'>>> = {
   B: { strong: true },
@@ -38,9 +38,12 @@ function wordsIn(cell: Element): RichText {
   return lines;
 }
 
-/** The cells of the first table in HTML from a clipboard, such as a spreadsheet puts there; null where there is none. */
+/**
+ * The cells of the first table in HTML from a clipboard, such as a spreadsheet puts there; null where there is none, or too
+ * much of it to be looked through.
+ */
 export function gridOfHtml(html: string): Grid | null {
-  if (!/<table\b/i.test(html)) return null;
+  if (html.length > LIMITS.typed.cells || !/<table\b/i.test(html)) return null;
   // Nothing in a document that is only parsed is run or fetched.
   const table = new DOMParser().parseFromString(html, 'text/html').querySelector('table');
   if (!table) return null;

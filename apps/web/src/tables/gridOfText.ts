@@ -1,19 +1,23 @@
-import { cellWords, type Grid, plainOf, type RichText } from '@cove/core';
+import { cellWords, type Grid, LIMITS, ok, plainOf, type Result, type RichText, tooLong } from '@cove/core';
 import Papa from 'papaparse';
 
 /**
  * Cells as a spreadsheet puts them on the clipboard: a line a row, parted by tabs, in quotes where they hold either. Text
  * without a tab is one column.
  */
-export function gridOfText(text: string): Grid {
+export function gridOfText(text: string): Result<Grid> {
+  const problem = tooLong(text, LIMITS.typed.cells);
+  if (problem) return problem;
   const { data } = Papa.parse<string[]>(text.replace(/\r?\n$/, ''), { delimiter: '\t' });
-  return data.map(row => row.map(cellWords));
+  return ok(data.map(row => row.map(cellWords)));
 }
 
 /** The rows of a file of values parted by commas, semicolons or tabs (RFC 4180); which of them is found out. */
-export function gridOfFile(text: string): Grid {
+export function gridOfFile(text: string): Result<Grid> {
+  const problem = tooLong(text, LIMITS.typed.cells);
+  if (problem) return problem;
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-  return data.map(row => row.map(cellWords));
+  return ok(data.map(row => row.map(cellWords)));
 }
 
 const plainRows = (grid: Grid): string[][] => grid.map(row => row.map(plainOf));

@@ -50,6 +50,8 @@ export const LIMITS = {
     shapes: 2000,
     /** What the clipboard holds of a site. */
     clip: 20_000_000,
+    /** Cells off the clipboard, or a file of values. */
+    cells: 2_000_000,
     /** Brackets, one within another. */
     brackets: 32,
   },
