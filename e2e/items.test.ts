@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { until, walkDemo } from './support/program.ts';
+import { PROGRAM, until, walkDemo } from './support/program.ts';
 
 const demo = walkDemo();
 const outline = () =>
@@ -90,6 +90,31 @@ describe('items of a holder', () => {
       'the variant it had before',
     );
     await walker.kept();
+  });
+
+  it('become plain widgets where they are pasted without a holder, and that is told', async () => {
+    const { walker } = demo;
+    await walker.page.browserContext().overridePermissions(PROGRAM, ['clipboard-read', 'clipboard-write']);
+    const held = async (key: 'c' | 'v') => {
+      await walker.page.keyboard.down('Control');
+      await walker.page.keyboard.press(key);
+      await walker.page.keyboard.up('Control');
+    };
+    await (await walker.row('What if I miss the last boat?')).click();
+    await walker.row('What if I miss the last boat?', true);
+    await held('c');
+    await walker.says('is copied.');
+    await (await walker.row('Asked at the window')).click();
+    await walker.row('Asked at the window', true);
+    await held('v');
+    await walker.says('Pasted as plain widgets: an entry stands only in an accordion.');
+    await stands(
+      'its title as a heading, and what stood in it',
+      '2 Asked at the window',
+      '2 What if I miss the last boat?',
+    );
+    await walker.click('Undo');
+    await until(outline, rows => !rows.includes('2 What if I miss the last boat?'), 'as it was');
   });
 
   it('answer to clicks and keys where the page is tried', async () => {
