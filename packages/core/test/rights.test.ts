@@ -399,6 +399,18 @@ describe('the right an edit needs', () => {
       }),
     ).toBe('style');
     expect(rightOf({ op: 'set', id: 'asked-fog', path: ['at', 'parent'], value: 'asked' })).toBe('choice');
+    // Further in or out in one list is still a matter of what the list says; out of it, or into a circle, is none.
+    const into = (id: Id, parent: Id): Edit => ({
+      op: 'set',
+      id,
+      path: ['at'],
+      value: { parent, order: 'V' },
+    });
+    expect(rightOf(into('fares-with-bag', 'fares-with-prams'))).toBe('content');
+    expect(rightOf(into('fares-with-milk', 'fares-with'))).toBe('content');
+    expect(rightOf(into('fares-with-milk', 'foot-nav'))).toBe('choice');
+    const circle = { ...entry, id: 'around', at: { parent: 'around', order: 'V' } };
+    expect(rightOf({ op: 'put', record: circle }, into('fares-with-milk', 'around'))).toBe('choice');
   });
 
   it('cannot be lowered by putting a record first and altering it in the same change', () => {

@@ -19,11 +19,11 @@ const putting = <K extends Kind>(kind: K, record: RecordMap[K], get: Get): Right
   kindNamed(kind).rightToPut(record, get);
 const rightToPut = (record: SiteRecord, get: Get): Right => putting(record.kind, record, get);
 
-const moving = <K extends Kind>(kind: K, record: RecordMap[K], parent: Id): Right | undefined =>
-  kindNamed(kind).rightToMove?.(record, parent);
+const moving = <K extends Kind>(kind: K, record: RecordMap[K], parent: Id, get: Get): Right | undefined =>
+  kindNamed(kind).rightToMove?.(record, parent, get);
 /** Undefined where moving it is as setting any field. */
-const rightToMove = (record: SiteRecord, to: unknown): Right | undefined =>
-  isObject(to) && typeof to.parent === 'string' ? moving(record.kind, record, to.parent) : undefined;
+const rightToMove = (record: SiteRecord, to: unknown, get: Get): Right | undefined =>
+  isObject(to) && typeof to.parent === 'string' ? moving(record.kind, record, to.parent, get) : undefined;
 
 /** Fields of a kind of record; its id and kind stay as they are. */
 export type FieldOf<K extends Kind> = Exclude<keyof RecordOf<K>, 'id' | 'kind'>;
@@ -60,7 +60,8 @@ export function rightsFor(edits: readonly Edit[], lookup: Pick<Lookup, 'get' | '
     if (edit.path[0] === 'at') moved = more(moved, rightToPut(record, get));
     const isWholePlace = edit.op === 'set' && edit.path[0] === 'at' && edit.path.length === 1;
     return (
-      (isWholePlace ? rightToMove(record, edit.value) : undefined) ?? rightToSet(record.kind, edit.path[0])
+      (isWholePlace ? rightToMove(record, edit.value, get) : undefined) ??
+      rightToSet(record.kind, edit.path[0])
     );
   });
 }

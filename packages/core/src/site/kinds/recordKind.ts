@@ -53,7 +53,7 @@ export interface RecordKind<R extends Recorded, G extends InGuide<R> | null = In
   /** What putting one there needs, and so taking it away; `get` finds other records as they are then. */
   rightToPut(record: R, get: (id: Id) => SiteRecord | undefined): Right;
   /** What moving one needs, where that depends on where it goes. */
-  rightToMove?(record: R, parent: Id): Right;
+  rightToMove?(record: R, parent: Id, get: (id: Id) => SiteRecord | undefined): Right;
   /** What setting or unsetting each field needs. */
   readonly rights: { readonly [F in Exclude<keyof R, 'id' | 'kind'>]-?: Right };
   /** What has to hold besides its references, where it was touched; `before` is what it was, if it was there. */

@@ -1,4 +1,5 @@
 import { type Content, referencesInContent } from '../../content/index.ts';
+import { LIMITS } from '../../limits/index.ts';
 import type { Problem } from '../../result/index.ts';
 import {
   canAccept,
@@ -13,7 +14,7 @@ import { BadField, Fields, isObject } from '../fields.ts';
 import { checkNesting } from '../nesting.ts';
 import { content } from '../readContent.ts';
 import { declarations, onElement, styles } from '../readStyles.ts';
-import type { Declaring, Id, Wearer } from '../records.ts';
+import type { Declaring, Id, SiteRecord, Wearer } from '../records.ts';
 import type { Reference } from '../reference.ts';
 import type { Scene } from '../scene.ts';
 import { withArticle } from '../withArticle.ts';
@@ -52,6 +53,18 @@ const readParked = (fields: Fields) =>
     f.finish();
     return parked;
   });
+
+/** What holds the items that something is or stands right below: entries below an entry are still those of one list. */
+function holderAround(id: Id, get: (id: Id) => SiteRecord | undefined): Id {
+  let at = id;
+  // A change that is not worked out yet may put things into each other.
+  for (let i = 0; i < LIMITS.nesting; i++) {
+    const record = get(at);
+    if (record?.kind !== 'widget' || !isAnItem(record)) return at;
+    at = record.at.parent;
+  }
+  return id;
+}
 
 const isAnItem = ({ widget }: Pick<WidgetRecord, 'widget'>): boolean => isItem(elementNamed(widget));
 const isEmpty = (it: object) => Object.keys(it).length === 0;
@@ -139,7 +152,10 @@ export const widget: RecordKind<WidgetRecord, null> = {
     const parent = get(record.at.parent);
     return isAnItem(record) || (parent?.kind === 'widget' && isAnItem(parent)) ? 'content' : 'choice';
   },
-  rightToMove: (record, parent) => (isAnItem(record) && parent === record.at.parent ? 'content' : 'choice'),
+  rightToMove: (record, parent, get) =>
+    isAnItem(record) && holderAround(record.at.parent, get) === holderAround(parent, get)
+      ? 'content'
+      : 'choice',
   rights: {
     widget: 'choice',
     content: 'content',
