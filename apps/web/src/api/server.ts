@@ -2990,7 +2990,7 @@ export interface operations {
                 readonly part: string;
                 readonly property: components["schemas"]["Object"];
                 readonly scheme?: string;
-                readonly state?: "rest" | "selected" | "valid" | "invalid" | "hover" | "focus" | "pressed" | "disabled";
+                readonly state?: "rest" | "alternate" | "selected" | "valid" | "invalid" | "hover" | "focus" | "pressed" | "disabled";
                 /** @description An element, instead of node and page */
                 readonly type?: string;
                 /** @description Ids of variants, joined by commas */
