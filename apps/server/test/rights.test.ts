@@ -1,4 +1,4 @@
-import { allRecords, type Edit, type Right, type SiteRecord } from '@cove/core';
+import { allRecords, type Edit, elementNamed, isItem, type Right, type SiteRecord } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { startWorld, type World } from './support/world';
@@ -31,7 +31,12 @@ if (!widget || !entry) throw new Error('the demo has no such button or entry');
 /** Widgets that hold nothing and set nothing, far more than are removed here. */
 const leaves = [...demo.kinds.widget.values()]
   .filter(it => Object.keys(it.styles).length === 0 && !demo.children.has(it.id) && it.id !== 'book')
-  .filter(it => !demo.kinds.widget.get(it.at.parent)?.widget.match(/^(accordionEntry|tab)$/))
+  // How many entries something has, and what stands in them, is what it says.
+  .filter(it => !isItem(elementNamed(it.widget)))
+  .filter(it => {
+    const holder = demo.kinds.widget.get(it.at.parent);
+    return !holder || !isItem(elementNamed(holder.widget));
+  })
   .map(it => it.id);
 
 /** Every kind of edit: what it does, and the right it needs. Each can be accepted from one who has that right. */
@@ -79,6 +84,16 @@ const EDITS: [string, Right, (n: number) => Record<string, unknown> | Edit][] = 
   ],
   ['a variant let go', 'choice', () => ({ op: 'unset', id: 'book', path: ['variants', 'size'] })],
   ['a new widget', 'choice', n => ({ op: 'put', record: { ...widget, id: `button-${n}`, wears: {} } })],
+  [
+    'an entry put below another',
+    'content',
+    n => ({
+      op: 'set',
+      id: 'fares-with-milk',
+      path: ['at'],
+      value: { parent: n % 2 ? 'fares-with-prams' : 'fares-with-bag', order: 'V' },
+    }),
+  ],
   ['a widget removed', 'choice', n => ({ op: 'remove', id: leaves[n % leaves.length] ?? '' })],
   [
     'a value set on one widget',
