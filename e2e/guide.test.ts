@@ -786,19 +786,21 @@ describe('before and after', () => {
 });
 
 describe('long words', () => {
-  it('keep their lines: the rows of a table are edited as they stand', async () => {
+  it('keep their lines: a plan is edited as it stands', async () => {
     await walker.open('pages/sailings?node=sailings-table');
     const canvas = await walker.frame('Page');
-    const rows = () => canvas.$$eval('[data-node=sailings-table] tbody tr', all => all.length);
-    const before = await rows();
-    const field = 'Rows, one a line, cells parted by |';
-    await walker.page.locator(`::-p-aria([name="${field}"])`).click();
+    await walker.choose('Add a widget', 'Preformatted');
+    const text = () => canvas.$eval('main pre', it => it.textContent ?? '');
+    await canvas.waitForSelector('main pre');
+    const before = await text();
+    const field = '::-p-aria([name="Text"][role="textbox"])';
+    await walker.page.locator(field).click();
     await walker.page.keyboard.down('Control');
     await walker.page.keyboard.press('End');
     await walker.page.keyboard.up('Control');
-    await walker.page.keyboard.type('\nCarrow | Hesk | 09:00 | 09:40');
+    await walker.page.keyboard.type('\n  ramp → deck 2');
     await walker.page.keyboard.press('Tab');
-    await until(rows, n => n === before + 1, 'a row more');
+    await until(text, it => it === `${before}\n  ramp → deck 2`, 'a line more');
     await undoAll();
   });
 });

@@ -408,34 +408,42 @@ describe('the pages', () => {
         at => at === offset,
         `the cursor at ${offset}`,
       );
-    const items = '[data-node=fares-with] > li';
+    const entries = '[data-node=fares-with] > li';
+    const items = `${entries} > [data-part=words]`;
     const list = await texts(items);
     const looks = () =>
-      fares.$$eval(items, all => all.map(it => `${it.className} ${getComputedStyle(it).fontSize}`));
+      fares.$$eval(entries, all => all.map(it => `${it.className} ${getComputedStyle(it).fontSize}`));
     const [look] = await looks();
-    await walker.clickOnCanvas('[data-node=fares-with] > li:last-child');
-    await walker.clickOnCanvas('[data-node=fares-with] > li:last-child', 2);
-    await writing('ul[contenteditable=true]');
+    const bag = '[data-node=fares-with-bag] > [data-part=words]';
+    await walker.clickOnCanvas(bag);
+    await walker.clickOnCanvas(bag, 2);
+    await writing('[data-part=words][contenteditable=true]');
     await walker.press('End');
-    await cursorAt(list.at(-1)?.length ?? 0);
+    await cursorAt(list[1]?.length ?? 0);
     await walker.press('Enter');
+    await until(
+      () => texts(items),
+      all => all.length === list.length + 1 && all[2] === '',
+      'an entry more, which is written in',
+    );
+    await writing('[data-part=words][contenteditable=true]');
     await walker.page.keyboard.type('A bike');
     await until(
       () => texts(items),
-      all => all.at(-1) === 'A bike',
-      'an item more',
+      all => all[2] === 'A bike',
+      'its words',
     );
     expect(new Set(await looks())).toEqual(new Set([look]));
     await walker.press('Control', 'z');
     await until(
       () => texts(items),
-      all => all.join() === list.join(),
+      all => all[2] === '',
       'one step back',
     );
     await walker.press('Control', 'y');
     await until(
       () => texts(items),
-      all => all.at(-1) === 'A bike',
+      all => all[2] === 'A bike',
       'and forth',
     );
     await walker.press('Escape');
@@ -465,8 +473,8 @@ describe('the pages', () => {
     );
     expect(await fares.$eval(box, it => it.children.length)).toBe(2);
     await walker.kept();
-    await undo();
-    await undo();
+    // The words beside the title, those of the new entry, and the entry itself.
+    for (let i = 0; i < 3; i++) await undo();
     await until(
       () => texts(items),
       all => all.join() === list.join(),
