@@ -227,6 +227,30 @@ describe('the grid of a table', () => {
     await walker.click('Undo');
     await until(lines, it => it[1] === 'Hesk | Carrow | 07:10 | 07:50', 'as it was');
   });
+  it('has links in its cells, and keeps what is written when another cell is clicked', async () => {
+    const { walker } = demo;
+    await page().click('#cell-2-1');
+    await walker.press('Enter');
+    await page().waitForSelector('[role=grid] [contenteditable=true]');
+    await walker.press('Control', 'a');
+    await walker.choose('Link the selected words', 'Fares');
+    await page().waitForSelector('[role=grid] [contenteditable=true] a');
+    await page().click('#cell-3-3');
+    const frame = await walker.frame('Page');
+    await until(
+      () => frame.$eval('[data-node=first-bree] td:nth-child(2)', it => it.innerHTML),
+      html => /<a [^>]*data-part="link"[^>]*>Sant Bree<\/a>/.test(html),
+      'the link',
+    );
+    expect(await at()).toBe('cell-3-3');
+    expect((await lines())[3]).toBe('Hesk | Little Hesk | 08:00 | 08:10');
+    await walker.click('Undo');
+    await until(
+      () => frame.$eval('[data-node=first-bree] td:nth-child(2)', it => it.innerHTML),
+      html => !html.includes('<a '),
+      'as it was',
+    );
+  });
   it('adds, moves and deletes rows and columns', async () => {
     const { walker } = demo;
     await page().click('#cell-1-1');

@@ -40,8 +40,9 @@ export function CellEditor({
     },
     onBlur: ({ event }) => {
       const { relatedTarget } = event;
-      // The bar with emphasis and links belongs to it.
-      if (relatedTarget instanceof Node && frame.current?.contains(relatedTarget)) return;
+      // The bar with emphasis and links belongs to it, and so does the menu that opens from there.
+      if (relatedTarget instanceof Element)
+        if (frame.current?.contains(relatedTarget) || relatedTarget.closest('[role=menu]')) return;
       end.current('here');
     },
   });

@@ -61,8 +61,8 @@ function Cells({ site, table, onClose }: { site: Site; table: WidgetRecord; onCl
   const grid = useGrid(site, table);
   const { at, block, columns, rows, size, select } = grid;
   const scroller = useRef<HTMLDivElement>(null);
-  /** What is written in the current cell; a text where typing began it. */
-  const [writing, setWriting] = useState<{ typed: string | null } | null>(null);
+  /** The cell that is written in; with a text where typing began it. */
+  const [writing, setWriting] = useState<{ at: At; typed: string | null } | null>(null);
   const dragging = useRef(false);
   const virtual = useVirtualizer({
     count: rows.length,
@@ -80,11 +80,11 @@ function Cells({ site, table, onClose }: { site: Site; table: WidgetRecord; onCl
   }, [at.row, rows.length, virtual]);
 
   const write = (typed: string | null) => {
-    if (columns.length > 0) flushSync(() => setWriting({ typed }));
+    if (columns.length > 0) flushSync(() => setWriting({ at, typed }));
   };
-  const done = (words: RichText | null, after: After) => {
+  const done = (cell: At, words: RichText | null, after: After) => {
     setWriting(null);
-    if (words) grid.write(at, words);
+    if (words) grid.write(cell, words);
     const step = STEPS[after];
     if (!step) return;
     scroller.current?.focus();
@@ -150,7 +150,12 @@ function Cells({ site, table, onClose }: { site: Site; table: WidgetRecord; onCl
   };
   const press = (event: React.PointerEvent) => {
     const it = cellUnder(event);
-    if (!it || event.button !== 0 || (writing && it.row === at.row && it.column === at.column)) return;
+    if (!it || event.button !== 0) return;
+    if (writing) {
+      if (it.row === writing.at.row && it.column === writing.at.column) return;
+      // Its words are kept as it goes.
+      setWriting(null);
+    }
     dragging.current = true;
     select(it, event.shiftKey);
   };
@@ -176,15 +181,21 @@ function Cells({ site, table, onClose }: { site: Site; table: WidgetRecord; onCl
       template={template}
       figures={columns.map(it => it.kind === 'figures').join()}
       current={row === at.row ? at.column : -1}
+      written={writing?.at.row === row ? writing.at.column : -1}
       from={row >= block.top && row <= block.bottom ? block.left : -1}
       to={row >= block.top && row <= block.bottom ? block.right : -1}
     >
-      {writing && row === at.row && (
+      {writing && row === writing.at.row && (
         <CellEditor
-          label={row === 0 ? `Heading of column ${at.column + 1}` : `Row ${row}, column ${at.column + 1}`}
-          value={grid.words(at)}
+          key={writing.at.column}
+          label={
+            row === 0
+              ? `Heading of column ${writing.at.column + 1}`
+              : `Row ${row}, column ${writing.at.column + 1}`
+          }
+          value={grid.words(writing.at)}
           typed={writing.typed}
-          onDone={done}
+          onDone={(words, after) => done(writing.at, words, after)}
         />
       )}
     </Line>
@@ -248,6 +259,7 @@ const Line = memo(function Line({
   template,
   figures,
   current,
+  written,
   from,
   to,
   children,
@@ -260,6 +272,8 @@ const Line = memo(function Line({
   figures: string;
   /** The current column; −1 where it is in another line. */
   current: number;
+  /** The column that is written in; −1 likewise. */
+  written: number;
   from: number;
   to: number;
   children?: React.ReactNode;
@@ -295,7 +309,7 @@ const Line = memo(function Line({
           >
             {lineOf(cells[column] ?? [])}
           </span>
-          {current === column && children}
+          {written === column && children}
         </div>
       ))}
     </div>
