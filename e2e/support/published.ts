@@ -77,26 +77,33 @@ export class PublishedPages {
         }),
       ),
     );
-    return this.page.$$eval(`${within} *`, all =>
-      all.flatMap(it => {
+    // What is out of sight is skipped, keeps the room that it had, and would be on its way to its looks once it is asked for.
+    await this.page.addStyleTag({
+      content:
+        '*,*::details-content{content-visibility:visible!important;transition:none!important;animation:none!important}',
+    });
+    return this.page.$$eval(`${within} *`, all => {
+      return all.flatMap(it => {
         if (it.getClientRects().length === 0) return [];
         if (['inline', 'contents'].includes(getComputedStyle(it).display) || it.closest('.skip, svg'))
           return [];
         const { left, right, top } = it.getBoundingClientRect();
         return [{ name: `${it.tagName} ${it.className}`, left, right, top }];
-      }),
-    );
+      });
+    });
   }
 
   /** Of boxes before and after a page was turned around: those that do not stand where their mirror image has them. */
   async unmirrored(
     there: Awaited<ReturnType<PublishedPages['boxes']>>,
     mirrored: typeof there,
-  ): Promise<typeof there> {
+  ): Promise<{ there: (typeof there)[number]; mirrored: (typeof there)[number] | undefined }[]> {
     const width = await this.page.evaluate(() => document.documentElement.clientWidth);
-    return there.filter((it, i) => {
+    return there.flatMap((it, i) => {
       const image = mirrored[i];
-      return !image || Math.abs(width - image.right - it.left) > 1 || Math.abs(image.top - it.top) > 1;
+      const isImage =
+        image && Math.abs(width - image.right - it.left) <= 1 && Math.abs(image.top - it.top) <= 1;
+      return isImage ? [] : [{ there: it, mirrored: image }];
     });
   }
 }
