@@ -223,8 +223,28 @@ describe('a site as schema 3 left it', () => {
     });
     expect(
       words(site, 'times').map(it => printContent({ type: 'cells', label: '' }, it?.cells ?? null)),
-    ).toEqual(['Hesk | 07:10 | 6', 'Carrow | 07:55 | ', 'Sant Bree | 09:20 | 8']);
+    ).toEqual(['Hesk | 07:10 | 6', 'Carrow | 07:55', 'Sant Bree | 09:20 | 8']);
     expect(words(site, 'words')).toEqual([]);
+  });
+
+  it('keeps the words of a table that was wider than one can be, and takes no more room than they do', () => {
+    const table = (rows: string) => ({
+      id: 'wide',
+      kind: 'widget',
+      widget: 'table',
+      at: { parent: 'old', order: 'V' },
+      content: { rows },
+      variants: {},
+      wears: {},
+      styles: {},
+    });
+    const line = (letter: string) => Array.from({ length: 100 }, (_, i) => `${letter}${i}`).join(' | ');
+    const [wide, row] = upgradeRecord(table(`${line('h')}\n${line('c')}`), 3).map(it => must(readRecord(it)));
+    expect(JSON.stringify(wide)).toContain('h59 | h60');
+    expect(JSON.stringify(row)).toContain('c98 | c99');
+    const hostile = upgradeRecord(table(`${'h|'.repeat(5000)}\n${'a\n'.repeat(5000)}`), 3);
+    expect(hostile).toHaveLength(5001);
+    expect(JSON.stringify(hostile).length).toBeLessThan(2_000_000);
   });
 
   it('has an item for each choice of a field', () => {

@@ -151,6 +151,16 @@ describe('the cells of a table', () => {
     const long = made(replaceGrid(site, TABLE, grid(['Name', 'Number'], ...more)), site);
     expect(texts(long).slice(1)).toEqual(more);
   });
+  it('are no more at once than a change can make, which is told before any is made', () => {
+    const many = Array.from({ length: 20_001 }, () => [richText('x')]);
+    for (const it of [
+      pasteGrid(demo, TABLE, { index: 0, column: 0 }, many),
+      replaceGrid(demo, TABLE, [[], ...many]),
+    ])
+      expect(it).toMatchObject({ ok: false, problem: { code: 'too-much' } });
+    const entries = continueEntry(demo, 'fares-with-bag', richText('One'), many.flat());
+    expect(entries).toMatchObject({ ok: false, problem: { code: 'too-much' } });
+  });
   it('are published with their headings, each for its column or row', () => {
     const html = publishSite(demo).files.get('sailings/index.html') ?? '';
     expect(html).toMatch(/<th class="tableRow-side[^"]*" scope="row">Hesk<\/th>/);

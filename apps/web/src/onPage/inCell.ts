@@ -68,6 +68,8 @@ export function pasteCells(
   written.end();
   const rows = rowsIn(around.site(), table);
   const index = place.row === null ? -1 : rows.findIndex(it => it.id === place.row);
+  // Somebody may have deleted the row meanwhile.
+  if (place.row !== null && index < 0) return true;
   const pasted = pasteGrid(around.site(), table, { index, column: place.column }, grid);
   if (!pasted.ok) around.refuse(pasted.problem.message);
   else if (around.commit(pasted.value, 'Paste cells'))

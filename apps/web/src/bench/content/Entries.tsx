@@ -18,6 +18,7 @@ import {
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { X } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { toast } from 'sonner';
 import { useGo } from '../../navigation/go.ts';
 import { useCommit, useSession } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -132,7 +133,8 @@ function Entry({
       richText(keeps),
       others.map(it => richText(it)),
     );
-    if (made.ok && commit(made.value.edits, `Add ${withArticle(element.label)}`)) onWant(made.value.id);
+    if (!made.ok) toast.error(made.problem.message);
+    else if (commit(made.value.edits, `Add ${withArticle(element.label)}`)) onWant(made.value.id);
   };
   const remove = () => {
     const siblings = nodesUnder(session.site, entry.at.parent);
@@ -149,9 +151,9 @@ function Entry({
     else if (event.key === 'Escape' && typed !== null) setTyped(null);
     else if (event.key === 'Backspace' && to === 0 && number > 1) {
       keep(value);
-      const joined = value === '' ? null : joinEntry(session.site, entry.id);
-      if (!joined) remove();
-      else if (joined.ok && commit(joined.value.edits, 'Join two entries')) onWant(joined.value.id);
+      // What stands in it goes along, so an empty title takes nothing with it.
+      const joined = joinEntry(session.site, entry.id);
+      if (joined.ok && commit(joined.value.edits, 'Join two entries')) onWant(joined.value.id);
     } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
       keep(value);
       const moved = nudge(session.site, entry.id, event.key === 'ArrowUp' ? 'up' : 'down');

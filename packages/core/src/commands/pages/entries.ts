@@ -1,4 +1,5 @@
 import { inOneLine, isRichText, plainOf, type RichText } from '../../content/index.ts';
+import { LIMITS } from '../../limits/index.ts';
 import { fail, ok, type Result } from '../../result/index.ts';
 import {
   type Edit,
@@ -38,6 +39,12 @@ export function continueEntry(
   const element = entry && elementNamed(entry.widget);
   const field = element && wordsField(element);
   if (!entry || !isItem(element ?? elementNamed('text')) || field === undefined) return gone(id);
+  if (others.length > LIMITS.change.edits / 2)
+    return fail({
+      code: 'too-much',
+      message: 'These are too many entries at once. Add them in parts.',
+      expected: `at most ${LIMITS.change.edits / 2} entries`,
+    });
   const { parent } = entry.at;
   const index = nodesUnder(site, parent).indexOf(id);
   const { orders, rekeyed } = placesAt(site, parent, index + 1, [], others.length);

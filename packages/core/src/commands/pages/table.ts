@@ -89,6 +89,13 @@ const tooWide = () =>
     expected: `at most ${MOST_COLUMNS} columns`,
   });
 
+const tooLong = () =>
+  fail({
+    code: 'too-much',
+    message: 'These are too many rows at once. Take them in parts.',
+    expected: `at most ${LIMITS.change.edits} rows`,
+  });
+
 export function addColumn(site: Site, table: Id, index: number): Result<Edit[]> {
   const record = site.kinds.widget.get(table);
   if (!record) return ok([]);
@@ -190,6 +197,7 @@ export function pasteGrid(
   if (!record || grid.length === 0) return ok([]);
   const width = at.column + widthOf(grid);
   if (width > MOST_COLUMNS) return tooWide();
+  if (grid.length > LIMITS.change.edits) return tooLong();
   const rows = rowsIn(site, table);
   const columns = columnsIn(record);
   const headings = at.index < 0 ? grid[0] : undefined;
@@ -216,9 +224,7 @@ export function pasteGrid(
     else made.push([...into([], pasted)]);
   }
   if (made.length > 0) edits.push(...addRows(site, table, rows.length, made).edits);
-  return edits.length > LIMITS.change.edits
-    ? fail({ code: 'too-much', message: 'These are too many rows at once. Paste them in parts.' })
-    : ok(edits);
+  return edits.length > LIMITS.change.edits ? tooLong() : ok(edits);
 }
 
 /** Makes a table say what a file says, the first line of which heads the columns; rows keep their looks as far as they go. */
@@ -241,9 +247,7 @@ export function replaceGrid(site: Site, table: Id, [headings = [], ...body]: Gri
     ...rows.slice(body.length).map(({ id }): Edit => removeRecord(id)),
     ...addRows(site, table, rows.length, body.slice(rows.length)).edits,
   ];
-  return edits.length > LIMITS.change.edits
-    ? fail({ code: 'too-much', message: 'These are too many rows at once. Take a file with fewer.' })
-    : ok(edits);
+  return edits.length > LIMITS.change.edits ? tooLong() : ok(edits);
 }
 
 /** Empties a block of cells. */

@@ -26,6 +26,13 @@ const tableRows = (source: string): string[][] =>
     .filter(row => row !== '')
     .map(row => row.split('|').map(cell => cell.trim()));
 
+/** Columns that a table can have since. */
+const MOST_COLUMNS = 60;
+
+/** Cells that are as many as a table can have columns; what lay behind is in the last, parted as it was. */
+const within = (cells: readonly string[], most: number): string[] =>
+  cells.length <= most ? [...cells] : [...cells.slice(0, most - 1), cells.slice(most - 1).join(' | ')];
+
 /** Figures were known by how they look, a column at a time. */
 const isFigure = (text: string): boolean => /^[-+]?[\d.,:\s%€$£–-]+$/.test(text) && /\d/.test(text);
 
@@ -40,14 +47,17 @@ const LISTINGS: Readonly<Record<string, Listing>> = {
     field: 'rows',
     item: 'tableRow',
     apart(value) {
-      const [head = [], ...rows] = typeof value === 'string' ? tableRows(value) : [];
+      const [first = [], ...lines] = typeof value === 'string' ? tableRows(value) : [];
+      const head = within(first, MOST_COLUMNS);
+      // A row shows as many cells as the head has, and is kept no longer than it was.
+      const rows = lines.map(row => within(row.slice(0, first.length), MOST_COLUMNS));
       const columns = head.map((heading, i) => ({
         heading: words(heading),
         kind: rows.length > 0 && rows.every(row => isFigure(row[i] ?? '')) ? 'figures' : 'words',
       }));
       return {
         content: { columns: { columns }, head: 'row and column' },
-        items: rows.map(row => ({ cells: { cells: head.map((_, i) => words(row[i] ?? '')) } })),
+        items: rows.map(row => ({ cells: { cells: row.map(words) } })),
       };
     },
   },
