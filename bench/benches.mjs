@@ -2,6 +2,7 @@
 export const BENCHES = [
   'guide',
   'picker',
+  'brand',
   'canvas',
   'render',
   'records',

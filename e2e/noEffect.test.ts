@@ -46,7 +46,7 @@ describe('what is said to have no effect', () => {
     const cells = rows.map(row => printHtml(renderCell(site, row, column, row.element.sample, () => '')));
     await page.setViewport({ width: 1280, height: 900 });
     await page.setContent(
-      `<!doctype html><head><style>${sheetStyles(site)}</style></head><body>${cells.join('')}</body>`,
+      `<!doctype html><head><style>${sheetStyles(site)}</style></head><body class="grid">${cells.join('')}</body>`,
     );
     const found = await page.$$eval('[data-part]', all =>
       all.map(it => ({

@@ -95,6 +95,14 @@ describe('starting', () => {
     const first = await start();
     expect(first.text).toContain(origin);
     expect(first.text).toContain('demo@tolvane.example, password ferries-at-dawn');
+    // The address that is printed shows the demo, as soon as it is written.
+    const published = /Published at +(\S+)/.exec(first.text)?.[1] ?? '';
+    let page = await fetch(published);
+    for (let i = 0; i < 200 && page.status !== 200; i++) {
+      await new Promise(resolve => setTimeout(resolve, 100));
+      page = await fetch(published);
+    }
+    expect(await page.text()).toContain('Tolvane Ferries');
     const cookie = await signIn();
     const change = await fetch(`${origin}/api/sites/tolvane/changes?schema=${SCHEMA}`, {
       method: 'POST',

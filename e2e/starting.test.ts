@@ -4,14 +4,15 @@ import { PROGRAM, until, walkDemo } from './support/program.ts';
 const demo = walkDemo();
 
 describe('a new site', () => {
-  it('is seen before it is begun, and begins with a guide and pages of its own', async () => {
+  it('is seen before it is created, and begins with a guide and pages of its own', async () => {
     const { walker } = demo;
     await walker.page.goto(PROGRAM);
     await walker.click('New site');
-    const ready = await walker.frame('Ready site: A line with a timetable');
+    await walker.click('A ready-made site', 'radio');
+    const ready = await walker.frame('Preview: A business with opening hours');
     expect(
       await ready.$$eval('[class*=navigationEntry-link]', all => all.map(it => it.textContent)),
-    ).toContain('Timetable');
+    ).toContain('Opening hours');
     // Its pictures are there before it has any files.
     await until(
       () =>
@@ -19,21 +20,22 @@ describe('a new site', () => {
       width => width > 0,
       'a picture',
     );
-    await walker.page.$$eval('[role=radiogroup] input', all => {
-      const second = all[1];
-      if (second instanceof HTMLElement) second.click();
-    });
-    await walker.frame('Ready site: A small guide to a place');
+    await walker.click('A small portfolio', 'radio');
+    await walker.frame('Preview: A small portfolio');
     expect(await walker.violations()).toEqual([]);
-    await walker.click('Begin');
+    await walker.click('Create site');
     await walker.says('Enter a site name.');
-    await walker.type('Site name', 'Sant Bree by foot', null);
-    await walker.click('Begin');
+    await walker.type('Name', 'Sant Bree by foot', null);
+    await walker.click('Create site');
     await walker.frame('Specimen');
     expect(walker.page.url()).toBe(`${PROGRAM}/sites/sant-bree-by-foot/guide`);
     await walker.page.goto(`${PROGRAM}/sites/sant-bree-by-foot/pages`);
     const page = await walker.frame('Page');
     expect(await page.$$eval('main > *', all => all.length)).toBe(6);
+    // Nothing of the demo stands on it, and it is called by its name.
+    const words = await page.$eval('body', it => it.textContent ?? '');
+    expect(words).not.toMatch(/ferr|island|Tolvane|Hesk|Carrow|boat|\bsail/i);
+    expect(words).toContain('© Sant Bree by foot');
   });
 
   it('takes a section kept from another one, which comes with its words and wears the new guide', async () => {
@@ -87,7 +89,7 @@ describe('a new site', () => {
       'the footer of the other site',
     );
     await walker.click('Undo');
-    await until(footers, all => !/every day the sea allows/.test(all.join()), 'its own');
+    await until(footers, all => /© Sant Bree by foot/.test(all.join()), 'its own');
     await walker.kept();
     await walker.click('Section', 'button');
     await walker.click('Footer', 'radio');

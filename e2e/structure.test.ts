@@ -223,14 +223,14 @@ describe('a section', () => {
     });
     const [before = 0, second = 0] = await widths();
     expect(Math.abs(before - second)).toBeLessThan(1);
-    const handle = await walker.page.waitForSelector('[role=separator]');
+    const handle = await walker.page.waitForSelector('[role=separator][aria-label^=Border]');
     const box = await handle?.boundingBox();
     if (!box) throw new Error('no border');
     const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
     await walker.drag(from, { x: from.x + 50, y: from.y });
     const [wider = 0, other = 0] = await until(widths, ([it = 0]) => it > before + 40, 'a wider column');
     expect(Math.abs(wider + other - before - second)).toBeLessThan(2);
-    await (await walker.page.waitForSelector('[role=separator]'))?.focus();
+    await (await walker.page.waitForSelector('[role=separator][aria-label^=Border]'))?.focus();
     await walker.press('ArrowLeft');
     await until(widths, ([it = 0]) => it < wider - 8, 'a narrower column');
     expect(await walker.violations()).toEqual([]);
@@ -285,6 +285,7 @@ describe('text over a picture', () => {
     await walker.row('The crossing', true);
     await walker.find('ground');
     await walker.type('Ground', 'picture(pic-early-boat)');
+    await walker.clearSearch();
     await walker.says('Text over the picture');
     const told = () =>
       walker.page.$$eval('[aria-label="Text over the picture"] dd', all =>
@@ -317,6 +318,7 @@ describe('text over a picture', () => {
     if (!text) throw new Error(words);
     const worstPixel = async () => {
       const png = await walker.page.screenshot({
+        captureBeyondViewport: false,
         clip: { x: from.x, y: from.y, width: to.x - from.x, height: to.y - from.y },
       });
       const { data, info } = await sharp(png).raw().toBuffer({ resolveWithObject: true });

@@ -33,6 +33,8 @@ describe('the variants of an element', () => {
       'a row of its own in the specimen',
     );
     expect(lantern).toEqual(['0.5']);
+    await walker.clearSearch();
+    await walker.click('The kind itself');
     await walker.click('New ones begin with it', 'checkbox');
     await walker.click('Earlier', 'button');
     await kindsAre('Lantern', 'Outlined');

@@ -80,7 +80,10 @@ try {
   await page.goto(`${program}/sites/tolvane/guide`);
   await frame('Specimen');
   await named('New scheme from the palette…').click();
-  await named('It stands on: Lamp', 'button').click();
+  await named('Surface', 'combobox').click();
+  await page.keyboard.type('Lamp');
+  await page.locator('[role=option][data-label=Lamp]').click();
+  await page.waitForSelector('::-p-text(Where no swatch fits)');
   await shot('scheme-made');
   await page.goto(`${program}/sites/tolvane/guide`);
   await frame('Specimen');
@@ -131,13 +134,16 @@ try {
   await named('Browse looks…').click();
   await frame('Looks');
   await shot('looks');
-  await page.goto(`${program}/sites/tolvane/pages/home?node=crossing&find=background-image`);
+  await page.goto(`${program}/sites/tolvane/pages/home?node=crossing`);
   await frame('Page');
   await named('Edges and layers behind it').click();
   await (await page.waitForSelector('select[aria-label="Top edge"]')).select('wave');
-  await named('Ground', 'textbox').click({ count: 3 });
+  await named('Find a property', 'searchbox').fill('background-image');
+  await named('Ground', 'combobox').click({ count: 3 });
   await page.keyboard.type('picture(pic-early-boat)');
   await page.keyboard.press('Enter');
+  await named('Find a property', 'searchbox').click({ count: 3 });
+  await page.keyboard.press('Backspace');
   await page.waitForSelector('::-p-text(Lay a tint)');
   await shot('section');
   for (let i = 0; i < 2; i++) await named('Undo').click();
@@ -150,7 +156,11 @@ try {
   await shot('published');
   await page.goto(program);
   await named('New site').click();
-  await frame('Ready site: A line with a timetable');
+  await named('Name').fill('Carrow Bakehouse');
+  await named('Brand values').fill(
+    'Primary #0f4c5c, accent #e8863c\nheadings Fraunces, text Work Sans\nbase 17px, corners 4px',
+  );
+  await frame('Preview: A business with opening hours');
   await shot('new-site');
 
   const ines = await invited('ines@tolvane.example', 'Ines');

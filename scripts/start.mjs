@@ -65,6 +65,7 @@ try {
     COVE_SITES_PORT: String(sitesPort),
     COVE_LOG_LEVEL: process.env.COVE_LOG_LEVEL ?? 'warn',
     COVE_DEMO: large ? 'large' : (process.env.COVE_DEMO ?? 'small'),
+    COVE_DEMO_LIVE: process.env.COVE_DEMO_LIVE ?? 'on',
     // The letters of one’s own machine are read on it.
     COVE_OUTBOX: process.env.COVE_OUTBOX ?? 'open',
   };
@@ -73,7 +74,7 @@ try {
     throw error;
   });
   say(`\nCove Thread    http://localhost:${port}`);
-  say(`Published at   http://127.0.0.1:${sitesPort}/`);
+  say(`Published at   http://127.0.0.1:${sitesPort}/tolvane/`);
   say('Demo account   demo@tolvane.example, password ferries-at-dawn');
   say(`Mail           http://localhost:${port}/outbox (simulated; it never leaves this machine)`);
   say('Stop with Ctrl+C.\n');

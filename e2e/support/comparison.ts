@@ -17,7 +17,7 @@ import {
   printRules,
   propertyOf,
   renderCell,
-  rootBlock,
+  rootBlocks,
   type Scope,
   type Site,
   type SpecimenColumn,
@@ -44,7 +44,7 @@ export const sheetStyles = (site: Site) => {
     printLayerOrder(rules),
     BASE_CSS,
     printElementBases(null, 'sheet'),
-    ...[rootBlock(site, 'sheet'), ...schemeBlocks(site)].map(printBlock),
+    ...[...rootBlocks(site, { mode: 'sheet', gamut: 'srgb' }), ...schemeBlocks(site, 'srgb')].map(printBlock),
     printRules(site, rules, 'sheet'),
   ].join('\n');
 };
@@ -246,7 +246,7 @@ export async function compareColumn(
   const cells = rows.map(row => printHtml(renderCell(site, row, column, row.element.sample, () => '')));
   await page.setViewport({ width: 1280, height: 900 });
   await page.setContent(
-    `<!doctype html><head><style>${styles}</style>${still}</head><body>${cells.join('')}</body>`,
+    `<!doctype html><head><style>${styles}</style>${still}</head><body class="grid">${cells.join('')}</body>`,
   );
   const found = await findParts(page);
   const unit = `${viewportOf(site)[column.width] / 100}px`;

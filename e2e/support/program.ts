@@ -90,7 +90,11 @@ export class Walker {
   /** Writes into a field in place of what stands there. */
   async type(name: string, text: string, finish: 'Enter' | null = 'Enter'): Promise<void> {
     this.note(`type ${text} into ${name}`);
-    await this.locator(name, 'textbox').click({ count: 3 });
+    // A field with a list of choices is a combobox.
+    await this.page
+      .locator(`::-p-aria([name="${name}"][role="textbox"]), ::-p-aria([name="${name}"][role="combobox"])`)
+      .setTimeout(PATIENCE)
+      .click({ count: 3 });
     await this.page.keyboard.type(text);
     if (finish) await this.page.keyboard.press(finish);
   }
@@ -111,6 +115,11 @@ export class Walker {
       await this.locator(option, 'menuitem').click();
       return;
     }
+    if (await named?.evaluate(it => it instanceof HTMLInputElement)) {
+      await this.type(name, option, null);
+      await this.take(option);
+      return;
+    }
     const offered = async () => {
       const list = await this.locator(name, 'combobox').waitHandle();
       const value = await list.evaluate(
@@ -124,6 +133,12 @@ export class Walker {
     };
     const { list, value } = await until(offered, it => it.value !== null, `${name} should offer ${option}`);
     await list.select(value ?? '');
+  }
+
+  /** Takes a line of the list that belongs to a field, by what it is called. */
+  async take(option: string): Promise<void> {
+    this.note(`take ${option}`);
+    await this.page.locator(`[role=option][data-label="${option}"]`).setTimeout(PATIENCE).click();
   }
 
   /** A row of the outline whose text begins so; once it is there, and picked where that is asked. */
@@ -246,6 +261,12 @@ export class Walker {
   async find(words: string): Promise<void> {
     await this.locator('Find a property', 'searchbox').click({ count: 3 });
     await this.page.keyboard.type(words);
+  }
+
+  /** Leaves the search, so that the bench shows all it has. */
+  async clearSearch(): Promise<void> {
+    await this.find('');
+    await this.page.keyboard.press('Backspace');
   }
 
   style(frame: Frame, selector: string, property: string): Promise<string> {

@@ -56,15 +56,29 @@ export class PublishedPages {
     await this.page.goto(`${HOST}/${path}`);
   }
 
-  /** What axe-core finds wrong with the page, or with a part of it. */
-  async violations(within = 'html'): Promise<string[]> {
+  /** Has everything stand there in its own looks: what is out of sight is skipped, and would be on its way to them once it is asked for. */
+  private async settle(): Promise<void> {
+    await this.page.addStyleTag({
+      content:
+        '*,*::details-content{content-visibility:visible!important;transition:none!important;animation:none!important}',
+    });
+  }
+
+  /** What axe-core finds wrong with the page, or with a part of it; by one of its rules, or by all. */
+  async violations(within = 'html', rule?: string): Promise<string[]> {
+    await this.settle();
     await this.page.evaluate(axe.source);
-    return this.page.evaluate(async selector => {
-      const run = (globalThis as unknown as { axe: typeof import('axe-core') }).axe.run(selector);
-      return (await run).violations.map(
-        it => `${it.id}: ${it.nodes.map(node => node.target.join(' ')).join('; ')}`,
-      );
-    }, within);
+    return this.page.evaluate(
+      async (selector, only) => {
+        const { axe: run } = globalThis as unknown as { axe: typeof import('axe-core') };
+        const found = run.run(selector, only === undefined ? {} : { runOnly: [only] });
+        return (await found).violations.map(
+          it => `${it.id}: ${it.nodes.map(node => node.target.join(' ')).join('; ')}`,
+        );
+      },
+      within,
+      rule,
+    );
   }
 
   /** Where the boxes of all elements stand that have one, once every picture is there or known to be missing. */
@@ -77,11 +91,7 @@ export class PublishedPages {
         }),
       ),
     );
-    // What is out of sight is skipped, keeps the room that it had, and would be on its way to its looks once it is asked for.
-    await this.page.addStyleTag({
-      content:
-        '*,*::details-content{content-visibility:visible!important;transition:none!important;animation:none!important}',
-    });
+    await this.settle();
     return this.page.$$eval(`${within} *`, all => {
       return all.flatMap(it => {
         if (it.getClientRects().length === 0) return [];

@@ -43,16 +43,6 @@ function run(program, args, { allowFailure = false } = {}) {
   return result;
 }
 
-export const freePort = () =>
-  new Promise((resolve, reject) => {
-    const server = createServer();
-    server.once('error', reject);
-    server.listen(0, '127.0.0.1', () => {
-      const { port } = server.address();
-      server.close(() => resolve(port));
-    });
-  });
-
 /** Whether nobody listens on a port of the loopback address. */
 export const isFree = port =>
   new Promise(resolve => {
@@ -60,6 +50,18 @@ export const isFree = port =>
     server.once('error', () => resolve(false));
     server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)));
   });
+
+/** Ports that systems give to outgoing connections begin above these, so that none takes one between asking and listening. */
+const [LOWEST, HIGHEST] = [15_000, 32_000];
+
+/** A port of the loopback address on which nobody listens; another one each time, most likely. */
+export async function freePort() {
+  for (let tries = 0; tries < 200; tries++) {
+    const port = LOWEST + Math.floor(Math.random() * (HIGHEST - LOWEST));
+    if (await isFree(port)) return port;
+  }
+  throw new Error('no port is free');
+}
 
 const postgresIds = () => {
   const [uid, gid] = ['-u', '-g'].map(flag =>

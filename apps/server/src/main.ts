@@ -12,4 +12,5 @@ if (config.COVE_DEMO !== 'off') await demo.createIfMissing();
 if (config.COVE_DEMO === 'large') await demo.createLargeIfMissing();
 // Browsers that look for localhost find it here; a name could resolve to an address nobody else expects.
 await app.listen(config.COVE_PORT, '127.0.0.1');
+await demo.publishLaid();
 process.send?.({ ready: true });

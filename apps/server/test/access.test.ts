@@ -40,6 +40,13 @@ const EXPECTED: Record<string, Record<Who, number>> = {
   'put /api/sites/{site}/live': { nobody: 401, stranger: 404, reviewer: 403, keeper: 403, designer: 400 },
   'get /api/sites/{site}/thread': { nobody: 401, stranger: 404, reviewer: 400, keeper: 400, designer: 400 },
   'get /api/sites/{site}/tokens': { nobody: 401, stranger: 404, reviewer: 200, keeper: 200, designer: 200 },
+  'get /api/sites/{site}/guide/{file}': {
+    nobody: 401,
+    stranger: 404,
+    reviewer: 400,
+    keeper: 400,
+    designer: 400,
+  },
   'get /api/sites/{site}/export.zip': {
     nobody: 401,
     stranger: 404,

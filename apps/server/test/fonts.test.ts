@@ -68,12 +68,12 @@ describe('an uploaded font', () => {
       .expect(200);
     await world.send('post', '/api/sites/tolvane/releases', {}).expect(202);
     const live = async () => (await fetch(`${world.sitesAddress()}/tolvane/fonts/${facts.file}`)).status;
-    const end = Date.now() + 15_000;
+    const end = Date.now() + 40_000;
     while ((await live()) !== 200 && Date.now() < end) await new Promise(resolve => setTimeout(resolve, 100));
     expect(await live()).toBe(200);
     const preview = await world.get('/api/sites/tolvane/pages/home/preview').expect(200);
     expect(preview.text).toContain(`/api/sites/tolvane/fonts/${facts.file}`);
-  }, 30_000);
+  }, 60_000);
 
   it.each<[string, () => Buffer, RegExp]>([
     ['is no font at all', () => Buffer.from('<svg onload=alert(1)>'), /no font file/],

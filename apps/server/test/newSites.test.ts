@@ -1,90 +1,71 @@
-import { publishSite, readRecord, siteOf } from '@cove/core';
-import { SITE_STARTERS } from '@cove/core/starters';
+import type { SiteRecord } from '@cove/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { startWorld } from './support/world';
+import { startWorld, type World } from './support/world';
 
-let world: Awaited<ReturnType<typeof startWorld>>;
+let world: World;
 beforeAll(async () => {
   world = await startWorld('new_sites');
-}, 60_000);
+});
 afterAll(() => world.close());
 
-const siteAt = async (id: string) => {
-  const { body } = await world.get(`/api/sites/${id}`).expect(200);
-  return siteOf(
-    body.records.map((it: unknown) => {
-      const read = readRecord(it);
-      if (!read.ok) throw new Error(read.problem.message);
-      return read.value;
-    }),
-  );
+const BRAND = {
+  swatches: [
+    { name: 'Primary', color: '#0f4c5c', purpose: 'identity' },
+    { name: 'Accent', color: '#e8863c', purpose: 'accent' },
+  ],
+  heading: 'Fraunces',
+  text: 'Work Sans',
+  code: null,
+  base: '17px',
+  ratio: 1.25,
+  corners: '4px',
+  space: null,
 };
+const make = (body: object) =>
+  world.send('post', '/api/sites', { name: 'Carrow Bakehouse', starter: 'bare', ...body });
+async function recordsOf(body: object): Promise<SiteRecord[]> {
+  const made = await make(body).expect(200);
+  return (await world.get(`/api/sites/${made.body.id}`).expect(200)).body.records;
+}
+const named = (records: readonly SiteRecord[], kind: SiteRecord['kind']) =>
+  records.flatMap(it => (it.kind === kind && 'name' in it ? [it.name] : []));
 
 describe('a new site', () => {
-  it.each(SITE_STARTERS.map(it => [it.id, it] as const))(
-    'begins as %s, with its pages, pictures and guide',
-    async (id, starter) => {
-      const { body } = await world
-        .send('post', '/api/sites', { name: ` ${starter.label} `, starter: id })
-        .expect(200);
-      const site = await siteAt(body.id);
-      expect([...site.kinds.page.values()].map(it => it.title)).toEqual(
-        expect.arrayContaining(starter.pages.map(it => it.title)),
-      );
-      const { files } = publishSite(site);
-      expect([...files.keys()].filter(it => it.endsWith('.html')).length).toBe(starter.pages.length);
-      const [picture] = site.kinds.asset.values();
-      await world.get(`/api/sites/${body.id}/assets/${picture?.file}`).expect(200);
-      const { body: sites } = await world.get('/api/sites').expect(200);
-      expect(sites).toContainEqual(
-        expect.objectContaining({ id: body.id, name: starter.label, role: 'designer' }),
-      );
-    },
-  );
-  it('gets an address of its own where the name is taken, and letters of any alphabet do no harm', async () => {
-    const make = async (name: string) =>
-      (await world.send('post', '/api/sites', { name, starter: 'bare' }).expect(200)).body.id;
-    expect(await make('Sant Bree')).toBe('sant-bree');
-    expect(await make('Sant Bree!')).toBe('sant-bree-2');
-    expect(await make('日本')).toBe('site');
-    await world.send('post', '/api/sites', { name: 'X', starter: 'nothing' }).expect(422);
+  it('has the guide of its brand, under the names and values that were sent', async () => {
+    const records = await recordsOf({ brand: BRAND });
+    expect(named(records, 'token')).toEqual(
+      expect.arrayContaining(['Primary', 'Accent', 'Paper', 'Ink', 'Success']),
+    );
+    expect(named(records, 'scheme')).toEqual(['Paper', 'Tint', 'Primary', 'Ink']);
+    expect(JSON.stringify(records)).not.toMatch(/Tolvane|ferr(y|ies)|Hesk/i);
+    expect(named(records, 'asset')).toContain('Hills');
   });
-  it('is made whole where several are made of one name at once', async () => {
-    const wish = { name: 'Same tide', starter: 'bare' };
-    const all = await Promise.all([1, 2, 3, 4].map(() => world.send('post', '/api/sites', wish).expect(200)));
-    const ids = all.map(it => it.body.id);
-    expect(ids.sort()).toEqual(['same-tide', 'same-tide-2', 'same-tide-3', 'same-tide-4']);
-    for (const id of ids) expect((await siteAt(id)).kinds.page.size).toBeGreaterThan(0);
-  });
-  it('is nobody else’s', async () => {
-    const { body } = await world.send('post', '/api/sites', { name: 'Own', starter: 'bare' }).expect(200);
-    await world.get(`/api/sites/${body.id}`, await world.stranger()).expect(404);
-  });
-});
 
-describe('a kept section', () => {
-  it('holds all that it holds, and is replaced under its name', async () => {
-    const wish = { site: 'tolvane', section: 'crossing', name: 'Open water' };
-    const first = await world.send('post', '/api/sections', wish).expect(200);
-    const second = await world.send('post', '/api/sections', wish).expect(200);
-    expect(second.body.id).toBe(first.body.id);
-    const { body } = await world.get('/api/sections').expect(200);
-    expect(body).toHaveLength(1);
-    const [[section, ...held]] = body[0].clip.things;
-    expect(section).toMatchObject({ id: 'crossing', kind: 'section' });
-    expect(held.map((it: { id: string }) => it.id)).toContain('crossing-text');
+  it('has a ready-made guide where that is asked for', async () => {
+    expect(named(await recordsOf({ readyGuide: 'lichen' }), 'token')).toContain('Moss');
   });
-  it('is seen by nobody else, kept only from a site that one designs, and forgotten', async () => {
-    const other = await world.stranger();
-    expect((await world.get('/api/sections', other).expect(200)).body).toEqual([]);
-    const wish = { site: 'tolvane', section: 'crossing', name: 'Mine' };
-    await world.send('post', '/api/sections', wish, other).expect(404);
-    await world.send('post', '/api/sections', wish, await world.member('keeper', 'style')).expect(403);
-    await world.send('post', '/api/sections', { ...wish, section: 'nobody' }).expect(404);
-    const { body } = await world.get('/api/sections').expect(200);
-    await world.send('delete', `/api/sections/${body[0].id}`, undefined, other).expect(204);
-    expect((await world.get('/api/sections').expect(200)).body).toHaveLength(1);
-    await world.send('delete', `/api/sections/${body[0].id}`).expect(204);
-    expect((await world.get('/api/sections').expect(200)).body).toEqual([]);
+
+  it('has a kept guide with its files; one’s own and nobody else’s', async () => {
+    const kept = await world
+      .send('post', '/api/guides', { site: 'tolvane', name: 'Tolvane', about: 'Quiet' })
+      .expect(200);
+    expect(named(await recordsOf({ keptGuide: kept.body.id }), 'scheme')).toContain('Daymark');
+    const stranger = await world.stranger();
+    const theirs = { name: 'Theirs', starter: 'bare', keptGuide: kept.body.id };
+    await world.send('post', '/api/sites', theirs, stranger).expect(404);
+  });
+
+  it.each([
+    ['two guides at once', { brand: BRAND, readyGuide: 'lichen' }, 'too-many'],
+    ['a guide that there is not', { readyGuide: 'nothing' }, 'unknown-guide'],
+    ['a site that there is not', { starter: 'nothing' }, 'unknown-starter'],
+    ['a brand without a colour', { brand: { ...BRAND, swatches: [] } }, 'bad-brand'],
+    ['a size that cannot be', { brand: { ...BRAND, base: '0px' } }, 'out-of-range'],
+    ['a family that is none', { brand: { ...BRAND, heading: '"; }' } }, 'bad-brand'],
+  ])('is refused with %s', async (_, body, code) => {
+    const answer = await make(body);
+    expect(answer.status).toBeGreaterThanOrEqual(400);
+    expect(answer.status).toBeLessThan(500);
+    expect(answer.body.code).toBe(code);
   });
 });

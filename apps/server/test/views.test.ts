@@ -1,3 +1,5 @@
+import { randomUUID } from 'node:crypto';
+import { EXPORTS } from '@cove/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { startWorld, type World } from './support/world';
 
@@ -78,26 +80,45 @@ describe('tokens', () => {
     const { body } = await world.get('/api/sites/tolvane/tokens').expect(200);
     expect(body.color.brand.hull).toEqual({
       $type: 'color',
-      $value: { colorSpace: 'srgb', components: [42 / 255, 58 / 255, 95 / 255] },
+      $value: { colorSpace: 'srgb', components: [42 / 255, 58 / 255, 95 / 255], hex: '#2a3a5f' },
     });
+    expect(body.text['heading-1'].$type).toBe('typography');
+  });
+  it('leave in every format, and in no other', async () => {
+    for (const { file, type } of EXPORTS) {
+      const response = await world.get(`/api/sites/tolvane/guide/${file}`).buffer(true).expect(200);
+      expect(response.get('content-type')).toContain(type);
+      expect(response.get('content-disposition')).toBe(`attachment; filename="${file}"`);
+      expect(String(response.text ?? response.body).length).toBeGreaterThan(1000);
+    }
+    await world.get('/api/sites/tolvane/guide/passwords.json').expect(400);
+    await world.get(`/api/sites/tolvane/guide/tokens.json?release=${randomUUID()}`).expect(404);
+    await world.get('/api/sites/tolvane/guide/tokens.json?release=first').expect(400);
   });
 });
 
+const archive = (query = '') =>
+  world
+    .get(`/api/sites/tolvane/export.zip${query}`)
+    .buffer(true)
+    .parse((response, done) => {
+      const parts: Buffer[] = [];
+      response.on('data', part => parts.push(part));
+      response.on('end', () => done(null, Buffer.concat(parts)));
+    });
+
 describe('an archive', () => {
-  it('holds pages, sheet, fonts and pictures', async () => {
-    const { body } = await world
-      .get('/api/sites/tolvane/export.zip')
-      .buffer(true)
-      .parse((response, done) => {
-        const parts: Buffer[] = [];
-        response.on('data', part => parts.push(part));
-        response.on('end', () => done(null, Buffer.concat(parts)));
-      });
+  it('holds pages, sheet, fonts and pictures, the page for what is not found and the guide, and says that it is the draft', async () => {
+    const { body, headers } = await archive();
+    expect(headers['content-disposition']).toBe('attachment; filename="tolvane-draft.zip"');
     const text = (body as Buffer).toString('latin1');
     expect(text.startsWith('PK')).toBe(true);
     for (const name of [
       'index.html',
       'islands/index.html',
+      '404.html',
+      'about.txt',
+      'guide/tokens.resolver.json',
       'fonts/literata-latin-wght-normal.woff2',
       '.webp',
     ])
@@ -133,6 +154,56 @@ describe('releases', () => {
     expect(await visit()).toContain('Late boats');
     await world.send('put', '/api/sites/tolvane/live', { release: first.id }).expect(204);
     expect(await visit()).toContain('The early boat is worth it');
+
+    const { body, headers } = await archive(`?release=${first.id}`);
+    expect(headers['content-disposition']).toBe('attachment; filename="tolvane-release-1.zip"');
+    expect((body as Buffer).toString('latin1')).toContain('404.html');
+    await world.get(`/api/sites/tolvane/export.zip?release=${randomUUID()}`).expect(404);
+    const kept = await world.get(`/api/sites/tolvane/guide/guide.css?release=${first.id}`).expect(200);
+    expect(kept.text).toBe(await visit('guide/guide.css'));
+  });
+
+  it('answer with the guide at an address that stays, in full only where it has altered, and to other origins where that is wanted', async () => {
+    const address = `${world.sitesAddress()}/tolvane/guide/tokens.json`;
+    const first = await fetch(address);
+    expect(first.status).toBe(200);
+    expect(first.headers.get('content-type')).toContain('application/json');
+    expect(first.headers.get('access-control-allow-origin')).toBeNull();
+    const tag = first.headers.get('etag') ?? '';
+    // RFC 9110, section 13.1.2: nothing but the headers where the tag is the same, in either form.
+    for (const known of [tag, `W/${tag}`, `"other", ${tag}`, '*']) {
+      const again = await fetch(address, { headers: { 'if-none-match': known } });
+      expect([again.status, await again.text(), again.headers.get('etag')]).toEqual([304, '', tag]);
+    }
+    expect((await fetch(address, { headers: { 'if-none-match': '"other"' } })).status).toBe(200);
+    await world
+      .change([
+        { op: 'set', id: 'settings', path: ['openGuide'], value: true },
+        { op: 'set', id: 'hull', path: ['name'], value: 'Keel' },
+      ])
+      .expect(200);
+    await world.send('post', '/api/sites/tolvane/releases', {}).expect(202);
+    await finished();
+    const renewed = await fetch(address, { headers: { 'if-none-match': tag } });
+    expect(renewed.status).toBe(200);
+    expect(renewed.headers.get('access-control-allow-origin')).toBe('*');
+    expect(renewed.headers.get('etag')).not.toBe(tag);
+    expect(JSON.parse(await renewed.text()).color.brand.keel.$value.hex).toBe('#2a3a5f');
+  });
+
+  it('answer with the site’s own page where there is none, whose links hold from any address', async () => {
+    for (const path of ['nowhere', 'nowhere/deep/', 'guide/none.json']) {
+      const response = await fetch(`${world.sitesAddress()}/tolvane/${path}`);
+      const text = await response.text();
+      expect(response.status).toBe(404);
+      expect(text).toContain('Page not found – Tolvane Ferries');
+      expect(text).toContain('<meta name="robots" content="noindex">');
+      const addresses = [...text.matchAll(/(?:href|src)="([^"]+)"/g)].map(it => it[1] ?? '');
+      expect(addresses.filter(it => !it.startsWith('#')).every(it => it.startsWith('/tolvane/'))).toBe(true);
+      for (const it of addresses.filter(name => name.endsWith('.css')))
+        expect((await fetch(`${world.sitesAddress()}${it}`)).status).toBe(200);
+    }
+    expect((await fetch(`${world.sitesAddress()}/no-such-site/`)).status).toBe(404);
   });
 
   it('are served without a cookie, with a policy, and nothing outside their folder', async () => {

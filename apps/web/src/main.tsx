@@ -38,6 +38,12 @@ const router = createBrowserRouter([
     ],
   },
   {
+    path: '/new',
+    lazy: async () => ({ Component: (await import('./front/newSite/NewSitePage.tsx')).NewSitePage }),
+    HydrateFallback: () => waiting,
+    ErrorBoundary: Broken,
+  },
+  {
     path: '/account',
     lazy: async () => ({ Component: (await import('./front/AccountPage.tsx')).AccountPage }),
     HydrateFallback: () => waiting,

@@ -258,7 +258,8 @@ describe('a thread', () => {
       expect.objectContaining({ role: 'mainFill', scheme: 'night-run', wearer: 'welcome' }),
       expect.objectContaining({ token: 'lamp', rebound: null }),
     ]);
-    expect(thread.css).toBe('oklch(0.84 0.155 88)');
+    // As it is painted: in 8 bit, CSS Color 4, section 10.2.
+    expect(thread.css).toBe('#f4c43a');
     expect(thread.from).toMatchObject({ origin: 'program', record: null, inherited: false });
   });
   it('follows what a label inherits from its button, in the state the button is in', () => {

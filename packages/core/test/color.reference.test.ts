@@ -8,8 +8,9 @@ import {
   mix,
   parseColor,
   printColor,
-  printHex,
-  toSrgbGamut,
+  printPainted,
+  printRatio,
+  toGamut,
 } from '../src/color/index.ts';
 import { seeded } from './support/random.ts';
 
@@ -30,6 +31,21 @@ describe('contrast, against WCAG 2.2, definitions of "relative luminance" and "c
   it('tells #767676 on white just above 4.5 and #777777 just below (from memory: the usual example)', () => {
     expect(contrast(read('#767676'), read('#fff'))).toBeGreaterThanOrEqual(4.5);
     expect(contrast(read('#777777'), read('#fff'))).toBeLessThan(4.5);
+  });
+  it('is shown so that it never contradicts its verdict: cut, not rounded', () => {
+    expect([4.4999, 4.5, 2.996, 21, 3.0049].map(printRatio)).toEqual([
+      '4.49',
+      '4.50',
+      '2.99',
+      '21.00',
+      '3.00',
+    ]);
+    for (let ratio = 1; ratio < 21; ratio += 0.00137)
+      for (const wanted of [3, 4.5, 7]) expect(Number(printRatio(ratio)) >= wanted).toBe(ratio >= wanted);
+  });
+  it('is that of the painted colour: what lies outside sRGB is mapped before it is measured', () => {
+    const teal = read('oklch(0.547 0.18 200)');
+    expect(contrast(teal, read('white'))).toBeCloseTo(contrast(read(printPainted(teal)), read('white')), 12);
   });
   it('agrees with colorjs.io, method WCAG21, on 300 random pairs', () => {
     const random = seeded(21);
@@ -161,14 +177,69 @@ describe('reading colours, against CSS Color Module Level 4, sections 4 to 10', 
   });
 });
 
+describe('reading colours of CSS Color Module Level 5, as Chromium 156 computes them', () => {
+  /** `getComputedStyle(…).backgroundColor` of Chromium 156, noted on 2026-11-29. */
+  it.each([
+    ['hsl(200 140% 50%)', 'rgb(0 187 255)'],
+    ['hsl(200, 140%, 50%)', 'rgb(0 170 255)'],
+    ['hsl(20 120% 80%)', 'rgb(255 184 143)'],
+    ['hwb(200 80% 60%)', 'rgb(146 146 146)'],
+    ['color-mix(in oklch, white, red)', 'oklch(0.81398 0.128877 29.2346)'],
+    ['color-mix(in oklch, oklch(0.6 0.000001 200), red)', 'oklch(0.613983 0.128853 114.617)'],
+    ['color-mix(in oklch, oklch(0.5 0 30), red)', 'oklch(0.563983 0.128852 29.6173)'],
+    ['color-mix(in oklch, oklch(0.5 0 none), red)', 'oklch(0.563983 0.128852 29.2346)'],
+    ['color-mix(in lch, gray, blue)', 'lch(41.5748 65.6123 301.368)'],
+    ['color-mix(in hsl, gray, blue)', 'color(srgb 0.251471 0.251471 0.75049)'],
+    ['color-mix(in oklch longer hue, red, blue 20%)', 'oklch(0.592769 0.268805 76.1979)'],
+    ['color-mix(red, blue)', 'oklab(0.539974 0.0962086 -0.0928316)'],
+    ['color-mix(in srgb, red 30%, blue 30%)', 'color(srgb 0.5 0 0.5 / 0.6)'],
+    ['color-mix(in srgb, red 80%, blue 80%)', 'color(srgb 0.5 0 0.5)'],
+    ['hsl(from gray h 50% 50%)', 'color(srgb 0.75 0.25 0.25)'],
+    ['oklch(from red calc(l + 0.1) c h)', 'oklch(0.727966 0.257704 29.2346)'],
+    ['rgb(from red calc(r / 2) g b / 40%)', 'color(srgb 0.5 0 0 / 0.4)'],
+    ['color(from red display-p3 r g b)', 'color(display-p3 0.91753 0.200241 0.138502)'],
+    ['oklch(calc(0.2 + 0.3) 0.1 200)', 'oklch(0.5 0.1 200)'],
+    ['light-dark(red, blue)', 'rgb(255 0 0)'],
+    ['rgb(none 200 20)', 'rgb(0 200 20)'],
+    ['hsl(none 50% 50%)', 'rgb(191 64 64)'],
+    ['oklch(50% 50% 0.5turn)', 'oklch(0.5 0.2 180)'],
+  ])('%s is %s', (text, computed) => {
+    const [ours, theirs] = [read(text), read(computed)];
+    // A colour that Chromium has in 8 bit is told to half of one.
+    const fine = computed.startsWith('rgb') ? 0.5 / 255 : 4e-4;
+    const [a, b] = [convert(ours, 'srgb').coords, convert(theirs, 'srgb').coords];
+    for (const k of [0, 1, 2] as const) expect(Math.abs(a[k] - b[k])).toBeLessThanOrEqual(fine + 1e-6);
+    expect(ours.alpha).toBeCloseTo(theirs.alpha, 6);
+  });
+  it.each([
+    'color-mix(in oklch, red)',
+    'color-mix(in nowhere, red, blue)',
+    'color-mix(in srgb, red 0%, blue 0%)',
+    'color-mix(in srgb shorter hue, red, blue)',
+    'oklch(from red l c)',
+    'oklch(from var(--x) l c h)',
+    'rgb(from red calc(r + 10%) g b)',
+    'calc(1)',
+    'light-dark(red)',
+    `${'color-mix(in srgb, '.repeat(40)}red${', blue)'.repeat(40)}`,
+    `rgb(${'calc('.repeat(40)}1${')'.repeat(40)} 0 0)`,
+  ])('does not read %s', text => {
+    expect(parseColor(text)).toBeNull();
+  });
+  it('refuses a text at the limit that repeats what could begin something', () => {
+    for (const piece of ['calc(', 'red ', '- ', '1e', '{', 'a', '(', 'color-mix(in srgb,'])
+      expect(parseColor(piece.repeat(4000).slice(0, 2000))).toBeNull();
+  });
+});
+
 describe('mapping into sRGB, against CSS Color Module Level 4, section 13.2', () => {
   it('agrees with colorjs.io, method "css", on colours out of gamut', () => {
     const random = seeded(8);
     for (let i = 0; i < 60; i++) {
       const [l, c, h] = [0.2 + random.next() * 0.6, 0.2 + random.next() * 0.2, random.next() * 360];
-      const ours = printHex({ space: 'oklch', coords: [l, c, h], alpha: 1 });
+      const ours = printPainted({ space: 'oklch', coords: [l, c, h], alpha: 1 });
       const theirs = new Colorjs('oklch', [l, c, h]).to('srgb').toGamut({ method: 'css' });
-      const [r, g, b] = toSrgbGamut({ space: 'oklch', coords: [l, c, h], alpha: 1 }).coords;
+      const [r, g, b] = toGamut({ space: 'oklch', coords: [l, c, h], alpha: 1 }).coords;
       const [x, y, z] = theirs.coords;
       for (const [mine, other] of [
         [r, x],

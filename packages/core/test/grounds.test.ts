@@ -7,6 +7,7 @@ import { MOVEMENT_NAMES, propertyOf } from '../src/properties/index.ts';
 import { impactOf, reachOf } from '../src/reach/index.ts';
 import {
   closureVariables,
+  PAGES,
   pageStyles,
   publishSite,
   rebindBlocks,
@@ -99,24 +100,25 @@ describe('a ground', () => {
     ).toBeNull();
   });
   it('is drawn in the ink of its place, what has a colour of its own in that', () => {
-    const [name, css] = schemeVariables(site, 'day').find(([it]) => it.startsWith('--p-waves-')) ?? ['', ''];
+    const [name, css] = schemeVariables(site, 'day', 'srgb').find(([it]) => it.startsWith('--p-waves-')) ?? [
+      '',
+      '',
+    ];
     expect(name).not.toBe('');
     // Accent is bound to an alias of Sea, Foam is the drawing's own.
     expect(drawn(css)).toContain('stroke="#204060"');
     expect(drawn(css)).toContain('fill="#f0f8ff"');
-    const dark = schemeVariables(site, 'dark').find(([it]) => it === name)?.[1] ?? '';
+    const dark = schemeVariables(site, 'dark', 'srgb').find(([it]) => it === name)?.[1] ?? '';
     expect(drawn(dark)).toContain('stroke="#f0f8ff"');
   });
   it('cannot leave its place in the sheet', () => {
-    const [, css = ''] = schemeVariables(site, 'day').find(([it]) => it.startsWith('--p-')) ?? [];
+    const [, css = ''] = schemeVariables(site, 'day', 'srgb').find(([it]) => it.startsWith('--p-')) ?? [];
     expect(css).toMatch(/^url\("data:image\/svg\+xml,[\w%.!~*-]*"\)$/);
   });
   it('follows an edit of a swatch, and a rebinding, wherever it is worn', () => {
-    const edited = closureVariables(site, ['sea'], {}, 'published').filter(([name]) =>
-      name.startsWith('--p-'),
-    );
+    const edited = closureVariables(site, ['sea'], {}, PAGES).filter(([name]) => name.startsWith('--p-'));
     expect(edited).toHaveLength(1);
-    const blocks = rebindBlocks(site, home());
+    const blocks = rebindBlocks(site, home(), 'srgb');
     const rebound = blocks.find(({ selector }) => selector === '.b-three');
     expect(drawn(rebound?.declarations.find(([name]) => name.startsWith('--p-'))?.[1] ?? '')).toContain(
       'stroke="#ff0000"',

@@ -59,8 +59,12 @@ describe('ready-made guides', () => {
       );
       expect(new Set(formulas).size).toBe(formulas.length);
       const guide = taken(bare(), readyGuide(spec));
-      // What is left falls short of its contrast by a hair, so the two are not the same to those who read.
-      expect(nearSwatches(guide).length).toBeLessThanOrEqual(6);
+      // Steps for hover and pressed are near to others by their nature. What is left falls short of its contrast by a hair.
+      const isStep = (id: string) => {
+        const value = guide.kinds.token.get(id)?.value;
+        return value?.type === 'derived' && ['shift', 'mix'].includes(value.derivation.op);
+      };
+      expect(nearSwatches(guide).filter(it => !isStep(it.a) && !isStep(it.b)).length).toBeLessThanOrEqual(6);
     },
   );
 });

@@ -30,7 +30,7 @@ import { seeded } from './support/random.ts';
 const demo = demoSite();
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
 const paths = (site: Site): string[] =>
-  [...publishSite(site).files.keys()].filter(it => it.endsWith('.html')).sort();
+  [...publishSite(site).files.keys()].filter(it => it.endsWith('index.html')).sort();
 const html = (site: Site, path: string): string => publishSite(site).files.get(path) ?? '';
 const titles = (site: Site): string[] => pagesInOrder(site).map(it => it.title);
 

@@ -42,6 +42,8 @@ const EXPECTED: {
       iconSet: 'guide',
       tabIcon: 'guide',
       awayInNewTab: 'guide',
+      wideColors: 'guide',
+      openGuide: 'guide',
       address: 'guide',
       phrases: 'guide',
     },
@@ -49,7 +51,20 @@ const EXPECTED: {
   token: {
     put: 'guide',
     remove: 'guide',
-    fields: { type: 'guide', name: 'guide', group: 'guide', order: 'guide', value: 'guide', note: 'guide' },
+    fields: {
+      type: 'guide',
+      name: 'guide',
+      group: 'guide',
+      order: 'guide',
+      value: 'guide',
+      purpose: 'guide',
+      note: 'guide',
+    },
+  },
+  tokenGroup: {
+    put: 'guide',
+    remove: 'guide',
+    fields: { name: 'guide', purpose: 'guide', note: 'guide' },
   },
   role: {
     put: 'guide',
@@ -59,7 +74,18 @@ const EXPECTED: {
   scheme: {
     put: 'guide',
     remove: 'guide',
-    fields: { name: 'guide', face: 'guide', order: 'guide', roles: 'guide', note: 'guide' },
+    fields: {
+      name: 'guide',
+      face: 'guide',
+      order: 'guide',
+      roles: 'guide',
+      action: 'guide',
+      headings: 'guide',
+      solved: 'guide',
+      pinned: 'guide',
+      counterpart: 'guide',
+      note: 'guide',
+    },
   },
   textStyle: {
     put: 'guide',
@@ -220,6 +246,10 @@ function siteOfAll(): Site {
     on: null,
   };
   edits.push({ op: 'put', record: role });
+  edits.push({
+    op: 'put',
+    record: { id: 'ownGroup', kind: 'tokenGroup', name: 'Brand', purpose: 'identity', note: 'Ours' },
+  });
   const font: SiteRecord = {
     id: 'ownFont',
     kind: 'font',

@@ -109,7 +109,7 @@ describe('ready headers and footers', () => {
     const instead = after(below, sharing(below, 'fares', 'header', ruled, 'instead').edits);
     expect(heads(instead)).toEqual([ruled.label]);
     expect(sectionsIn(instead, 'home', 'footer')).toEqual(sectionsIn(demo, 'home', 'footer'));
-    expect(publishSite(instead).files.get('fares/index.html')).toContain('Four islands, one timetable');
+    expect(publishSite(instead).files.get('fares/index.html')).toContain('A line that says what you do');
   });
   it('show on a page that had gone without, and leave other pages as they are', () => {
     const without = after(demo, [

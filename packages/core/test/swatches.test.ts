@@ -3,9 +3,12 @@ import {
   addPasted,
   addRamp,
   addToken,
+  describeGroup,
   duplicateToken,
   importTokens,
+  isGroupUsed,
   moveToken,
+  removeGroup,
   removeToken,
   replaceTokens,
 } from '../src/commands/index.ts';
@@ -176,5 +179,40 @@ describe('taking over a token file', () => {
     const buoy = [...site.kinds.token.values()].find(it => it.name === 'Buoy');
     expect(buoy?.value).toEqual({ type: 'token', token: 'hull' });
     expect(tokenPath(site.kinds.token, buoy?.id ?? '')).toBe('color.brand.buoy');
+  });
+});
+
+describe('a group that goes', () => {
+  it('leaves nothing that names its swatches: each is replaced by the nearest of the others', () => {
+    const gone = group(demo, 'Status').map(it => it.id);
+    expect(isGroupUsed(demo, 'color', 'Status')).toBe(true);
+    const then = after(demo, must(removeGroup(demo, 'color', 'Status', 'nearest')));
+    expect(group(then, 'Status')).toEqual([]);
+    for (const id of gone) expect(mentionsOf(then, id)).toEqual([]);
+    for (const scheme of then.kinds.scheme.values())
+      for (const value of Object.values(scheme.roles))
+        expect(value.type === 'token' && then.kinds.token.has(value.token)).toBe(true);
+  });
+  it('is replaced by one, if that is wanted', () => {
+    const then = after(demo, must(removeGroup(demo, 'color', 'Status', 'hull')));
+    expect(group(then, 'Status')).toEqual([]);
+    expect(usersOf(then, 'hull').length).toBeGreaterThan(usersOf(demo, 'hull').length);
+  });
+  it('goes at once where nothing uses it, with what is said of it', () => {
+    const made = addPasted(demo, pasted('Moss #336640\nFern #557755'), 'Green');
+    const said = after(
+      after(demo, made.edits),
+      describeGroup(after(demo, made.edits), 'Green', { note: 'For the moor' }),
+    );
+    const then = after(said, must(removeGroup(said, 'color', 'Green', 'nearest')));
+    expect(group(then, 'Green')).toEqual([]);
+    expect(then.kinds.tokenGroup.size).toBe(demo.kinds.tokenGroup.size);
+  });
+  it('stays where it is used and there is nothing else', () => {
+    const only =
+      [...demo.kinds.token.values()].filter(it => it.type === 'shadow').map(it => it.group)[0] ?? '';
+    const others = [...demo.kinds.token.values()].some(it => it.type === 'shadow' && it.group !== only);
+    expect(others).toBe(false);
+    expect(removeGroup(demo, 'shadow', only, 'nearest').ok).toBe(!isGroupUsed(demo, 'shadow', only));
   });
 });

@@ -48,6 +48,10 @@ export class Config {
   @IsIn(['off', 'small', 'large'])
   COVE_DEMO: 'off' | 'small' | 'large' = 'small';
 
+  /** Whether the demo is published when it is laid, so that its address shows something from the start. */
+  @IsIn(['off', 'on'])
+  COVE_DEMO_LIVE: 'off' | 'on' = 'off';
+
   /**
    * Who may read the simulated mail. `members`: each the letters to their own address, and designers those of their
    * sites. `open`: whoever can reach the program, for one’s own machine, where a new account’s link could not be read

@@ -2,8 +2,10 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { Repository } from 'typeorm';
 import { AccountsService } from '../accounts/accounts.service';
+import { Config } from '../config/config';
 import { SiteEntity } from '../database/entities';
 import { NewSites } from '../newSites/newSites.service';
+import { ReleasesService } from '../releases/releases.service';
 
 export const DEMO = {
   email: 'demo@tolvane.example',
@@ -16,9 +18,13 @@ export const DEMO = {
 /** Lays the invented ferry line beside what is there. The account exists only together with it. */
 @Injectable()
 export class DemoService {
+  private readonly laid: { site: string; account: string }[] = [];
+
   constructor(
     private readonly accounts: AccountsService,
     private readonly sites: NewSites,
+    private readonly releases: ReleasesService,
+    private readonly config: Config,
     @InjectRepository(SiteEntity) private readonly existing: Repository<SiteEntity>,
   ) {}
 
@@ -37,5 +43,13 @@ export class DemoService {
       (await this.accounts.byEmail(DEMO.email)) ??
       (await this.accounts.create(DEMO.email, DEMO.name, DEMO.password));
     await this.sites.make(id, name, account.id, { demo });
+    this.laid.push({ site: id, account: account.id });
+  }
+
+  /** Publishes what was laid just now, where that is wanted; once the queue of releases runs. */
+  async publishLaid(): Promise<void> {
+    if (this.config.COVE_DEMO_LIVE === 'off') return;
+    for (const { site, account } of this.laid)
+      await this.releases.publish(site, account, 'As it was laid', true);
   }
 }

@@ -1,4 +1,4 @@
-import { type GuideData, type GuideRecord, guideOf, readGuideData, SCHEMA } from '@cove/core';
+import { type GuideData, guideOf, readGuideData, SCHEMA, type SiteRecord } from '@cove/core';
 import { type JsonOf, toJson } from '../api/json';
 import type { Query } from '../common/database';
 import { isUuid } from '../common/isUuid';
@@ -18,13 +18,14 @@ declare module '../work/job' {
 }
 
 /** Files that records name, and where a site keeps them. */
-const filesOf = (records: readonly GuideRecord[], site: string): { file: string; path: string }[] =>
+const filesOf = (records: readonly SiteRecord[], site: string): { file: string; path: string }[] =>
   records.flatMap(record => {
     if (record.kind === 'font') return [{ file: record.file, path: fontPath(site, record.file) }];
     return record.kind === 'asset' ? [{ file: record.file, path: assetPath(site, record.file) }] : [];
   });
 
-async function read(query: Query, account: string, guide: string): Promise<GuideData> {
+/** A guide that somebody has kept; nobody else's is found. */
+export async function keptGuide(query: Query, account: string, guide: string): Promise<GuideData> {
   const rows = isUuid(guide)
     ? await query<{ schema: number; body: Buffer }>(
         'select schema, body from kept_guides where account_id = $1 and id = $2',
@@ -43,7 +44,7 @@ export async function readKeptGuide(
   { database }: Workbench,
   { account, guide }: { account: string; guide: string },
 ): Promise<JsonOf<GuideData>> {
-  return toJson(await read(database.query, account, guide));
+  return toJson(await keptGuide(database.query, account, guide));
 }
 
 /** Keeps the guide of a site for the next one, with its fonts and pictures. */
@@ -69,18 +70,28 @@ export async function keepGuide(
   return row;
 }
 
-/** Lays the fonts and pictures of a guide where a site looks for its own, before it takes the records. */
-export async function giveGuideFiles(
-  { database, storage, files }: Workbench,
-  { account, guide, site }: { account: string; guide: string; site: string },
-): Promise<void> {
-  const { records } = await read(database.query, account, guide);
-  const given: StoredFile[] = [];
+/** Lays files of a kept guide where a site looks for its own: those that the records name. */
+export async function layGuideFiles(
+  { storage }: Workbench,
+  guide: string,
+  records: readonly SiteRecord[],
+  site: string,
+): Promise<StoredFile[]> {
+  const laid: StoredFile[] = [];
   for (const { file, path } of filesOf(records, site)) {
     const data = await storage.read(keptPath(guide, file));
     if (!data) continue;
     await storage.write(path, data);
-    given.push(storedFile(file, data));
+    laid.push(storedFile(file, data));
   }
-  await files.note(database.query, site, given);
+  return laid;
+}
+
+/** Lays the fonts and pictures of a guide where a site looks for its own, before it takes the records. */
+export async function giveGuideFiles(
+  bench: Workbench,
+  { account, guide, site }: { account: string; guide: string; site: string },
+): Promise<void> {
+  const { records } = await keptGuide(bench.database.query, account, guide);
+  await bench.files.note(bench.database.query, site, await layGuideFiles(bench, guide, records, site));
 }

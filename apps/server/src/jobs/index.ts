@@ -7,7 +7,7 @@ import { acceptSent } from '../sites/acceptSent.job';
 import { readChanges } from '../sites/readChanges.job';
 import { readSite } from '../sites/readSite.job';
 import { guideOfSnapshot, keepSnapshot, restoreSnapshot } from '../snapshots/snapshots.job';
-import { findThread, printTokens, renderPagePreview } from '../views/views.job';
+import { findThread, printGuideFile, printTokens, renderPagePreview } from '../views/views.job';
 import type { Jobs } from '../work/job';
 
 /** Work on whole sites, and on what is too large to be looked at where requests are answered. */
@@ -22,6 +22,7 @@ export const JOBS = {
   keepSnapshot,
   listKeptSections,
   makeSite,
+  printGuideFile,
   printTokens,
   publish,
   readChanges,

@@ -1,7 +1,21 @@
-import { allRecords, type Edit, LIMITS, SCHEMA, type Site } from '@cove/core';
-import { createSite, drawings, SITE_STARTERS, tolvane, tolvaneLarge } from '@cove/core/starters';
+import { allRecords, type Edit, type GuideData, LIMITS, type Result, SCHEMA, type Site } from '@cove/core';
+import {
+  completeBrand,
+  createSite,
+  type Drawing,
+  drawings,
+  neutralPictures,
+  READY_GUIDES,
+  readBrandData,
+  readyGuide,
+  SITE_STARTERS,
+  type SiteStarter,
+  tolvane,
+  tolvaneLarge,
+} from '@cove/core/starters';
 import sharp from 'sharp';
 import { ProblemException } from '../common/problem';
+import { keptGuide, layGuideFiles } from '../guides/keptGuides.job';
 import { acceptChange } from '../sites/acceptChange';
 import { type StoredFile, storedFile } from '../storage/storedFiles';
 import type { Workbench } from '../work/workbench';
@@ -12,21 +26,57 @@ declare module '../work/job' {
   }
 }
 
-/** What a new site begins as: a ready one by its id, or one of the demos. */
-export type Beginning = { starter: string } | { demo: 'small' | 'large' };
+/** The guide a new site has: worked out of a brand, a ready-made one, or one that its designer has kept. */
+export type GuideAsked = { brand: object } | { ready: string } | { kept: string };
 
-const createFrom = (begin: Beginning, name: string, file: (drawing: string) => string): Site => {
-  if ('demo' in begin) return begin.demo === 'large' ? tolvaneLarge(file) : tolvane(file);
-  const starter = SITE_STARTERS.find(it => it.id === begin.starter);
+/** What a new site begins as: a ready one by its id, in its own guide or another one; or one of the demos. */
+export type Beginning = { starter: string; guide: GuideAsked | null } | { demo: 'small' | 'large' };
+
+const must = <T>(result: Result<T>): T => {
+  if (!result.ok) throw new ProblemException(result.problem);
+  return result.value;
+};
+
+async function guideFor(
+  bench: Workbench,
+  asked: GuideAsked,
+  account: string,
+  name: string,
+): Promise<GuideData> {
+  if ('brand' in asked) return readyGuide(must(completeBrand(must(readBrandData(asked.brand)), name)));
+  if ('kept' in asked) return keptGuide(bench.database.query, account, asked.kept);
+  const spec = READY_GUIDES.find(it => it.id === asked.ready);
+  if (!spec)
+    throw new ProblemException({
+      code: 'unknown-guide',
+      message: 'There is no such ready-made guide.',
+      found: asked.ready,
+      expected: `one of ${READY_GUIDES.map(it => it.id).join(', ')}`,
+    });
+  return readyGuide(spec);
+}
+
+function starterNamed(id: string): SiteStarter {
+  const starter = SITE_STARTERS.find(it => it.id === id);
   if (!starter)
     throw new ProblemException({
       code: 'unknown-starter',
       message: 'There is no such ready site.',
-      found: begin.starter,
+      found: id,
       expected: `one of ${SITE_STARTERS.map(it => it.id).join(', ')}`,
     });
-  return createSite(starter, name, file);
-};
+  return starter;
+}
+
+type Maker = (file: (drawing: string) => string) => Site;
+
+/** What makes the records of a site, once its pictures have their names. */
+async function makerOf(bench: Workbench, begin: Beginning, account: string, name: string): Promise<Maker> {
+  if ('demo' in begin) return begin.demo === 'large' ? tolvaneLarge : tolvane;
+  const starter = starterNamed(begin.starter);
+  const guide = begin.guide && (await guideFor(bench, begin.guide, account, name));
+  return file => (guide ? createSite(starter, name, file, guide) : createSite(starter, name, file));
+}
 
 /**
  * Makes a site with the program's own drawings as its pictures, laid as one change like any other; all of it, or nothing.
@@ -36,8 +86,11 @@ export async function makeSite(
   bench: Workbench,
   { site: id, name, account, begin }: { site: string; name: string; account: string; begin: Beginning },
 ): Promise<boolean> {
-  const { names, stored } = await drawPictures(bench, id);
-  const site = createFrom(begin, name, drawing => names.get(drawing) ?? '');
+  const make = await makerOf(bench, begin, account, name);
+  const { names, stored } = await drawPictures(bench, id, 'demo' in begin ? drawings : neutralPictures);
+  const site = make(drawing => names.get(drawing) ?? '');
+  if ('guide' in begin && begin.guide && 'kept' in begin.guide)
+    stored.push(...(await layGuideFiles(bench, begin.guide.kept, [...allRecords(site)], id)));
   const edits = [...allRecords(site)].map((record): Edit => ({ op: 'put', record }));
   return bench.database.transaction(async query => {
     const made = await query(
@@ -54,21 +107,22 @@ export async function makeSite(
   });
 }
 
-/** The drawings as pictures; they are the same for every site, so they are drawn once. */
-let drawn: Promise<readonly { name: string; data: Buffer }[]> | null = null;
+/** Drawings as pictures by where they come from; they are the same for every site, so they are drawn once. */
+const drawn = new Map<() => Drawing[], Promise<readonly { name: string; data: Buffer }[]>>();
 
-async function drawAll() {
+async function drawAll(list: readonly Drawing[]) {
   const all: { name: string; data: Buffer }[] = [];
-  for (const { name, svg } of drawings())
+  for (const { name, svg } of list)
     all.push({ name, data: await sharp(Buffer.from(svg)).webp({ quality: 82 }).toBuffer() });
   return all;
 }
 
-async function drawPictures({ pictures }: Workbench, site: string) {
+async function drawPictures({ pictures }: Workbench, site: string, list: () => Drawing[]) {
   const names = new Map<string, string>();
   const stored: StoredFile[] = [];
-  drawn ??= drawAll();
-  for (const { name, data } of await drawn) {
+  const drawing = drawn.get(list) ?? drawAll(list());
+  drawn.set(list, drawing);
+  for (const { name, data } of await drawing) {
     const file = await pictures.write(site, data);
     names.set(name, file);
     stored.push(storedFile(file, data));

@@ -14,8 +14,8 @@ export class NewSitesController {
 
   @Post()
   @Answers(MadeSiteDto)
-  @ApiOperation({ summary: 'Begin a site of a ready one, as its designer: {name, starter} → {id}' })
-  create(@CurrentCaller() { account }: Caller, @Body() { name, starter }: NewSiteDto): Promise<MadeSiteDto> {
-    return this.sites.create(account, name.trim(), starter);
+  @ApiOperation({ summary: 'Begin a site of a ready one, in its guide or another, as its designer → {id}' })
+  create(@CurrentCaller() { account }: Caller, @Body() asked: NewSiteDto): Promise<MadeSiteDto> {
+    return this.sites.create(account, asked);
   }
 }

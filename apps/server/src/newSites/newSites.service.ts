@@ -6,7 +6,8 @@ import { ProblemException } from '../common/problem';
 import { Member, SiteEntity } from '../database/entities';
 import { Workshop } from '../work/workshop.service';
 import type { MadeSiteDto } from './dto/madeSite.dto';
-import type { Beginning } from './makeSite.job';
+import type { NewSiteDto } from './dto/newSite.dto';
+import type { Beginning, GuideAsked } from './makeSite.job';
 
 /** How many sites one person may have made: more are somebody's mistake. */
 const MOST_SITES = 60;
@@ -16,6 +17,21 @@ const ATTEMPTS = 5;
 
 /** First step of its address; a short one, since it is the site's id as well. */
 const slugOf = (name: string): string => addressOf(name.slice(0, 40)) || 'site';
+
+/** The one guide that is asked for; null for that of the ready site. */
+function guideAsked({ brand, readyGuide, keptGuide }: NewSiteDto): GuideAsked | null {
+  const asked = [
+    brand && { brand },
+    readyGuide !== undefined && { ready: readyGuide },
+    keptGuide !== undefined && { kept: keptGuide },
+  ].filter(it => it !== undefined && it !== false);
+  if (asked.length > 1)
+    throw new ProblemException({
+      code: 'too-many',
+      message: 'A site begins in one guide: of a brand, a ready-made one or one of your own.',
+    });
+  return asked[0] ?? null;
+}
 
 /** Makes sites: of a ready one, or of records. */
 @Injectable()
@@ -27,7 +43,9 @@ export class NewSites {
   ) {}
 
   /** A site of a ready one, which whoever asked for it designs. */
-  async create(account: string, name: string, starter: string): Promise<MadeSiteDto> {
+  async create(account: string, asked: NewSiteDto): Promise<MadeSiteDto> {
+    const name = asked.name.trim();
+    const begin = { starter: asked.starter, guide: guideAsked(asked) };
     if ((await this.members.countBy({ accountId: account, role: 'designer' })) >= MOST_SITES)
       throw new ProblemException({
         code: 'too-many',
@@ -35,7 +53,7 @@ export class NewSites {
       });
     for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
       const id = await this.freeId(slugOf(name));
-      if (await this.make(id, name, account, { starter })) return { id };
+      if (await this.make(id, name, account, begin)) return { id };
     }
     throw new ProblemException({
       code: 'busy',

@@ -3,7 +3,7 @@ import { Controller, Get, Param, Post, Query, Res } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { AnswersCore, AnswersFile } from '../api/answers';
-import { Allow, MEMBERS } from '../common/access';
+import { Allow, type Caller, CurrentCaller, MEMBERS } from '../common/access';
 import { type Incoming, SentFile } from '../common/body.interceptor';
 import { notFound } from '../common/problem';
 import { TakesFile } from '../common/takes';
@@ -49,9 +49,10 @@ export class SitePicturesController {
   async picture(
     @Param('site') site: string,
     @Param('file') file: string,
+    @CurrentCaller() { account }: Caller,
     @Res() response: Response,
   ): Promise<void> {
-    const found = await this.pictures.find(site, file);
+    const found = await this.pictures.find(site, file, account);
     if (!found) throw notFound('picture');
     const { mime, data } = found;
     response.writeHead(200, {

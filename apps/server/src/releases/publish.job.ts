@@ -14,6 +14,7 @@ declare module '../work/job' {
 interface ReleaseRow {
   id: string;
   site: string;
+  slug: string;
   number: number;
   state: string;
   leaveOut: boolean;
@@ -25,7 +26,7 @@ const REPORT_EVERY = 150;
 const releaseNamed = async (query: Query, id: string): Promise<ReleaseRow | undefined> =>
   (
     await query<ReleaseRow>(
-      'select id, site_id as site, number, state, leave_out as "leaveOut" from releases where id = $1',
+      'select r.id, r.site_id as site, s.slug, r.number, r.state, r.leave_out as "leaveOut" from releases r join sites s on s.id = r.site_id where r.id = $1',
       [id],
     )
   )[0];
@@ -39,7 +40,7 @@ export async function publish(bench: Workbench, { release: id }: { release: stri
   const release = await releaseNamed(query, id);
   if (!release || release.state === 'done' || release.state === 'failed') return;
   const { seq, site } = await bench.sites.at(release.site);
-  const published = publishSite(site);
+  const published = publishSite(site, `/${release.slug}/`);
   const missing = await missingFiles(bench, release.site, site, published);
   const problems: Unrenderable[] = [...published.problems, ...missing.problems];
   if (problems.length > 0 && !release.leaveOut) {

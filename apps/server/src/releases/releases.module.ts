@@ -8,5 +8,6 @@ import { ReleasesService } from './releases.service';
   imports: [TypeOrmModule.forFeature([Release, SiteEntity])],
   providers: [ReleasesService],
   controllers: [ReleasesController],
+  exports: [ReleasesService],
 })
 export class ReleasesModule {}

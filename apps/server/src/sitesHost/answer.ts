@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { extname } from 'node:path';
 import type { Query } from '../common/database';
@@ -9,6 +10,13 @@ const STEP = /^[a-zA-Z0-9][a-zA-Z0-9._-]{0,200}$/;
 
 /** Folder of a site’s modules, below its root; named here again, since this process loads nothing of the core. */
 const MODULES = 'behaviours';
+
+/** Folder of the guide in open formats, whose addresses stay while what they answer alters; and the file in it that says who may read them. */
+const GUIDE = 'guide/';
+const ACCESS = 'guide/access.json';
+
+/** What is answered where there is no page. */
+const NOT_FOUND = '404.html';
 
 /** Characters of an address that are looked at. */
 const LONGEST_ADDRESS = 2000;
@@ -47,7 +55,37 @@ export function answerer(query: Query, storage: Storage, { host, program, secure
     });
     response.end(response.req.method === 'HEAD' ? undefined : body);
   };
-  const missing = (response: ServerResponse) => say(response, 404, 'There is no such page');
+  /** The site’s own page for what is not found, where there is a site. */
+  const missing = async (response: ServerResponse, slug = '', folder: string | null = null) => {
+    const page = folder ? await storage.read(`${folder}/${NOT_FOUND}`) : null;
+    if (!page) return say(response, 404, 'There is no such page');
+    response.writeHead(404, {
+      ...safe(slug),
+      'content-type': 'text/html; charset=utf-8',
+      'content-length': page.length,
+      'cache-control': 'no-store',
+    });
+    response.end(response.req.method === 'HEAD' ? undefined : page);
+  };
+
+  /** A file of the guide: asked for again and again under one address, answered in full only where it has altered (RFC 9110, section 13). */
+  const guideFile = async (response: ServerResponse, folder: string, name: string, data: Buffer) => {
+    const tag = `"${createHash('sha256').update(data).digest('base64url').slice(0, 27)}"`;
+    const open = await storage.has(`${folder}/${ACCESS}`);
+    const known = response.req.headers['if-none-match'];
+    const same = known?.split(',').some(it => it.trim().replace(/^W\//, '') === tag || it.trim() === '*');
+    response.writeHead(same ? 304 : 200, {
+      ...safe(),
+      etag: tag,
+      'cache-control': 'no-cache',
+      ...(open && { 'access-control-allow-origin': '*', 'cross-origin-resource-policy': 'cross-origin' }),
+      ...(!same && {
+        'content-type': CONTENT_TYPES[extname(name)] ?? 'text/plain; charset=utf-8',
+        'content-length': data.length,
+      }),
+    });
+    response.end(same || response.req.method === 'HEAD' ? undefined : data);
+  };
 
   const liveFolder = async (slug: string): Promise<string | null> => {
     const [site] = await query<{ id: string; live: string | null }>(
@@ -69,15 +107,16 @@ export function answerer(query: Query, storage: Storage, { host, program, secure
     if (steps.length === 0) return say(response, 308, 'This page is elsewhere', { location: `/${slug}/` });
     const last = steps.at(-1);
     const file = last === '' ? [...steps.slice(0, -1), 'index.html'] : steps;
-    if (!file.every(step => STEP.test(step))) return missing(response);
+    if (!file.every(step => STEP.test(step))) return missing(response, slug, folder);
     const name = file.join('/');
     const data = await storage.read(`${folder}/${name}`);
     if (!data) {
       const page = last === '' ? null : await storage.has(`${folder}/${name}/index.html`);
       return page
         ? say(response, 308, 'This page is elsewhere', { location: `${path}/` })
-        : missing(response);
+        : missing(response, slug, folder);
     }
+    if (name.startsWith(GUIDE) && !name.endsWith('.html')) return guideFile(response, folder, name, data);
     const html = name.endsWith('.html');
     response.writeHead(200, {
       ...safe(slug),

@@ -1,5 +1,5 @@
-import { access, copyFile, mkdir, open, readFile, rm } from 'node:fs/promises';
-import { dirname, resolve, sep } from 'node:path';
+import { access, copyFile, mkdir, open, readdir, readFile, rm } from 'node:fs/promises';
+import { dirname, join, relative, resolve, sep } from 'node:path';
 import { codeOf } from '../common/codeOf';
 import { Storage } from './storage';
 
@@ -56,6 +56,20 @@ export class DiskStorage extends Storage {
   async copy(from: string, to: string): Promise<void> {
     await mkdir(dirname(this.at(to)), { recursive: true });
     await copyFile(this.at(from), this.at(to));
+  }
+
+  async list(folder: string): Promise<string[]> {
+    const full = this.at(folder);
+    try {
+      const entries = await readdir(full, { recursive: true, withFileTypes: true });
+      return entries
+        .filter(it => it.isFile())
+        .map(it => relative(full, join(it.parentPath, it.name)).split(sep).join('/'))
+        .sort();
+    } catch (error) {
+      if (isMissing(error)) return [];
+      throw error;
+    }
   }
 
   async removeFolder(path: string): Promise<void> {

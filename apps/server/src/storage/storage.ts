@@ -5,6 +5,8 @@ export abstract class Storage {
   abstract read(path: string): Promise<Buffer | null>;
   abstract has(path: string): Promise<boolean>;
   abstract copy(from: string, to: string): Promise<void>;
+  /** Paths of all files below a folder, as they stand in it; none where there is no such folder. */
+  abstract list(folder: string): Promise<string[]>;
   abstract removeFolder(path: string): Promise<void>;
 }
 

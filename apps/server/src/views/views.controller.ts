@@ -9,6 +9,7 @@ import { AnswersCore, AnswersFile, AnswersPage } from '../api/answers';
 import type { JsonOf } from '../api/json';
 import { Allow, MEMBERS } from '../common/access';
 import { Workshop } from '../work/workshop.service';
+import { ExportQuery, GuideFileParam } from './dto/export.dto';
 import { ThreadQuery } from './dto/thread.dto';
 
 @ApiTags('views')
@@ -31,6 +32,27 @@ export class ViewsController {
     return this.workshop.run('printTokens', { site });
   }
 
+  @Get('guide/:file')
+  @AnswersFile('text/plain')
+  @ApiOperation({ summary: 'The guide in one of its open formats, of the draft or of a release' })
+  async guideFile(
+    @Param() { site, file }: GuideFileParam,
+    @Query() { release }: ExportQuery,
+    @Res() response: Response,
+  ): Promise<void> {
+    const { text, type } = await this.workshop.run('printGuideFile', {
+      site,
+      file,
+      ...(release !== undefined && { release }),
+    });
+    response.writeHead(200, {
+      'content-type': `${type}; charset=utf-8`,
+      'content-length': Buffer.byteLength(text),
+      'content-disposition': `attachment; filename="${file}"`,
+    });
+    response.end(text);
+  }
+
   @Get('pages/:page/preview')
   @AnswersPage()
   @Header(
@@ -45,16 +67,22 @@ export class ViewsController {
   @Get('export.zip')
   @AnswersFile('application/zip')
   @ApiOperation({
-    summary: 'The site as plain files; answers with what cannot be rendered, where there is such',
+    summary:
+      'The draft or a release as plain files; of the draft it answers with what cannot be rendered, where there is such',
   })
-  async zip(@Param('site') site: string, @Res() response: Response): Promise<void> {
+  async zip(
+    @Param('site') site: string,
+    @Query() { release }: ExportQuery,
+    @Res() response: Response,
+  ): Promise<void> {
     // Made whole before the answer begins, so that an archive that cannot be made is told of, and none is cut short.
-    const { path, bytes } = await this.workshop.run('archive', { site });
+    const asked = { site, ...(release !== undefined && { release }) };
+    const { path, bytes, name } = await this.workshop.run('archive', asked);
     try {
       response.writeHead(200, {
         'content-type': 'application/zip',
         'content-length': bytes,
-        'content-disposition': 'attachment; filename="site.zip"',
+        'content-disposition': `attachment; filename="${name}"`,
       });
       await pipeline(createReadStream(path), response);
     } finally {

@@ -1,5 +1,8 @@
 import {
   type DesignTokens,
+  EXPORTS,
+  EXPORTS_FOLDER,
+  guideTokens,
   maybeElement,
   nodeScope,
   pageScope,
@@ -11,10 +14,10 @@ import {
   specimenScope,
   type Thread,
   threadOf,
-  toDesignTokens,
 } from '@cove/core';
 import { type JsonOf, toJson } from '../api/json';
 import { notFound, ProblemException } from '../common/problem';
+import { releaseFolder } from '../storage/storage';
 import type { Workbench } from '../work/workbench';
 import type { ThreadAsked } from './dto/thread.dto';
 
@@ -22,6 +25,7 @@ declare module '../work/job' {
   interface Jobs {
     findThread: typeof findThread;
     printTokens: typeof printTokens;
+    printGuideFile: typeof printGuideFile;
     renderPagePreview: typeof renderPagePreview;
   }
 }
@@ -66,12 +70,31 @@ export async function findThread(
   return toJson(threadOf(site, scope, { part, state, width, property }));
 }
 
-/** The tokens of a site as JSON of the Design Tokens Format Module 2025.10. */
+/** The tokens and text styles of a site as JSON of the Design Tokens Format Module 2025.10. */
 export async function printTokens(
   { sites }: Workbench,
   { site }: { site: string },
 ): Promise<JsonOf<DesignTokens>> {
-  return toJson(toDesignTokens((await sites.at(site)).site.kinds.token));
+  return toJson(guideTokens((await sites.at(site)).site));
+}
+
+/** One open format of the guide, of the draft or as a release has it. */
+export async function printGuideFile(
+  { sites, storage, database }: Workbench,
+  { site: id, file, release }: { site: string; file: string; release?: string },
+): Promise<{ text: string; type: string }> {
+  const format = EXPORTS.find(it => it.file === file);
+  if (!format) throw notFound('format');
+  if (release === undefined) return { text: format.print((await sites.at(id)).site), type: format.type };
+  const [found] = await database.query<{ id: string }>(
+    "select id from releases where id = $1 and site_id = $2 and state = 'done'",
+    [release, id],
+  );
+  if (!found) throw notFound('release');
+  const data = await storage.read(`${releaseFolder(id, release)}/${EXPORTS_FOLDER}/${file}`);
+  // Releases of before these files were made have none.
+  if (!data) throw notFound('file of this release');
+  return { text: data.toString('utf8'), type: format.type };
 }
 
 /** A page as one document with its CSS inside and its parts marked. */

@@ -357,7 +357,7 @@ export interface paths {
         /** Sites one is a member of */
         readonly get: operations["SitesController_list"];
         readonly put?: never;
-        /** Begin a site of a ready one, as its designer: {name, starter} → {id} */
+        /** Begin a site of a ready one, in its guide or another, as its designer → {id} */
         readonly post: operations["NewSitesController_create"];
         readonly delete?: never;
         readonly options?: never;
@@ -475,7 +475,7 @@ export interface paths {
             readonly path?: never;
             readonly cookie?: never;
         };
-        /** The site as plain files; answers with what cannot be rendered, where there is such */
+        /** The draft or a release as plain files; of the draft it answers with what cannot be rendered, where there is such */
         readonly get: operations["ViewsController_zip"];
         readonly put?: never;
         readonly post?: never;
@@ -511,6 +511,23 @@ export interface paths {
         };
         /** A font of the site’s own */
         readonly get: operations["SiteFontsController_font"];
+        readonly put?: never;
+        readonly post?: never;
+        readonly delete?: never;
+        readonly options?: never;
+        readonly head?: never;
+        readonly patch?: never;
+        readonly trace?: never;
+    };
+    readonly "/api/sites/{site}/guide/{file}": {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        /** The guide in one of its open formats, of the draft or of a release */
+        readonly get: operations["ViewsController_guideFile"];
         readonly put?: never;
         readonly post?: never;
         readonly delete?: never;
@@ -1029,8 +1046,16 @@ export interface components {
             readonly name: string;
         };
         readonly NewSiteDto: {
+            /** @description The brand whose guide it has, in the place of the guide of the ready site */
+            readonly brand?: {
+                readonly [key: string]: unknown;
+            };
+            /** @description The kept guide that it has in that place */
+            readonly keptGuide?: string;
             /** @description What the site is called */
             readonly name: string;
+            /** @description The ready-made guide that it has in that place */
+            readonly readyGuide?: string;
             /** @description The ready site it begins as */
             readonly starter: string;
         };
@@ -2287,7 +2312,10 @@ export interface operations {
     };
     readonly ViewsController_zip: {
         readonly parameters: {
-            readonly query?: never;
+            readonly query?: {
+                /** @description A finished release; the draft where none is named */
+                readonly release?: string;
+            };
             readonly header?: never;
             readonly path: {
                 readonly site: string;
@@ -2367,6 +2395,41 @@ export interface operations {
                 };
                 content: {
                     readonly "font/*": Blob;
+                };
+            };
+            /** @description Refused, or failed */
+            readonly default: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readonly ViewsController_guideFile: {
+        readonly parameters: {
+            readonly query?: {
+                /** @description A finished release; the draft where none is named */
+                readonly release?: string;
+            };
+            readonly header?: never;
+            readonly path: {
+                /** @description One of the open formats of a guide */
+                readonly file: "tokens.json" | "tokens.resolver.json" | "guide.css" | "theme.css" | "guide.ts";
+                readonly site: string;
+            };
+            readonly cookie?: never;
+        };
+        readonly requestBody?: never;
+        readonly responses: {
+            readonly 200: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "text/plain": Blob;
                 };
             };
             /** @description Refused, or failed */

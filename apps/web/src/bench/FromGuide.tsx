@@ -1,25 +1,38 @@
-import { FACETS, type PropertyRow as Row, type Value } from '@cove/core';
-import type { ReactNode } from 'react';
+import { FACETS, type Facet } from '@cove/core';
 import { FACET_NAMES } from './facetNames.ts';
+import type { Held } from './held.ts';
+import { PropertyList, type Setting } from './PropertyList.tsx';
+
+/** The facets that people set most on a kind of part come first. */
+const FIRST: Readonly<Record<string, readonly Facet[]>> = {
+  box: ['space', 'color', 'line', 'layout'],
+  picture: ['layout', 'line', 'effect', 'space'],
+  icon: ['color', 'layout', 'line', 'space'],
+  ground: ['color', 'layout'],
+  edge: ['effect', 'layout', 'color'],
+};
+const facetsFor = (kind: string): readonly Facet[] => [...new Set([...(FIRST[kind] ?? []), ...FACETS])];
 
 /** What the guide says, facet by facet. */
 export function FromGuide({
-  rows,
-  children,
-}: {
-  rows: readonly (readonly [Row, Value | null])[];
-  children(row: Row, value: Value | null): ReactNode;
+  kind,
+  list,
+  ...setting
+}: Setting & {
+  /** The kind of the part that is set. */
+  kind: string;
+  list: readonly Held[];
 }) {
   return (
     <section aria-label="From the guide" className="px-3.5 py-3">
       <h3 className="label-line pb-1">From the guide</h3>
-      {FACETS.map(facet => {
-        const list = rows.filter(([row]) => row.facet === facet);
+      {facetsFor(kind).map(facet => {
+        const ofFacet = list.filter(({ row }) => row.facet === facet);
         return (
-          list.length > 0 && (
+          ofFacet.length > 0 && (
             <div key={facet} className="pb-2">
               <h4 className="text-small text-muted">{FACET_NAMES[facet]}</h4>
-              <ul>{list.map(([row, value]) => children(row, value))}</ul>
+              <PropertyList {...setting} list={ofFacet} />
             </div>
           )
         );

@@ -3,6 +3,7 @@ import {
   byOrder,
   type Edit,
   type PropertyRow,
+  parsePropertyValue,
   propertyOf,
   role,
   type Scope,
@@ -17,15 +18,18 @@ import { type ReactNode, useRef } from 'react';
 import { DrawnIcon } from '../drawings/DrawnIcon.tsx';
 import { drawnCss } from '../drawings/drawn.ts';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
+import { colorOf } from '../tokens/picker/endOf.ts';
+import { ValueField } from '../tokens/picker/ValueField.tsx';
+import { Chip } from '../ui/Chip.tsx';
 import { Floating } from '../ui/Floating.tsx';
 import { useLocked } from '../ui/locked.ts';
-import { ColorControl } from './ColorControl.tsx';
+import { wantsOf } from './wants.ts';
 
 type Imaged = Value & { type: 'picture' | 'pattern' };
 const isImage = (value: Value | null): value is Imaged =>
   value?.type === 'picture' || value?.type === 'pattern';
 
-const colorRow = (label: string): PropertyRow => ({ ...propertyOf('backgroundColor'), label });
+const COLOR = propertyOf('backgroundColor');
 
 /** How much of the image the tint covers: shown while it is dragged, kept when it is let go. */
 function Share({
@@ -182,16 +186,19 @@ export function GroundControl({ site, scope, row, value, onShow, onCommit, focus
   const image = isImage(value) ? value : null;
   const picture = image?.type === 'picture' ? site.kinds.asset.get(image.asset) : undefined;
   const color = (label: string, now: Value | null, put: (color: Value) => Value) => (
-    <span className="flex items-center gap-1.5">
-      <ColorControl
+    <span data-picker-row className="grid flex-1 grid-cols-[72px_18px_minmax(0,1fr)] items-center gap-1.5">
+      <span aria-hidden>{label}</span>
+      <Chip color={colorOf(site, scope, now)} />
+      <ValueField
+        label={label}
         site={site}
         scope={scope}
-        row={colorRow(label)}
+        wants={wantsOf(COLOR)}
         value={now}
+        parse={text => parsePropertyValue(text, COLOR, site.kinds.token, site.kinds.role)}
         onShow={it => onShow(it && put(it))}
-        onCommit={(it, before) => onCommit(put(it), before)}
+        onCommit={(it, before) => it && onCommit(put(it), before)}
       />
-      {label}
     </span>
   );
   return (

@@ -78,7 +78,7 @@ export function NodeChoices({ site, node, page }: { site: Site; node: NodeRecord
         />
       ))}
       {mayChoose && (
-        <Button kind="link" className="col-span-2 justify-self-start" onClick={() => setSeen(true)}>
+        <Button kind="link" className="self-end justify-self-start" onClick={() => setSeen(true)}>
           Browse looks…
         </Button>
       )}

@@ -4,16 +4,16 @@ import {
   nameOf,
   type PageRecord,
   parseTokenValue,
-  printTyped,
   type SectionRecord,
   type Site,
   tokenPath,
 } from '@cove/core';
 import { X } from 'lucide-react';
 import { useCommit } from '../session/context.tsx';
+import { tokenWants } from '../tokens/picker/tokenWants.ts';
+import { ValueField } from '../tokens/picker/ValueField.tsx';
 import { ActMenu } from '../ui/ActMenu.tsx';
 import { useLocked } from '../ui/locked.ts';
-import { TypedField } from '../ui/TypedField.tsx';
 
 /** Tokens that have another value on one page or in one section; whatever follows them there follows it too. */
 export function Rebinds({ site, record }: { site: Site; record: PageRecord | SectionRecord }) {
@@ -32,17 +32,27 @@ export function Rebinds({ site, record }: { site: Site; record: PageRecord | Sec
           if (!of) return null;
           const path = tokenPath(tokens, token);
           return (
-            <li key={token} className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_24px] items-center gap-1">
+            <li
+              key={token}
+              data-picker-row
+              className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_24px] items-center gap-1"
+            >
               <span className="truncate" title={path}>
                 {nameOf(site, token)}
               </span>
-              <TypedField
+              <ValueField
                 label={`${path} ${here}`}
-                hideLabel
-                text={printTyped(value, tokens)}
+                site={site}
+                scope={null}
+                wants={tokenWants(of.type, true)}
+                value={value}
                 parse={text => parseTokenValue(text, of.type, tokens)}
-                onCommit={next =>
-                  commit([editOf(record).setIn('rebind', token, next)], `Rebind ${of.name} ${here}`)
+                onCommit={(next, before = []) =>
+                  next &&
+                  commit(
+                    [...before, editOf(record).setIn('rebind', token, next)],
+                    `Rebind ${of.name} ${here}`,
+                  )
                 }
               />
               {!locked && (

@@ -4,6 +4,7 @@ import {
   nodeScope,
   type PictureBehind,
   pictureAt,
+  printRatio,
   role,
   type Scope,
   type Site,
@@ -18,9 +19,9 @@ import { ScaledFrame } from '../canvas/ScaledFrame.tsx';
 import { textsOver } from '../canvas/textsOver.ts';
 import { useSampler } from '../pictures/Sampling.tsx';
 import { useCommit, useSession } from '../session/context.tsx';
+import { colorOf } from '../tokens/picker/endOf.ts';
 import { Button } from '../ui/Button.tsx';
 import { useLocked } from '../ui/locked.ts';
-import { colorOf } from './ColorControl.tsx';
 
 /** What is told of one width: the text that can be read worst there. */
 interface Reading {
@@ -31,7 +32,6 @@ interface Reading {
 
 const SETTLES = 300;
 const ON_SURFACE: Value = role('surface');
-const rounded = (ratio: number) => (Math.floor(ratio * 10) / 10).toFixed(1);
 
 /**
  * How well the words of a thing can be read over the picture behind them, at each width as it is cropped there, and the
@@ -138,7 +138,7 @@ export function TextOverPicture({
               <div key={it.width}>
                 <dt className="text-muted">{it.width}</dt>
                 <dd className={`font-mono text-[12px] ${it.ratio < it.wanted ? 'font-bold' : ''}`}>
-                  {rounded(it.ratio)}
+                  {printRatio(it.ratio)}
                   {it.ratio < it.wanted && <span className="font-normal"> of {it.wanted}</span>}
                 </dd>
               </div>

@@ -14,6 +14,7 @@ import {
   type Slot,
   type StyleTarget,
   setSlot,
+  setSlots,
   threadOf,
   type Value,
   type Via,
@@ -21,10 +22,11 @@ import {
 import { useGo } from '../navigation/go.ts';
 import { useCommit } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
+import { colorOf } from '../tokens/picker/endOf.ts';
 import { Button } from '../ui/Button.tsx';
+import { Chip } from '../ui/Chip.tsx';
 import { useLocked } from '../ui/locked.ts';
 import { useAlsoTo } from './alsoTo.ts';
-import { Chip, colorOf } from './ColorControl.tsx';
 import { Promote } from './Promote.tsx';
 
 const WHY: Record<Hidden['why'], string> = {
@@ -49,12 +51,16 @@ export function ThreadView({
   asked,
   target,
   own,
+  together = own === null ? [] : [own],
 }: {
   site: Site;
   scope: Scope;
   asked: Asked;
-  target: StyleTarget /** Slot that is set here, where one is. */;
+  target: StyleTarget;
+  /** Slot that is set here, where one is. */
   own: Slot | null;
+  /** Slots that are set and reset together with it, itself among them. */
+  together?: readonly Slot[];
 }) {
   const go = useGo();
   const commit = useCommit();
@@ -176,17 +182,16 @@ export function ThreadView({
             kind="link"
             onClick={() =>
               commit(
-                [
-                  ...setSlot(site, target, own, null),
-                  ...also.flatMap(id => setSlot(site, { type: 'record', id }, own, null)),
-                ],
-                'Reset one value',
+                [target, ...also.map(id => ({ type: 'record', id }) as const)].flatMap(it =>
+                  setSlots(site, it, Object.fromEntries(together.map(slot => [slot, null]))),
+                ),
+                together.length > 1 ? 'Reset them together' : 'Reset one value',
               )
             }
           >
             Reset
           </Button>
-          {node && mayGuide && <Promote site={site} scope={scope} node={node} slots={[own]} />}
+          {node && mayGuide && <Promote site={site} scope={scope} node={node} slots={together} />}
         </div>
       )}
     </div>

@@ -19,6 +19,37 @@ function useCssProblem(declarations: TypedDeclarations['unfollowed']): string | 
   return null;
 }
 
+/** Lines of CSS for what no row sets: each property that the guide follows becomes a value, the others are passed through. */
+export function OwnDeclarations(
+  props: Omit<Parameters<typeof TypedCss>[0], 'source' | 'apply'> & {
+    /** True where they were set. */
+    apply(typed: TypedDeclarations): boolean;
+  },
+) {
+  const [source, setSource] = useState('');
+  const locked = useLocked();
+  if (locked) return null;
+  return (
+    <details className="pt-1">
+      <summary className="cursor-pointer text-muted">Own declarations</summary>
+      <div className="grid gap-1.5 pt-1">
+        <textarea
+          aria-label="Own declarations"
+          rows={3}
+          spellCheck={false}
+          placeholder={'mix-blend-mode: multiply;\npadding-top: 24px;'}
+          value={source}
+          onChange={event => setSource(event.target.value)}
+          className="w-full resize-y rounded border border-hair bg-paper px-2 py-1 font-mono text-[12px]"
+        />
+        {source.trim() !== '' && (
+          <TypedCss {...props} source={source} apply={typed => props.apply(typed) && setSource('')} />
+        )}
+      </div>
+    </details>
+  );
+}
+
 /** CSS typed into the search field is offered as what it says: values that are followed, and declarations that are not. */
 export function TypedCss({
   site,

@@ -36,6 +36,12 @@ export class BlockSheet {
     }
   }
 
+  /** Takes some properties away from a block. */
+  drop(selector: string, declarations: Block['declarations']): void {
+    const rule = this.rule(selector);
+    for (const [name] of declarations) if (rule.values.delete(name)) rule.style.removeProperty(name);
+  }
+
   keepOnly(selectors: ReadonlySet<string>, prefix: string): void {
     for (const [selector, { style }] of this.rules)
       if (selector.startsWith(prefix) && !selectors.has(selector)) {

@@ -1,10 +1,12 @@
 import {
   BASE_CSS,
   closureVariables,
+  type Declarations,
   effectsOf,
   FAMILIES,
   type Family,
   type FontFile,
+  type Gamut,
   getRecord,
   guideIds,
   guideSources,
@@ -24,7 +26,9 @@ import {
   printKeyframes,
   programSources,
   rebindBlocks,
-  rootBlock,
+  rootBlocks,
+  rootBlocksOf,
+  rootVariables,
   rulesOf,
   SETTINGS,
   type Site,
@@ -33,7 +37,9 @@ import {
   schemeBlocks,
   schemePatterns,
   schemeSelector,
+  settingsOf,
   showsArea,
+  type Target,
   usersOf,
   varContext,
 } from '@cove/core';
@@ -71,10 +77,12 @@ export class StyleEngine {
   private readonly printing: Printing;
   /** What the sheets were last made equal to. */
   private shown: Site | null = null;
+  /** What the screen shows that the sheets are printed for. */
+  private gamut: Gamut = 'srgb';
 
   constructor(
     document: Document,
-    view: Window & typeof globalThis,
+    private readonly view: Window & typeof globalThis,
     private readonly mode: PrintMode,
     private readonly siteId: string,
     extra = '',
@@ -99,12 +107,24 @@ export class StyleEngine {
     ];
   }
 
+  private get target(): Target {
+    return { mode: this.mode, gamut: this.gamut };
+  }
+
+  /** Wide colours show where the brand wants them and the screen has them, as they will for visitors. */
+  private gamutFor(site: Site): Gamut {
+    return settingsOf(site).wideColors && this.view.matchMedia('(color-gamut: p3)').matches
+      ? 'display-p3'
+      : 'srgb';
+  }
+
   /** Everything anew. */
   reset(site: Site, page: PageRecord | null): void {
     this.shown = site;
+    this.gamut = this.gamutFor(site);
     this.faces.replaceSync(ownFaces(site, this.siteId));
-    this.blocks.set(rootBlock(site, this.mode));
-    for (const block of schemeBlocks(site)) this.blocks.set(block);
+    for (const block of rootBlocks(site, this.target)) this.blocks.set(block);
+    for (const block of schemeBlocks(site, this.gamut)) this.blocks.set(block);
     this.setRebinds(site, page);
     const context = varContext(site, this.printing);
     for (const source of programSources())
@@ -133,7 +153,7 @@ export class StyleEngine {
   }
 
   private setRebinds(site: Site, page: PageRecord | null): void {
-    const blocks = page ? rebindBlocks(site, page) : [];
+    const blocks = page ? rebindBlocks(site, page, this.gamut) : [];
     for (const block of blocks) this.blocks.set(block);
     this.blocks.keepOnly(new Set(blocks.map(block => block.selector)), '.b-');
   }
@@ -141,7 +161,7 @@ export class StyleEngine {
   /** Follows an edit of the given records. */
   update(site: Site, page: PageRecord | null, touched: ReadonlySet<Id>): void {
     const before = this.shown;
-    if (!before) {
+    if (!before || this.gamut !== this.gamutFor(site)) {
       this.reset(site, page);
       return;
     }
@@ -162,7 +182,7 @@ export class StyleEngine {
           tokens.push(id);
           break;
         case 'scheme':
-          this.blocks.set(schemeBlock(site, id));
+          this.blocks.set(schemeBlock(site, id, this.gamut));
           break;
         case 'patterns':
           patterns = true;
@@ -203,20 +223,25 @@ export class StyleEngine {
       patterns ||= record !== undefined && 'styles' in record && derives(record.styles);
     }
     if (nodes) this.setOwn(site, page);
-    if (tokens.length > 0)
-      this.blocks.patch({
-        ...rootBlockOf(this.mode),
-        declarations: closureVariables(site, tokens, {}, this.mode),
-      });
-    if (patterns) this.blocks.patch(rootBlock(site, this.mode));
+    if (tokens.length > 0) this.patchRoot(site, closureVariables(site, tokens, {}, this.target));
+    if (patterns) this.patchRoot(site, rootVariables(site, this.target));
     if (patterns || tokens.length > 0)
       for (const scheme of site.kinds.scheme.keys())
         this.blocks.patch({
           selector: schemeSelector(scheme),
-          declarations: schemePatterns(site, scheme),
+          declarations: schemePatterns(site, scheme, this.gamut),
         });
     if (bound || patterns || tokens.length > 0) this.setRebinds(site, page);
     this.layers.flush();
+  }
+
+  /** A token that has become a growing size, or is none any more, is declared in another place. */
+  private patchRoot(site: Site, declarations: Declarations): void {
+    const blocks = rootBlocksOf(site, declarations, this.mode);
+    for (const block of blocks) {
+      this.blocks.patch(block);
+      for (const other of blocks) if (other !== block) this.blocks.drop(other.selector, block.declarations);
+    }
   }
 
   /** The rules of a record of the guide, or of something on the page, as they are now; none where it is gone. */
@@ -240,4 +265,3 @@ export class StyleEngine {
 }
 
 const derives = (styles: Styles): boolean => Object.values(styles).some(isComputed);
-const rootBlockOf = (mode: PrintMode) => ({ selector: mode === 'sheet' ? ':where(.cell)' : ':root' });

@@ -1,4 +1,4 @@
-import { drawnSvg, literalOf, NO_REBINDS, printColor, type Site } from '@cove/core';
+import { drawnSvg, literalOf, NO_REBINDS, printPainted, type Site } from '@cove/core';
 
 /** An icon or mark as it is drawn on pages; swatches are shown as what they end in. */
 export function DrawnIcon({ site, name, size = 22 }: { site: Site; name: string; size?: number }) {
@@ -8,7 +8,7 @@ export function DrawnIcon({ site, name, size = 22 }: { site: Site; name: string;
     const id = /^var\(--t-(.+)\)$/.exec(css)?.[1];
     if (id === undefined) return css;
     const end = literalOf(site.kinds.token, NO_REBINDS, { type: 'token', token: id });
-    return end?.type === 'color' ? printColor(end.value) : 'currentcolor';
+    return end?.type === 'color' ? printPainted(end.value) : 'currentcolor';
   };
   return (
     <svg

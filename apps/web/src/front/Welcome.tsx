@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { answer, server } from '../api/client.ts';
 import { problemText } from '../api/problemText.ts';
@@ -10,8 +10,6 @@ import { useSites } from '../api/useSites.ts';
 import { EMAIL, Field, Form } from '../forms/Form.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Front } from './Front.tsx';
-
-const NewSite = lazy(async () => ({ default: (await import('./NewSite.tsx')).NewSite }));
 
 /** The way in: sites where one is signed in, else the door. */
 export function Welcome() {
@@ -40,7 +38,6 @@ export function Welcome() {
 
 function Sites({ sites }: { sites: readonly SiteSummary[] }) {
   const queries = useQueryClient();
-  const [starting, setStarting] = useState(false);
   const signOut = async () => {
     await answer(server.DELETE('/api/session'));
     await queries.resetQueries();
@@ -65,15 +62,10 @@ function Sites({ sites }: { sites: readonly SiteSummary[] }) {
           ))}
         </ul>
       )}
-      {starting && (
-        <Suspense>
-          <NewSite onClose={() => setStarting(false)} />
-        </Suspense>
-      )}
       <p className="mt-4 flex items-center gap-4 text-teal">
-        <Button kind="link" onClick={() => setStarting(true)}>
+        <Link to="/new" className="hover:underline">
           New site
-        </Button>
+        </Link>
         <Link to="/account" className="hover:underline">
           Your account
         </Link>

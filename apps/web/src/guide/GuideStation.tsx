@@ -14,10 +14,11 @@ import { useSearchParams } from 'react-router';
 import { Bench } from '../bench/Bench.tsx';
 import type { ElementSubject, Subject } from '../bench/subject.ts';
 import { ScrollTogether } from '../canvas/scrollTogether.ts';
-import { useSite } from '../session/context.tsx';
 import { Lock } from '../session/rights.tsx';
+import { useCalmSite } from '../session/useCalmSite.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
+import { StationPanes } from '../ui/StationPanes.tsx';
 import { subjectAddress, subjectIn } from './guideAddress.ts';
 import { useBeside } from './guides/useBeside.ts';
 import { PresetPanel } from './PresetPanel.tsx';
@@ -57,7 +58,7 @@ const cellOf = (rows: readonly SpecimenRow[], across: Across, subject: ElementSu
 
 /** The guide: its foundations at the left, every element in the middle, the bench at the right. */
 export function GuideStation() {
-  const site = useSite();
+  const site = useCalmSite();
   const [params, setParams] = useSearchParams();
   const [across, setAcross] = useState<Across>('schemes');
   const [scheme, setScheme] = useState(settingsOf(site).defaultScheme);
@@ -120,174 +121,194 @@ export function GuideStation() {
   const openPanel = (panel: Panel) => ('preset' in panel ? setParams(panel) : openBeside(panel));
 
   return (
-    <div className="grid h-full grid-cols-[232px_1fr_292px] grid-rows-[minmax(0,1fr)]">
-      <Lock unless="guide">
-        <Tray
-          site={site}
-          open={params.get('token')}
-          onOpen={id => openBeside(id === null ? null : { token: id })}
-          onPanel={openPanel}
-        />
-      </Lock>
-      <section data-pane aria-label="Specimen" className="flex min-h-0 min-w-0 flex-col">
-        <div className="flex h-10 items-center gap-3 border-b border-hair px-3">
-          <Choice<'specimen' | 'page'>
-            label="In the middle"
-            value={middle}
-            options={[
-              { value: 'specimen', label: 'Specimen' },
-              { value: 'page', label: 'Page' },
-            ]}
-            onChange={setMiddle}
-          />
-          {middle === 'specimen' && (
-            <>
-              <span className="ml-1 border-l border-hair pl-3 text-muted">across</span>
-              <Choice<Across>
-                label="Columns"
-                value={across}
+    <StationPanes
+      station="guide"
+      left={{
+        label: 'Tray',
+        width: 232,
+        least: 200,
+        content: (
+          <Lock unless="guide">
+            <Tray
+              site={site}
+              open={params.get('token')}
+              onOpen={id => openBeside(id === null ? null : { token: id })}
+              onPanel={openPanel}
+            />
+          </Lock>
+        ),
+      }}
+      middle={{
+        label: 'Specimen',
+        content: (
+          <section data-pane aria-label="Specimen" className="flex min-h-0 min-w-0 flex-col">
+            <div className="flex h-10 items-center gap-3 border-b border-hair px-3">
+              <Choice<'specimen' | 'page'>
+                label="In the middle"
+                value={middle}
                 options={[
-                  { value: 'schemes', label: 'Schemes' },
-                  { value: 'widths', label: 'Widths' },
-                  { value: 'states', label: 'States' },
+                  { value: 'specimen', label: 'Specimen' },
+                  { value: 'page', label: 'Page' },
                 ]}
-                onChange={next => {
-                  setAcross(next);
-                  setView({ ...view, without: new Set() });
-                }}
+                onChange={setMiddle}
               />
-              {across !== 'schemes' && (
-                <Select
-                  hideLabel
-                  label="Scheme"
-                  value={scheme}
-                  options={schemesInOrder(site).map(it => ({ value: it.id, label: `on ${it.name}` }))}
-                  onChange={setScheme}
-                />
-              )}
-              <input
-                type="search"
-                aria-label="Filter rows"
-                placeholder="Filter rows"
-                value={filter}
-                onChange={event => setFilter(event.target.value)}
-                className="ml-auto h-6 w-24 rounded-sm border border-hair bg-paper px-1.5"
-              />
-              <ViewMenu view={view} columns={columnsFor(site, across, scheme)} onChange={setView} />
-            </>
-          )}
-        </div>
-        {middle === 'page' ? (
-          <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
-            <PageInView site={site} onSubject={open} />
-          </Suspense>
-        ) : (
-          <div
-            className={`grid min-h-0 flex-1 ${view.stands === 'left' ? 'auto-cols-[minmax(0,1fr)] grid-flow-col grid-rows-[minmax(0,1fr)]' : 'auto-rows-[minmax(0,1fr)] grid-cols-[minmax(0,1fr)]'}`}
-          >
-            {view.beside !== '' && (
-              <div
-                className={`flex min-h-0 flex-col border-hair ${view.stands === 'left' ? 'border-r-2' : 'border-b-2'}`}
-              >
-                <p role="status" className="px-3 py-1 text-muted">
-                  {view.beside === 'before'
-                    ? 'When you opened it'
-                    : beside
-                      ? 'In the other guide'
-                      : 'Calculating…'}
-                </p>
-                {beside && (
-                  <Specimen
-                    key={view.beside}
-                    title="Specimen beside"
-                    site={beside}
-                    together={together}
-                    frozen
-                    across={across}
-                    scheme={scheme}
-                    filter={filter}
-                    view={view}
-                    chosen={null}
-                    onHit={onHit}
+              {middle === 'specimen' && (
+                <>
+                  <span className="ml-1 border-l border-hair pl-3 text-muted">across</span>
+                  <Choice<Across>
+                    label="Columns"
+                    value={across}
+                    options={[
+                      { value: 'schemes', label: 'Schemes' },
+                      { value: 'widths', label: 'Widths' },
+                      { value: 'states', label: 'States' },
+                    ]}
+                    onChange={next => {
+                      setAcross(next);
+                      setView({ ...view, without: new Set() });
+                    }}
                   />
+                  {across !== 'schemes' && (
+                    <Select
+                      hideLabel
+                      label="Scheme"
+                      value={scheme}
+                      options={schemesInOrder(site).map(it => ({ value: it.id, label: `on ${it.name}` }))}
+                      onChange={setScheme}
+                    />
+                  )}
+                  <input
+                    type="search"
+                    aria-label="Filter rows"
+                    placeholder="Filter rows"
+                    value={filter}
+                    onChange={event => setFilter(event.target.value)}
+                    className="ml-auto h-6 w-24 rounded-sm border border-hair bg-paper px-1.5"
+                  />
+                  <ViewMenu view={view} columns={columnsFor(site, across, scheme)} onChange={setView} />
+                </>
+              )}
+            </div>
+            {middle === 'page' ? (
+              <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
+                <PageInView site={site} onSubject={open} />
+              </Suspense>
+            ) : (
+              <div
+                className={`grid min-h-0 flex-1 ${view.stands === 'left' ? 'auto-cols-[minmax(0,1fr)] grid-flow-col grid-rows-[minmax(0,1fr)]' : 'auto-rows-[minmax(0,1fr)] grid-cols-[minmax(0,1fr)]'}`}
+              >
+                {view.beside !== '' && (
+                  <div
+                    className={`flex min-h-0 flex-col border-hair ${view.stands === 'left' ? 'border-r-2' : 'border-b-2'}`}
+                  >
+                    <p role="status" className="px-3 py-1 text-muted">
+                      {view.beside === 'before'
+                        ? 'When you opened it'
+                        : beside
+                          ? 'In the other guide'
+                          : 'Calculating…'}
+                    </p>
+                    {beside && (
+                      <Specimen
+                        key={view.beside}
+                        title="Specimen beside"
+                        site={beside}
+                        together={together}
+                        frozen
+                        across={across}
+                        scheme={scheme}
+                        filter={filter}
+                        view={view}
+                        chosen={null}
+                        onHit={onHit}
+                      />
+                    )}
+                  </div>
                 )}
+                <Specimen
+                  site={site}
+                  together={together}
+                  across={across}
+                  scheme={scheme}
+                  filter={filter}
+                  view={view}
+                  chosen={openScheme || openStyle || guides || ground ? null : chosen}
+                  onHit={onHit}
+                />
               </div>
             )}
-            <Specimen
-              site={site}
-              together={together}
-              across={across}
-              scheme={scheme}
-              filter={filter}
-              view={view}
-              chosen={openScheme || openStyle || guides || ground ? null : chosen}
-              onHit={onHit}
-            />
-          </div>
-        )}
-      </section>
-      <aside data-pane aria-label="Bench" className="flex min-h-0 flex-col border-l border-hair bg-paper">
-        <Lock unless="guide">
-          {preset && (
-            <PresetPanel
-              key={preset}
-              site={site}
-              preset={preset}
-              onOpen={id => setParams(id === null ? {} : { preset: id })}
-            />
-          )}
-          {guides ? (
-            <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
-              <GuidesPanel site={site} onClose={() => openBeside(null)} />
-            </Suspense>
-          ) : ground ? (
-            <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
-              <GroundPanel site={site} onClose={() => openBeside(null)} />
-            </Suspense>
-          ) : openScheme ? (
-            <SchemePanel
-              key={openScheme.id}
-              site={site}
-              scheme={openScheme}
-              onOpen={id => openBeside(id === null ? null : { scheme: id })}
-            />
-          ) : openStyle ? (
-            <TextStylePanel
-              key={openStyle.id}
-              site={site}
-              style={openStyle}
-              onOpen={id => openBeside(id === null ? null : { style: id })}
-            />
-          ) : subject ? (
-            <div className="min-h-0 flex-1">
-              <Bench
-                subject={subject}
-                onSubject={open}
-                path={
-                  subject.type === 'element'
-                    ? [
-                        { id: 'elements', label: 'Elements' },
-                        { id: 'element', label: elementNamed(subject.element).label },
-                        { id: 'scheme', label: `on ${nameOf(site, subject.scheme)}` },
-                      ]
-                    : [
-                        { id: 'presets', label: 'Presets' },
-                        {
-                          id: 'preset',
-                          label: subject.type === 'preset' ? nameOf(site, subject.preset) : '',
-                        },
-                      ]
-                }
-              />
-            </div>
-          ) : (
-            <p className="p-4 text-muted">
-              Click a cell of the specimen, or walk to one with the arrow keys and press Enter: what you set
-              here holds for every such element.
-            </p>
-          )}
-        </Lock>
-      </aside>
-    </div>
+          </section>
+        ),
+      }}
+      right={{
+        label: 'Bench',
+        width: 340,
+        least: 280,
+        content: (
+          <aside data-pane aria-label="Bench" className="flex min-h-0 flex-col bg-paper">
+            <Lock unless="guide">
+              {preset && (
+                <PresetPanel
+                  key={preset}
+                  site={site}
+                  preset={preset}
+                  onOpen={id => setParams(id === null ? {} : { preset: id })}
+                />
+              )}
+              {guides ? (
+                <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
+                  <GuidesPanel site={site} onClose={() => openBeside(null)} />
+                </Suspense>
+              ) : ground ? (
+                <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
+                  <GroundPanel site={site} onClose={() => openBeside(null)} />
+                </Suspense>
+              ) : openScheme ? (
+                <SchemePanel
+                  key={openScheme.id}
+                  site={site}
+                  scheme={openScheme}
+                  onOpen={id => openBeside(id === null ? null : { scheme: id })}
+                />
+              ) : openStyle ? (
+                <TextStylePanel
+                  key={openStyle.id}
+                  site={site}
+                  style={openStyle}
+                  onOpen={id => openBeside(id === null ? null : { style: id })}
+                />
+              ) : subject ? (
+                <div className="min-h-0 flex-1">
+                  <Bench
+                    subject={subject}
+                    onSubject={open}
+                    path={
+                      subject.type === 'element'
+                        ? [
+                            { id: 'elements', label: 'Elements' },
+                            { id: 'element', label: elementNamed(subject.element).label },
+                            { id: 'scheme', label: `on ${nameOf(site, subject.scheme)}` },
+                          ]
+                        : [
+                            { id: 'presets', label: 'Presets' },
+                            {
+                              id: 'preset',
+                              label: subject.type === 'preset' ? nameOf(site, subject.preset) : '',
+                            },
+                          ]
+                    }
+                  />
+                </div>
+              ) : (
+                <p className="p-4 text-muted">
+                  Click a cell of the specimen, or walk to one with the arrow keys and press Enter: what you
+                  set here holds for every such element.
+                </p>
+              )}
+            </Lock>
+          </aside>
+        ),
+      }}
+    />
   );
 }

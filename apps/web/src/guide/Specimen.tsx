@@ -1,5 +1,6 @@
 import {
   byOrder,
+  failuresOf,
   familyLabel,
   type Site,
   type SpecimenColumn,
@@ -14,6 +15,7 @@ import { CanvasFrame } from '../canvas/CanvasFrame.tsx';
 import type { ScrollTogether } from '../canvas/scrollTogether.ts';
 import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
+import { useRestedSite } from '../session/useRestedSite.ts';
 import { titled } from '../ui/titled.ts';
 import { useLatest } from '../ui/useLatest.ts';
 import { type Hit, type Layout, SpecimenDocument } from './specimenDocument.ts';
@@ -90,6 +92,10 @@ export function Specimen({
     drawing,
   } = site.kinds;
   const latest = useLatest(site);
+  const rested = useRestedSite();
+  const failures = failuresOf(frozen ? site : rested);
+  /** Stands for all counts: what is written over the columns alters only where one of them does. */
+  const unreadable = [...schemes.keys()].map(id => failures.ofScheme(id).length).join();
   // biome-ignore lint/correctness/useExhaustiveDependencies: the kinds named stand for the site
   const layout = useMemo((): Layout => {
     const now = latest.current;
@@ -103,11 +109,15 @@ export function Specimen({
     const worn = (id: string) =>
       [...now.kinds.section.values()].filter(it => (it.scheme ?? settingsOf(now).defaultScheme) === id)
         .length;
+    const noteOf = (id: string) => {
+      const failing = failures.ofScheme(id).length;
+      return `${counted(worn(id))}${failing > 0 ? `, ${failing} unreadable` : ''}`;
+    };
     return {
       rows,
       columns: columnsFor(now, across, scheme).filter(it => !view.without.has(it.id)),
       uses: row => uses.get(row.id) ?? 0,
-      columnNote: column => (across === 'schemes' ? counted(worn(column.scheme)) : ''),
+      columnNote: column => (across === 'schemes' ? noteOf(column.scheme) : ''),
       content: row => sampleContent(now, row.element, row.variants, view.words),
       // Two abreast have half the room each.
       zoom: Number(view.zoom) * (view.beside !== '' && view.stands === 'left' ? 0.7 : 1),
@@ -127,6 +137,7 @@ export function Specimen({
     scheme,
     filter,
     view,
+    unreadable,
   ]);
 
   useEffect(

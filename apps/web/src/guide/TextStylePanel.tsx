@@ -4,11 +4,8 @@ import {
   editOf,
   inTextStyle,
   moveTextStyle,
-  ok,
   PROPERTIES,
-  parsePropertyValue,
   printSlot,
-  printTyped,
   removeTextStyle,
   type Site,
   setNote,
@@ -20,6 +17,7 @@ import {
   type Width,
 } from '@cove/core';
 import { useState } from 'react';
+import { PropertyRow } from '../bench/PropertyRow.tsx';
 import { ReachNote } from '../reach/ReachNote.tsx';
 import { RemoveWith } from '../reach/RemoveWith.tsx';
 import { useCommit } from '../session/context.tsx';
@@ -29,7 +27,6 @@ import { EarlierLater } from '../ui/EarlierLater.tsx';
 import { useLocked } from '../ui/locked.ts';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
-import { TypedField } from '../ui/TypedField.tsx';
 import { titled } from '../ui/titled.ts';
 import { isOffScale, nearestStep } from './tray/offScale.ts';
 
@@ -105,44 +102,19 @@ export function TextStylePanel({
       </div>
       <ul>
         {ROWS.map(row => {
-          const slot = printSlot({ part: '', state: 'rest', width, property: row.name });
-          const value = style.styles[slot];
-          const set = (next: Parameters<typeof setSlot>[3]) =>
-            commit(setSlot(site, { type: 'record', id: style.id }, slot, next), `Change ${style.name}`);
+          const value = style.styles[printSlot({ part: '', state: 'rest', width, property: row.name })];
           return (
-            <li key={row.name} className="grid grid-cols-[104px_minmax(0,1fr)] items-center gap-x-1">
-              <span className={`truncate ${value ? '' : 'text-muted'}`} title={row.css}>
-                {row.label}
-              </span>
-              {row.control === 'choice' ? (
-                <select
-                  aria-label={row.label}
-                  value={value?.type === 'keyword' ? value.value : ''}
-                  disabled={locked}
-                  onChange={event =>
-                    set(event.target.value === '' ? null : { type: 'keyword', value: event.target.value })
-                  }
-                  className="h-6 min-w-0 rounded-sm border border-transparent bg-paper hover:border-hair"
-                >
-                  <option value="">as around it</option>
-                  {row.keywords?.map(it => (
-                    <option key={it}>{it}</option>
-                  ))}
-                </select>
-              ) : (
-                <TypedField
-                  label={row.label}
-                  hideLabel
-                  text={value ? printTyped(value, site.kinds.token) : ''}
-                  parse={text =>
-                    text.trim() === ''
-                      ? ok(null)
-                      : parsePropertyValue(text, row, site.kinds.token, site.kinds.role)
-                  }
-                  onCommit={set}
-                />
-              )}
-            </li>
+            <PropertyRow
+              key={row.name}
+              site={site}
+              scope={null}
+              row={row}
+              asked={{ part: '', state: 'rest', width }}
+              target={{ type: 'record', id: style.id }}
+              value={value ?? null}
+              knot={value !== undefined}
+              noEffect={null}
+            />
           );
         })}
       </ul>

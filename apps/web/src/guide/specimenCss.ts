@@ -14,6 +14,7 @@ body{font:13px/1.4 "Hanken Grotesk Variable",system-ui,sans-serif}
 ${FACES}
 .grid{min-width:calc(108px + var(--columns)*var(--least))}
 .row{display:grid;grid-template-columns:108px repeat(var(--columns),minmax(var(--least),1fr));content-visibility:auto;contain-intrinsic-size:auto 96px}
+html.dragged .row:not(.head,[data-near]){content-visibility:hidden}
 .head{position:sticky;top:0;z-index:2;content-visibility:visible;background:var(--ground)}
 .band>div{position:sticky;left:0;width:max-content;padding:9px 12px 3px;font-weight:600;font-size:11px;color:var(--muted)}
 .band{background:var(--ground);border-top:1px solid var(--hair)}

@@ -13,6 +13,7 @@ import {
 } from '@cove/core';
 import type { View } from '../canvas/CanvasFrame.tsx';
 import { StyleEngine } from '../canvas/styleEngine.ts';
+import { DistantRows } from './distantRows.ts';
 import { RowFitter } from './fitRows.ts';
 import { SPECIMEN_CSS } from './specimenCss.ts';
 
@@ -43,6 +44,7 @@ function isColor(site: Site, id: Id): boolean {
 export class SpecimenDocument {
   private readonly engine: StyleEngine;
   private readonly fitter: RowFitter;
+  private readonly distant: DistantRows;
   private html = '';
   private known = false;
 
@@ -54,6 +56,7 @@ export class SpecimenDocument {
   ) {
     this.engine = new StyleEngine(document, view, 'sheet', siteId, SPECIMEN_CSS);
     this.fitter = new RowFitter(view);
+    this.distant = new DistantRows(document, view);
     document.documentElement.lang = 'en';
     document.addEventListener('click', event => {
       event.preventDefault();
@@ -111,6 +114,7 @@ export class SpecimenDocument {
     if (!this.known || touched === null) this.engine.reset(site, null);
     else this.engine.update(site, null, touched);
     if (touched === null || [...touched].some(id => !isColor(site, id))) this.fitter.ask();
+    else this.distant.leave();
     this.known = true;
   }
 
@@ -160,11 +164,14 @@ export class SpecimenDocument {
     const first = this.document.querySelector<HTMLElement>('.cell');
     if (first) first.tabIndex = 0;
     if (chosen) this.choose(chosen.row ?? null, chosen.column ?? null);
-    this.fitter.watch(this.document.querySelectorAll<HTMLElement>('.row[data-anchor]'));
+    const shown = this.document.querySelectorAll<HTMLElement>('.row[data-anchor]');
+    this.fitter.watch(shown);
+    this.distant.watch(shown);
   }
 
   stop(): void {
     this.fitter.stop();
+    this.distant.stop();
   }
 
   choose(row: string | null, column: string | null): void {

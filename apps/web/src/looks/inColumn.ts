@@ -3,8 +3,8 @@ import { staticMarkup } from './option.ts';
 
 /** Enough for something to stand beside. */
 const WORDS = [
-  'On a clear day all four islands lie below, and the ferry draws a straight line between them that is gone before the next one leaves.',
-  'Half way there is a bench with its back to the mainland. Sit down, whatever the time, and count the boats.',
+  'Running text goes around it, line by line, so that one sees how much room is left for words beside it and how far it stands from them.',
+  'A second paragraph shows where the text comes back to its full width, and how the space below belongs to the rest.',
 ];
 
 /** A thing at the top of a long text, which is drawn as wide as it would be: how it stands shows by the words around it. */

@@ -70,11 +70,7 @@ export function PagesSide({
     ),
   );
   return (
-    <aside
-      data-pane
-      aria-label="Pages and outline"
-      className="flex min-h-0 flex-col border-r border-hair bg-paper"
-    >
+    <aside data-pane aria-label="Pages and outline" className="flex min-h-0 flex-col bg-paper">
       <PageTree site={site} page={page} onSettings={() => setAbout(true)} />
       <div className="thin-scroll min-h-0 flex-1 overflow-auto py-3">
         <h2 className="flex items-baseline px-3.5 pb-1">

@@ -16,6 +16,7 @@ import type { Subject } from '../bench/subject.ts';
 import { useSelection } from '../onPage/useSelection.ts';
 import { useCommit, useSession, useSite } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
+import { StationPanes } from '../ui/StationPanes.tsx';
 import { PagesSide } from './PagesSide.tsx';
 import { PageView } from './PageView.tsx';
 import { useActs } from './useActs.ts';
@@ -96,23 +97,66 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
   }, [site, page, picked, pickNode, pick]);
 
   return (
-    <div className="grid h-full grid-cols-[212px_1fr_292px]">
-      <PagesSide site={site} page={page} selection={selection} acts={acts} onSeam={setSeam} />
-      <PageView
-        site={site}
-        page={page}
-        px={px}
-        onPx={setPx}
-        selection={selection}
-        acts={acts}
-        box={box}
-        onSeam={setSeam}
-        onRich={() =>
-          setAsked(now => ({
-            node: picked?.node ?? null,
-            times: now.node === picked?.node ? now.times + 1 : 1,
-          }))
-        }
+    <>
+      <StationPanes
+        station="pages"
+        left={{
+          label: 'Outline',
+          width: 212,
+          least: 168,
+          content: <PagesSide site={site} page={page} selection={selection} acts={acts} onSeam={setSeam} />,
+        }}
+        middle={{
+          label: 'Page',
+          content: (
+            <PageView
+              site={site}
+              page={page}
+              px={px}
+              onPx={setPx}
+              selection={selection}
+              acts={acts}
+              box={box}
+              onSeam={setSeam}
+              onRich={() =>
+                setAsked(now => ({
+                  node: picked?.node ?? null,
+                  times: now.node === picked?.node ? now.times + 1 : 1,
+                }))
+              }
+            />
+          ),
+        }}
+        right={{
+          label: 'Bench',
+          width: 340,
+          least: 280,
+          content: (
+            <aside data-pane aria-label="Bench" className="min-h-0 bg-paper">
+              {subject ? (
+                <Bench
+                  subject={subject}
+                  others={nodes.slice(1)}
+                  onSubject={next => {
+                    if (next.width !== situation.width) setPx(viewportOf(site)[next.width]);
+                    setSituation({ state: next.state, width: next.width });
+                    if (picked && next.part !== picked.part) selection.openPart(next.part);
+                  }}
+                  path={path}
+                  onBox={it => setBox(it ?? null)}
+                  askedForWords={asked.node === picked?.node ? asked.times : 0}
+                />
+              ) : (
+                <p className="p-4 text-muted">
+                  {mayStyle
+                    ? 'Click something on the page, or pick it in the outline: what you set here holds for that one alone, and is kept as a knot. '
+                    : 'Click something on the page, or pick it in the outline, to see what it wears and why. '}
+                  {mayWrite && 'Double-click words to edit them.'}
+                </p>
+              )}
+            </aside>
+          ),
+        }}
       />
       {seam !== null && (
         <Suspense>
@@ -124,29 +168,6 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           />
         </Suspense>
       )}
-      <aside data-pane aria-label="Bench" className="min-h-0 border-l border-hair bg-paper">
-        {subject ? (
-          <Bench
-            subject={subject}
-            others={nodes.slice(1)}
-            onSubject={next => {
-              if (next.width !== situation.width) setPx(viewportOf(site)[next.width]);
-              setSituation({ state: next.state, width: next.width });
-              if (picked && next.part !== picked.part) selection.openPart(next.part);
-            }}
-            path={path}
-            onBox={it => setBox(it ?? null)}
-            askedForWords={asked.node === picked?.node ? asked.times : 0}
-          />
-        ) : (
-          <p className="p-4 text-muted">
-            {mayStyle
-              ? 'Click something on the page, or pick it in the outline: what you set here holds for that one alone, and is kept as a knot. '
-              : 'Click something on the page, or pick it in the outline, to see what it wears and why. '}
-            {mayWrite && 'Double-click words to edit them.'}
-          </p>
-        )}
-      </aside>
-    </div>
+    </>
   );
 }

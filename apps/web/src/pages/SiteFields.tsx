@@ -72,6 +72,14 @@ export function SiteFields({ site }: { site: Site }) {
       >
         Open external links in a new tab
       </Tick>
+      <Tick
+        checked={settings.wideColors === true}
+        onChange={on =>
+          commit([editOf(settings).put('wideColors', on || null)], 'Change how wide colours are published')
+        }
+      >
+        Publish colours outside sRGB for wide-gamut screens
+      </Tick>
       <TypedField
         label="Site address"
         text={settings.address ?? ''}
@@ -80,7 +88,7 @@ export function SiteFields({ site }: { site: Site }) {
           const address = text.trim().replace(/\/+$/, '');
           return address === '' || /^https?:\/\/[^\s/]+/.test(address)
             ? ok(address)
-            : fail({ code: 'bad-address', message: 'Write it whole, such as https://tolvane.example' });
+            : fail({ code: 'bad-address', message: 'Write it whole, such as https://domain.example' });
         }}
         onCommit={address =>
           commit(

@@ -1,4 +1,13 @@
-import { type Edit, type Id, type Impact, nameOf, propertyOf, roleIn, type Site } from '@cove/core';
+import {
+  type Edit,
+  type Id,
+  type Impact,
+  nameOf,
+  printRatio,
+  propertyOf,
+  roleIn,
+  type Site,
+} from '@cove/core';
 import { lazy, Suspense, useState } from 'react';
 import { useSite } from '../session/context.tsx';
 import { useImpact } from './useReach.ts';
@@ -78,13 +87,13 @@ function ImpactWords({ site, impact, edits }: { site: Site; impact: Impact; edit
         <div role="alert">
           <p className="font-semibold">{counted(failures.length, 'new contrast failure')}</p>
           <ul className="thin-scroll max-h-24 overflow-auto">
-            {failures.map(({ scheme, role, ratio, wanted }) => (
-              <li key={`${scheme} ${role}`} className="flex justify-between gap-2">
+            {failures.map(({ scheme, role, on, ratio, wanted }) => (
+              <li key={`${scheme} ${role} ${on}`} className="flex justify-between gap-2">
                 <span className="truncate">
                   {roleIn(site, role)?.label ?? role} on {nameOf(site, scheme)}
                 </span>
                 <span className="font-mono text-[11px]">
-                  {ratio.toFixed(1)} of {wanted}
+                  {printRatio(ratio)} of {wanted}
                 </span>
               </li>
             ))}

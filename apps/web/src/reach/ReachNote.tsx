@@ -1,7 +1,7 @@
 import { type Id, nameOf } from '@cove/core';
 import { useState } from 'react';
 import { useGo } from '../navigation/go.ts';
-import { useSite } from '../session/context.tsx';
+import { useCalmSite } from '../session/useCalmSite.ts';
 import type { ReachCount } from './messages.ts';
 import { useReach, useUses } from './useReach.ts';
 
@@ -12,7 +12,7 @@ export const reachWords = ({ uses, pages }: ReachCount): string =>
 
 /** How far something reaches, before it is edited; opens as a list that leads to each use. */
 export function ReachNote({ id }: { id: Id }) {
-  const site = useSite();
+  const site = useCalmSite();
   const go = useGo();
   const reach = useReach(id);
   const [open, setOpen] = useState(false);

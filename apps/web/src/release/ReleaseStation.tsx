@@ -1,14 +1,16 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { answer, type Dto, server } from '../api/client.ts';
 import { queryKeys } from '../api/queryKeys.ts';
 import { RequestProblem } from '../api/requestProblem.ts';
 import type { Release } from '../api/types.ts';
 import { unpublishedIn, useReleases } from '../api/useReleases.ts';
-import { useOpened, useSessionState } from '../session/context.tsx';
+import { useOpened, useSessionState, useSite } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { FailedRelease } from './FailedRelease.tsx';
+import { GuideExport } from './GuideExport.tsx';
 
 const working = (it: Release) => it.state === 'waiting' || it.state === 'making';
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -24,6 +26,10 @@ export function ReleaseStation() {
   const key = queryKeys.releases(session.id);
   const waiting = useSessionState(state => state.waiting);
   const seq = useSessionState(state => state.seq);
+  const site = useSite();
+  const [search, setSearch] = useSearchParams();
+  const exporting = search.has('export');
+  const setExporting = (on: boolean) => setSearch(on ? { export: '' } : {}, { replace: true });
   const [note, setNote] = useState('');
   const mayPublish = summary.role === 'designer';
   const { data, error, isPending } = useReleases(session.id);
@@ -164,15 +170,36 @@ export function ReleaseStation() {
           ))}
         </ol>
       </section>
+      {exporting && (
+        <GuideExport
+          site={site}
+          siteId={session.id}
+          live={live ?? null}
+          address={summary.address}
+          mayShare={mayPublish}
+          onClose={() => setExporting(false)}
+        />
+      )}
       <section data-pane aria-label="What visitors see" className="flex min-w-0 flex-col">
         <div className="flex h-10 items-center justify-between px-6">
           <span className="text-muted">
             {live ? `What visitors see: release ${live.number}` : 'Visitors see nothing yet'}
           </span>
-          <span className="flex gap-4">
+          <span className="flex items-center gap-4">
+            <Button kind="link" onClick={() => setExporting(true)}>
+              Export the guide…
+            </Button>
             <a href={`/api/sites/${session.id}/export.zip`} className="text-teal hover:underline">
-              Download as plain files
+              Download the draft
             </a>
+            {live && (
+              <a
+                href={`/api/sites/${session.id}/export.zip?release=${live.id}`}
+                className="text-teal hover:underline"
+              >
+                Download release {live.number}
+              </a>
+            )}
             {live && (
               <a
                 href={summary.address}

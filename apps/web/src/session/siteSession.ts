@@ -244,6 +244,11 @@ export class SiteSession {
     return this.store.getState().site;
   }
 
+  /** Whether something is shown that is not kept, such as a colour on its way. */
+  get isShowing(): boolean {
+    return this.preview !== null;
+  }
+
   /** The site without what is only shown: what stays if a drag is given up. */
   get kept(): Site {
     return this.preview ? this.draft.site : this.site;

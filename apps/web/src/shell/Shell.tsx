@@ -74,7 +74,7 @@ export function Shell() {
     <div className="relative grid h-full grid-rows-[48px_minmax(0,1fr)] overflow-clip">
       <header
         data-pane
-        className="grid grid-cols-[1fr_auto_1fr] items-center border-b border-hair bg-paper px-4"
+        className="grid grid-cols-[minmax(0,1fr)_auto_auto] items-center gap-x-3 border-b min-[980px]:grid-cols-[1fr_auto_1fr] border-hair bg-paper px-4"
       >
         <h1 className="flex items-baseline gap-2 truncate text-base font-normal">
           <NavLink to="/" className="truncate text-[14px] font-semibold hover:underline" title="All sites">
@@ -88,7 +88,7 @@ export function Shell() {
           </span>
         </h1>
         <nav aria-label="Stations" className="relative h-full">
-          <ol className="flex h-full gap-14">
+          <ol className="flex h-full gap-14 max-[980px]:gap-6">
             {STATIONS.map(station => (
               <li key={station.name} className="relative flex items-center">
                 <StationLink station={station} to={`/sites/${siteId}/${station.name}`} />
@@ -99,21 +99,21 @@ export function Shell() {
         </nav>
         <div className="flex items-center justify-end gap-1">
           <Button onClick={() => setFinding(true)} title="Find anything (Ctrl+K)">
-            <Search size={14} aria-hidden /> Find
+            <Search size={14} aria-hidden /> <span className="max-[980px]:sr-only">Find</span>
           </Button>
           <Button
             onClick={() => session.undo()}
             disabled={undoLabel === null}
             title={undoLabel ? `Undo: ${undoLabel} (Ctrl+Z)` : 'Nothing to undo'}
           >
-            <Undo2 size={14} aria-hidden /> Undo
+            <Undo2 size={14} aria-hidden /> <span className="max-[980px]:sr-only">Undo</span>
           </Button>
           <Button
             onClick={() => session.redo()}
             disabled={redoLabel === null}
             title={redoLabel ? `Redo: ${redoLabel} (Ctrl+Y)` : 'Nothing to redo'}
           >
-            <Redo2 size={14} aria-hidden /> Redo
+            <Redo2 size={14} aria-hidden /> <span className="max-[980px]:sr-only">Redo</span>
           </Button>
           <SyncWords />
           <People />

@@ -1,12 +1,14 @@
 import { CHECKS } from '@cove/core';
 import { useDeferredValue } from 'react';
 import { useCheck } from '../checks/useCheck.ts';
-import { useSite } from '../session/context.tsx';
+import { useCalmSite } from '../session/useCalmSite.ts';
 import type { Station, StationCount } from './station.ts';
 
 /** Roles that cannot be read on what they stand on. */
 function useUnreadable(): StationCount | null {
-  const { length: count } = useCheck(CHECKS.contrast, useDeferredValue(useSite())).found;
+  const { found } = useCheck(CHECKS.contrast, useDeferredValue(useCalmSite()));
+  // A role may fail on several grounds.
+  const count = new Set(found.map(({ facts }) => `${facts.scheme} ${facts.role}`)).size;
   return count === 0
     ? null
     : {

@@ -18,6 +18,7 @@ import { toast } from 'sonner';
 import { useCommit, useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { download } from '../ui/download.ts';
 import { fileOfGrid, gridOfFile } from './gridOfText.ts';
 import type { GridOfTable } from './useGrid.ts';
 
@@ -71,14 +72,7 @@ export function TableBar({ table, grid }: { table: WidgetRecord; grid: GridOfTab
     else if (run(replaceGrid(session.site, table.id, read.value), `Take ${chosen.name}`))
       toast(`${(read.value.length - 1).toLocaleString('en')} rows of ${chosen.name} stand in the table now.`);
   };
-  const save = () => {
-    const link = document.createElement('a');
-    const text = fileOfGrid(gridOf(session.site, table.id));
-    link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
-    link.download = 'table.csv';
-    link.click();
-    URL.revokeObjectURL(link.href);
-  };
+  const save = () => download('table.csv', fileOfGrid(gridOf(session.site, table.id)), 'text/csv');
   const small = 'h-6! px-1.5!';
   return (
     <div

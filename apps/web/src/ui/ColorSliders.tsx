@@ -1,4 +1,4 @@
-import { type Color, convert, maxChroma, printColor, roundColor } from '@cove/core';
+import { type Color, convert, maxChroma, printPainted, roundColor } from '@cove/core';
 import { useId } from 'react';
 
 interface Axis {
@@ -34,7 +34,7 @@ export function ColorSliders({
     return roundColor({ space: 'oklch', coords, alpha: color.alpha });
   };
   const gradient = ({ index, max }: Axis) =>
-    `linear-gradient(to right in oklab, ${Array.from({ length: STOPS }, (_, i) => printColor({ ...at(index, (i / (STOPS - 1)) * max), alpha: 1 })).join(', ')})`;
+    `linear-gradient(to right in oklab, ${Array.from({ length: STOPS }, (_, i) => printPainted({ ...at(index, (i / (STOPS - 1)) * max), alpha: 1 })).join(', ')})`;
   const slider = (
     name: string,
     value: number,
@@ -100,7 +100,7 @@ export function ColorSliders({
         color.alpha,
         1,
         0.01,
-        `linear-gradient(to right, transparent, ${printColor({ ...color, alpha: 1 })}), repeating-conic-gradient(#bbb 0 25%, #fff 0 50%) 0 / 8px 8px`,
+        `linear-gradient(to right, transparent, ${printPainted({ ...color, alpha: 1 })}), repeating-conic-gradient(#bbb 0 25%, #fff 0 50%) 0 / 8px 8px`,
         alpha => ({ ...color, alpha }),
         `${Math.round(color.alpha * 100)}%`,
       )}

@@ -1,11 +1,13 @@
 import { parseArithmetic, type Result } from '@cove/core';
-import { useId, useState } from 'react';
+import { type AriaAttributes, type KeyboardEvent, type RefObject, useId, useState } from 'react';
 import { useLocked } from './locked.ts';
 import { TheirsNote } from './TheirsNote.tsx';
-import { useTyping } from './useTyping.ts';
+import { type Typing, useTyping } from './useTyping.ts';
 
 interface Props<T> {
   label: string;
+  /** The id that a label elsewhere names; left out, the field has a label of its own. */
+  id?: string;
   /** What the field shows while it is worked in and nothing is typed yet. */
   text: string;
   /** A shorter spelling for when it is only looked at. */
@@ -18,6 +20,20 @@ interface Props<T> {
   className?: string;
   hideLabel?: boolean;
   mono?: boolean;
+}
+
+/** What a field is that a list of choices belongs to. */
+export interface Combobox {
+  aria: AriaAttributes & { role: 'combobox' };
+  input: RefObject<HTMLInputElement | null>;
+  /** True where a key was the list's. */
+  onKeyDown(event: KeyboardEvent<HTMLInputElement>): boolean;
+  onClick(): void;
+  onType(): void;
+  /** What sums such as `+2` and steps start from, where that is not the text itself. */
+  base: string;
+  /** A step that leads to another choice; false where numbers step. */
+  step(by: 1 | -1): boolean;
 }
 
 const FIRST_NUMBER = /-?\d+\.?\d*|-?\.\d+/;
@@ -42,8 +58,17 @@ export function relativeText(typed: string, current: string): string {
 }
 
 /** A field that keeps what was typed until it can be read, and says what it expected. */
-export function TypedField<T>({
+export function TypedField<T>(props: Props<T>) {
+  const typing = useTyping(props.label, props.text);
+  return <TypedInput {...props} typing={typing} />;
+}
+
+/** The same for whoever looks on while one types. */
+export function TypedInput<T>({
+  typing,
+  combobox,
   label,
+  id: outer,
   text,
   display = text,
   parse,
@@ -53,17 +78,18 @@ export function TypedField<T>({
   className = '',
   hideLabel = false,
   mono = true,
-}: Props<T>) {
-  const id = useId();
+}: Props<T> & { typing: Typing; combobox?: Combobox }) {
+  const own = useId();
+  const id = outer ?? own;
   const locked = useLocked();
-  const { typed, theirs, type, settle, keep } = useTyping(label, text);
+  const { typed, theirs, type, settle, keep } = typing;
   const [said, setProblem] = useState<string | null>(null);
   const [inside, setInside] = useState(false);
   // What was wrong with words that are gone is of no interest.
   const problem = typed === null ? null : said;
 
   const finish = (source: string) => {
-    const wanted = relativeText(source, text);
+    const wanted = relativeText(source, combobox?.base ?? text);
     setProblem(null);
     if (wanted === text) {
       settle();
@@ -83,13 +109,19 @@ export function TypedField<T>({
 
   return (
     <div className={`min-w-0 ${className}`}>
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'label-line mb-0.5 block'}>
-        {label}
-      </label>
+      {outer === undefined && (
+        <label htmlFor={id} className={hideLabel ? 'sr-only' : 'label-line mb-0.5 block'}>
+          {label}
+        </label>
+      )}
       <input
         id={id}
+        aria-label={outer === undefined ? undefined : label}
+        ref={combobox?.input}
+        {...combobox?.aria}
         value={typed ?? (inside ? text : display)}
         title={text}
+        onClick={combobox?.onClick}
         readOnly={locked}
         spellCheck={false}
         autoComplete="off"
@@ -98,7 +130,10 @@ export function TypedField<T>({
         className={`h-6 w-full min-w-0 rounded-sm border bg-transparent px-1 ${mono ? 'font-mono text-[12px]' : ''} ${problem ? 'border-madder' : locked ? 'border-transparent!' : 'border-transparent hover:border-hair focus:border-hair'}`}
         // What is not being typed is taken back by the program, also while the field has the focus.
         data-settled={typed === null || undefined}
-        onChange={event => type(event.target.value)}
+        onChange={event => {
+          type(event.target.value);
+          combobox?.onType();
+        }}
         onFocus={() => {
           setInside(true);
           onFocus?.();
@@ -109,7 +144,7 @@ export function TypedField<T>({
           onBlur?.();
         }}
         onKeyDown={event => {
-          if (locked) return;
+          if (locked || combobox?.onKeyDown(event)) return;
           if (event.key === 'Enter') finish(event.currentTarget.value);
           if (event.key === 'Escape' && typed !== null) {
             event.stopPropagation();
@@ -118,7 +153,12 @@ export function TypedField<T>({
           }
           if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
           const size = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
-          const next = stepText(event.currentTarget.value, event.key === 'ArrowUp' ? size : -size);
+          if (typed === null && combobox?.step(event.key === 'ArrowUp' ? 1 : -1)) {
+            event.preventDefault();
+            return;
+          }
+          const from = typed ?? combobox?.base ?? event.currentTarget.value;
+          const next = stepText(from, event.key === 'ArrowUp' ? size : -size);
           if (next === null) return;
           event.preventDefault();
           finish(next);

@@ -25,13 +25,13 @@ export {
   specimenScope,
 } from './scope.ts';
 export { presetClass, type Source, sourcesOf, speaksOf } from './sources.ts';
+export { outside, type Spot } from './spot.ts';
 export {
   type Asked,
   computedStyles,
   type Hidden,
   keptElsewhere,
   literalContext,
-  outside,
   printPicture,
   roleValue,
   type Surroundings,

@@ -1,4 +1,4 @@
-import type { Content } from '../content/index.ts';
+import type { Gamut } from '../color/index.ts';
 import { patternImage } from '../guide/patternImage.ts';
 import { roleChain } from '../guide/roles.ts';
 import { type PropertyName, printDeclaration, propertyOf } from '../properties/index.ts';
@@ -6,10 +6,11 @@ import { type AssetRecord, type Id, isFileType, type Site, settingsOf } from '..
 import type { Slot, State, Width } from '../slots/index.ts';
 import { follow, literalOf, type Step } from '../tokens/index.ts';
 import { type CssContext, colorsIn, printCss, type Value } from '../values/index.ts';
-import { hostOf, partOf } from '../widgets/index.ts';
+import { inheritedLength } from './inheritedLength.ts';
 import { type OriginName, speakerOf } from './rank.ts';
 import { applies, type Contribution, contributionsTo, winner } from './resolve.ts';
 import { partScope, type Scope } from './scope.ts';
+import { outside, type Spot } from './spot.ts';
 
 /** Why a value that had a say lost: what the one above it has that it lacks. */
 export type Why = 'state' | 'width' | 'origin' | 'order' | 'inherited' | 'off';
@@ -83,31 +84,11 @@ const hidden = ({ origin, record, slot, value }: Contribution, why: Why, { scope
   part,
 });
 
-interface Spot {
-  scope: Scope;
-  part: string;
-  state: State;
-}
-
-/** What is said where an element stands; its sample where it stands nowhere. */
-const saidIn = (scope: Scope | undefined): Readonly<Record<string, Content>> =>
-  scope?.node?.kind === 'widget' ? scope.node.content : (scope?.element.sample ?? {});
-
-/** Where a part inherits from: the part around it, in the state it is in then. */
-export function outside({ scope, part, state }: Spot): Spot | null {
-  const { inside: usual, insideOf, placedIn } = partOf(scope.element, part) ?? {};
-  const inside = insideOf?.(saidIn(scope), saidIn(scope.parent?.scope)) ?? usual;
-  if (inside !== undefined) {
-    const same = hostOf(scope.element, inside) === hostOf(scope.element, part);
-    return { scope, part: inside, state: same ? state : 'rest' };
-  }
-  return scope.parent && { scope: scope.parent.scope, part: placedIn ?? scope.parent.part, state: 'rest' };
-}
-
-/** What CSS text depends on beside the site: the length of one per cent of the viewport, and where pictures lie. */
+/** What CSS text depends on beside the site: the length of one per cent of the viewport, where pictures lie, what the screen shows. */
 export interface Surroundings {
   viewportUnit?: string;
   assetUrl?(asset: AssetRecord): string;
+  gamut?: Gamut;
 }
 
 /** CSS text of a picture; its file name is ours, and the address of where it lies too. */
@@ -120,12 +101,13 @@ export function printPicture(site: Site, id: Id, assetUrl: (asset: AssetRecord) 
 export function literalContext(
   site: Site,
   scope: Pick<Scope, 'scheme' | 'rebinds'>,
-  { viewportUnit = '1vw', assetUrl = ({ file }) => file }: Surroundings = {},
+  { viewportUnit = '1vw', assetUrl = ({ file }) => file, gamut = 'srgb' }: Surroundings = {},
 ): CssContext {
   const settings = settingsOf(site);
   const tokens = site.kinds.token;
   const context: CssContext = {
     fluid: { from: settings.fluidFrom, to: settings.fluidTo },
+    gamut,
     viewportUnit,
     token: id => printEnd({ type: 'token', token: id }),
     role: name => {
@@ -201,7 +183,7 @@ export function threadOf(site: Site, where: Scope, asked: Asked): Thread {
   const scope = partScope(where, asked.part);
   const row = propertyOf(property);
   const overridden: Hidden[] = [];
-  let won: { it: Contribution; scope: Scope; part: string } | null = null;
+  let won: (Spot & { it: Contribution }) | null = null;
   let at: Spot | null = { scope, part: asked.part, state: asked.state };
   while (at) {
     const { scope: here, part, state }: Spot = at;
@@ -209,7 +191,7 @@ export function threadOf(site: Site, where: Scope, asked: Asked): Thread {
       applies(it, state, width),
     );
     const best = winner(list, state, width);
-    if (best && !won) won = { it: best, scope: here, part };
+    if (best && !won) won = { it: best, scope: here, part, state };
     for (const it of list.toReversed()) {
       if (it === won?.it) continue;
       const why = best && won?.it === best ? whyLost(it, best) : it.on ? 'inherited' : 'off';
@@ -220,10 +202,12 @@ export function threadOf(site: Site, where: Scope, asked: Asked): Thread {
   if (!won) return { property, value: null, css: null, from: null, via: [], overridden };
   const { it } = won;
   const { via, end } = way(site, won.scope, it.value);
+  const inherited = won.scope !== scope || won.part !== asked.part;
+  const shown = end && inherited ? inheritedLength(site, property, end, won, width) : end;
   return {
     property,
     value: end,
-    css: end && printDeclaration(row, end, literalContext(site, won.scope)),
+    css: shown && printDeclaration(row, shown, literalContext(site, won.scope)),
     from: {
       origin: it.origin,
       record: it.record,
@@ -231,7 +215,7 @@ export function threadOf(site: Site, where: Scope, asked: Asked): Thread {
       node: won.scope.node?.id ?? null,
       element: won.scope.element.name,
       part: won.part,
-      inherited: won.scope !== scope || won.part !== asked.part,
+      inherited,
       textStyle: it.textStyle,
       value: it.value,
     },

@@ -1,6 +1,8 @@
+import { printRatio } from '../color/index.ts';
 import { roleFixes } from '../commands/index.ts';
 import { roleIn } from '../guide/index.ts';
-import { type RoleContrast, SIGN_RATIO, schemeFailures, TEXT_RATIO } from '../measure/index.ts';
+import { type RoleContrast, schemeFailures } from '../measure/index.ts';
+import { SIGN_RATIO, TEXT_RATIO } from '../roles/index.ts';
 import type { Site } from '../site/index.ts';
 import { defineCheck } from './check.ts';
 
@@ -19,6 +21,6 @@ export const contrast = defineCheck<RoleContrast>({
       facts,
     })),
   message: ({ role, on, ratio, wanted }, site) =>
-    `${labelOf(site, role)} on ${labelOf(site, on).toLowerCase()} has a contrast of ${(Math.floor(ratio * 100) / 100).toFixed(2)}; it needs ${wanted}.`,
+    `${labelOf(site, role)} on ${labelOf(site, on).toLowerCase()} has a contrast of ${printRatio(ratio)}; it needs ${wanted}.`,
   fixes: ({ facts }, site) => roleFixes(site, facts.scheme, facts.role),
 });

@@ -1,4 +1,5 @@
-import { SIGN_RATIO, TEXT_RATIO } from '../measure/index.ts';
+import { printRatio } from '../color/index.ts';
+import { SIGN_RATIO, TEXT_RATIO } from '../roles/index.ts';
 import { nameOf } from '../site/index.ts';
 import { defineCheck, type Measured } from './check.ts';
 
@@ -16,5 +17,5 @@ export const textOverPictures = defineCheck<Measured['overPictures'][number]>({
       )
       .map(facts => ({ at: { record: facts.node, page: facts.page }, facts })),
   message: ({ node, width, ratio, wanted }, site) =>
-    `The words of ${nameOf(site, node)} have a contrast of ${(Math.floor(ratio * 10) / 10).toFixed(1)} over the picture at ${width}; they need ${wanted}.`,
+    `The words of ${nameOf(site, node)} have a contrast of ${printRatio(ratio)} over the picture at ${width}; they need ${wanted}.`,
 });

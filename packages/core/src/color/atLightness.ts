@@ -1,11 +1,14 @@
 import type { Color } from './color.ts';
 import { convert } from './convert.ts';
-import { maxChroma } from './gamut.ts';
+import { inGamut, maxChroma } from './gamut.ts';
+
+/** A hair below the edge of the gamut, so that rounding does not leave it. */
+const HAIR = 0.995;
 
 /** The same hue at another OKLCH lightness (0–1), with as much of its chroma as sRGB can show there. */
 export function atLightness(color: Color, lightness: number): Color {
   const [, chroma, hue] = convert(color, 'oklch').coords;
-  // A hair below the edge, so that rounding does not leave the gamut.
-  const c = Math.min(chroma, maxChroma(lightness, hue) * 0.995);
-  return { space: 'oklch', coords: [lightness, c, hue], alpha: color.alpha };
+  const at = (c: number): Color => ({ space: 'oklch', coords: [lightness, c, hue], alpha: color.alpha });
+  if (inGamut(at(chroma / HAIR))) return at(chroma);
+  return at(Math.min(chroma, maxChroma(lightness, hue) * HAIR));
 }

@@ -1,10 +1,13 @@
 import type { Color, Triple } from './color.ts';
 import { convert } from './convert.ts';
 
+/** The colours that a kind of screen can show, by the space whose coordinates from 0 to 1 hold them. */
+export type Gamut = 'srgb' | 'display-p3';
+
 const SLACK = 1e-5;
 
-export const inSrgbGamut = (color: Color): boolean =>
-  convert(color, 'srgb').coords.every(v => v >= -SLACK && v <= 1 + SLACK);
+export const inGamut = (color: Color, gamut: Gamut = 'srgb'): boolean =>
+  convert(color, gamut).coords.every(v => v >= -SLACK && v <= 1 + SLACK);
 
 const clip = ([r, g, b]: Triple): Triple => {
   const c = (v: number) => Math.min(1, Math.max(0, v));
@@ -18,18 +21,19 @@ export function deltaEOK(a: Color, b: Color): number {
   return Math.hypot(l1 - l2, a1 - a2, b1 - b2);
 }
 
-/** CSS Color 4, section 13.2: lowers chroma in OKLCH until clipping is not noticeable. Answers in srgb. */
-export function toSrgbGamut(color: Color): Color {
-  const rgb = convert(color, 'srgb');
-  if (inSrgbGamut(rgb)) return { ...rgb, coords: clip(rgb.coords) };
+/** CSS Color 4, section 13.2: lowers chroma in OKLCH until clipping is not noticeable. Answers in the gamut's own space. */
+export function toGamut(color: Color, gamut: Gamut = 'srgb'): Color {
+  const { alpha } = color;
+  const rgb = convert(color, gamut);
+  if (inGamut(rgb, gamut)) return { ...rgb, coords: clip(rgb.coords) };
   const [l, c, h] = convert(color, 'oklch').coords;
-  if (l >= 1) return { space: 'srgb', coords: [1, 1, 1], alpha: color.alpha };
-  if (l <= 0) return { space: 'srgb', coords: [0, 0, 0], alpha: color.alpha };
-  const at = (chroma: number): Color => ({ space: 'oklch', coords: [l, chroma, h], alpha: color.alpha });
+  if (l >= 1) return { space: gamut, coords: [1, 1, 1], alpha };
+  if (l <= 0) return { space: gamut, coords: [0, 0, 0], alpha };
+  const at = (chroma: number): Color => ({ space: 'oklch', coords: [l, chroma, h], alpha });
   const clipped = (it: Color): Color => ({
-    space: 'srgb',
-    coords: clip(convert(it, 'srgb').coords),
-    alpha: color.alpha,
+    space: gamut,
+    coords: clip(convert(it, gamut).coords),
+    alpha,
   });
   let best = clipped(at(c));
   if (deltaEOK(best, at(c)) < 0.02) return best;
@@ -39,7 +43,7 @@ export function toSrgbGamut(color: Color): Color {
   while (high - low > 0.0001) {
     const chroma = (low + high) / 2;
     const current = at(chroma);
-    if (lowInGamut && inSrgbGamut(current)) {
+    if (lowInGamut && inGamut(current, gamut)) {
       low = chroma;
       continue;
     }
@@ -54,13 +58,13 @@ export function toSrgbGamut(color: Color): Color {
   return best;
 }
 
-/** The largest OKLCH chroma that sRGB can show at this lightness (0–1) and hue (degrees). */
-export function maxChroma(lightness: number, hue: number): number {
+/** The largest OKLCH chroma that a gamut holds at this lightness (0–1) and hue (degrees). */
+export function maxChroma(lightness: number, hue: number, gamut: Gamut = 'srgb'): number {
   let low = 0;
   let high = 0.4;
   for (let i = 0; i < 16; i++) {
     const mid = (low + high) / 2;
-    if (inSrgbGamut({ space: 'oklch', coords: [lightness, mid, hue], alpha: 1 })) low = mid;
+    if (inGamut({ space: 'oklch', coords: [lightness, mid, hue], alpha: 1 }, gamut)) low = mid;
     else high = mid;
   }
   return low;

@@ -1,5 +1,4 @@
 import type { Color } from './color.ts';
-import { toSrgbGamut } from './gamut.ts';
 
 /** Shortest decimal text that reads back as the same number, without an exponent. */
 export const printNumber = (n: number): string => {
@@ -36,9 +35,6 @@ export function printColor({ space, coords, alpha }: Color): string {
       return `color(${space} ${n(a)} ${n(b)} ${n(c)}${slash})`;
   }
 }
-
-/** `#rrggbb` of the nearest colour that sRGB can show, alpha left out. */
-export const printHex = (color: Color): string => `#${toSrgbGamut(color).coords.map(byte).join('')}`;
 
 /** Rounded so that dragging leaves short values: four decimals for unit ranges, two for degrees and per cent. */
 export function roundColor(color: Color): Color {

@@ -24,5 +24,6 @@ export * from './styles/motion.ts';
 export * from './styles/resetOverrides.ts';
 export * from './styles/styles.ts';
 export * from './tokens/addTint.ts';
-export * from './tokens/nearestToken.ts';
+export * from './tokens/groups.ts';
 export * from './tokens/tokens.ts';
+export * from './tokens/tokenValue.ts';

@@ -1,4 +1,4 @@
-import { atLightness, type Color, mix, roundColor } from '../color/index.ts';
+import { atLightness, type Color, convert, mix, roundColor } from '../color/index.ts';
 import type { Value } from '../values/index.ts';
 import { rule } from './derivation.ts';
 
@@ -39,6 +39,19 @@ export const alpha = rule({
   from: ['color'],
   by: [share('Opacity', 0.5)],
   compute: ([a], [by = 1]) => color(a, c => ({ ...c, alpha: Math.round(c.alpha * by * 10000) / 10000 })),
+});
+/** A step lighter or darker than what it follows, wherever that goes. */
+export const shift = rule({
+  op: 'shift',
+  label: 'Lighter or darker',
+  type: 'color',
+  from: ['color'],
+  by: [{ label: 'Lightness by', share: true, min: -1, max: 1, start: -0.06 }],
+  compute: ([a], [by = 0]) =>
+    color(a, c => {
+      const [l] = convert(c, 'oklch').coords;
+      return atLightness(c, Math.min(1, Math.max(0, l + by)));
+    }),
 });
 export const lightness = rule({
   op: 'lightness',

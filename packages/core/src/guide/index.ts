@@ -1,20 +1,30 @@
-export { ROLES, type Role, roleNamed } from '../roles/index.ts';
+export * from '../roles/index.ts';
 export { familiesOf, familyIn, ownFamilies } from './families.ts';
+export { madeForSchemes } from './madeForSchemes.ts';
 export {
   type PresetStyles,
   presetStyles,
   presetsAround,
   presetsWithin,
 } from './presetStyles.ts';
-export { roleChain, roleIn, rolesOf } from './roles.ts';
 export {
-  isMadeGroup,
+  groupNamed,
+  isNeutralColor,
+  type KnownPurpose,
+  purposeInName,
+  purposeOf,
+  STATUS_HUES,
+} from './purposes.ts';
+export { roleChain, roleIn, rolesOf } from './roles.ts';
+export { faceOf } from './solve/measures.ts';
+export {
   type MadeSwatch,
-  madeGroup,
+  type Palette,
   type SchemeWish,
   type SolvedScheme,
   solveScheme,
 } from './solve/solveScheme.ts';
+export { type AskedAgain, keptRoles, wishOf } from './solve/wishOf.ts';
 export {
   type GuideData,
   type GuideRecord,
@@ -24,4 +34,5 @@ export {
 } from './take/guideData.ts';
 export { facedSchemes, type GuidePart, type GuidePlan, planGuide, takeGuide } from './take/planGuide.ts';
 export { readGuideData } from './take/readGuideData.ts';
+export { valuesInGuide } from './valuesInGuide.ts';
 export { variantsOf } from './variants.ts';

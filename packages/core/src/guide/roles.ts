@@ -1,10 +1,17 @@
-import { ROLES, type Role, roleNamed } from '../roles/index.ts';
+import { ROLES, type Role, read, roleNamed } from '../roles/index.ts';
 import { byOrder } from '../site/order.ts';
 import type { RoleRecord } from '../site/records.ts';
 import type { Site } from '../site/site.ts';
 
 type OwnRoles = ReadonlyMap<string, RoleRecord>;
-const asRole = ({ id, name, fallback, on }: RoleRecord): Role => ({ name: id, label: name, fallback, on });
+/** What a role of one’s own stands on has to let it be read. */
+const asRole = ({ id, name, fallback, on }: RoleRecord): Role => ({
+  name: id,
+  label: name,
+  fallback,
+  on: on === null ? [] : read(on),
+  takes: roleNamed(fallback)?.takes ?? [],
+});
 
 const all = new WeakMap<OwnRoles, readonly Role[]>();
 /** The roles of every scheme, then those of the guide's own in their order. */

@@ -1,15 +1,17 @@
 export {
-  type Failure,
+  gamutsOf,
   isFailure,
   newFailures,
   type RoleContrast,
   roleColor,
-  SIGN_RATIO,
+  roleContrasts,
   schemeContrasts,
   schemeFailures,
-  TEXT_RATIO,
-  wantedOf,
+  siteContrast,
+  tightest,
 } from './contrast.ts';
+export { explainRole } from './explainRole.ts';
+export { type Failures, failuresOf } from './failures.ts';
 export { type FontBill, fontBill, type MissingCut, MOST_FAMILIES, missingCuts } from './fonts.ts';
 export { type NearPair, nearSwatches } from './nearSwatches.ts';
 export { noEffect } from './noEffect.ts';

@@ -1,4 +1,4 @@
-import { type Color, luminance, ratioOf, toSrgbGamut } from '../color/index.ts';
+import { type Color, luminance, painted, ratioOf } from '../color/index.ts';
 
 export interface Area2D {
   x: number;
@@ -89,7 +89,7 @@ function seenLuminance(patches: Patches, i: number, tint: readonly number[], sha
 }
 
 const NO_TINT: readonly number[] = [0, 0, 0];
-const channelsOf = (tint: Color | null): readonly number[] => (tint ? toSrgbGamut(tint).coords : NO_TINT);
+const channelsOf = (tint: Color | null): readonly number[] => (tint ? painted(tint).coords : NO_TINT);
 
 /** The least contrast of a text on any patch, with a colour laid over the picture at a share of 0 to 1. */
 export function worstContrast(patches: Patches, text: Color, tint: Color | null, share: number): number {

@@ -5,6 +5,8 @@ export const PHRASES = {
   mainNavigation: 'Name of a navigation that has none',
   table: 'Name of a table that has no caption',
   required: 'Note in a form on what is required',
+  notFound: 'Title of the page that is shown where there is none',
+  notFoundText: 'What that page says',
 } as const;
 export type PhraseName = keyof typeof PHRASES;
 export const PHRASE_NAMES = Object.keys(PHRASES).filter((name): name is PhraseName => name in PHRASES);

@@ -29,7 +29,7 @@ export const COLOR = rows('color', [
   {
     name: 'backgroundSize',
     css: 'background-size',
-    label: 'Ground fits',
+    label: 'Ground size',
     accepts: ['dimension'],
     min: 0,
     keywords: ['auto', 'cover', 'contain'],
@@ -38,7 +38,7 @@ export const COLOR = rows('color', [
   {
     name: 'backgroundPositionX',
     css: 'background-position-x',
-    label: 'Ground across',
+    label: 'Ground position x',
     accepts: ['dimension'],
     keywords: ['left', 'center', 'right'],
     words: 'background position place left right',
@@ -46,7 +46,7 @@ export const COLOR = rows('color', [
   {
     name: 'backgroundPositionY',
     css: 'background-position-y',
-    label: 'Ground down',
+    label: 'Ground position y',
     accepts: ['dimension'],
     keywords: ['top', 'center', 'bottom'],
     words: 'background position place top bottom',
@@ -54,7 +54,7 @@ export const COLOR = rows('color', [
   {
     name: 'backgroundRepeat',
     css: 'background-repeat',
-    label: 'Ground repeats',
+    label: 'Ground repeat',
     accepts: [],
     keywords: ['repeat', 'no-repeat', 'repeat-x', 'repeat-y', 'round', 'space'],
     words: 'background tile pattern once',
@@ -62,7 +62,7 @@ export const COLOR = rows('color', [
   {
     name: 'backgroundAttachment',
     css: 'background-attachment',
-    label: 'Ground moves',
+    label: 'Ground attachment',
     accepts: [],
     keywords: ['scroll', 'fixed'],
     words: 'background fixed parallax still scroll',
@@ -78,7 +78,7 @@ export const COLOR = rows('color', [
   {
     name: 'accentColor',
     css: 'accent-color',
-    label: 'Tick colour',
+    label: 'Accent colour',
     accepts: ['color'],
     keywords: ['auto'],
     inherited: true,

@@ -13,7 +13,7 @@ export const EFFECT = rows('effect', [
   {
     name: 'maskImage',
     css: 'mask-image',
-    label: 'Cut to a shape',
+    label: 'Mask',
     accepts: ['gradient', 'picture', 'pattern'],
     control: 'mask',
     keywords: ['none'],
@@ -22,7 +22,7 @@ export const EFFECT = rows('effect', [
   {
     name: 'maskSize',
     css: 'mask-size',
-    label: 'Shape fits',
+    label: 'Mask size',
     accepts: ['dimension'],
     min: 0,
     keywords: ['auto', 'cover', 'contain'],
@@ -31,7 +31,7 @@ export const EFFECT = rows('effect', [
   {
     name: 'maskRepeat',
     css: 'mask-repeat',
-    label: 'Shape repeats',
+    label: 'Mask repeat',
     accepts: [],
     keywords: ['repeat', 'no-repeat', 'round', 'space'],
     words: 'mask frame tile',
@@ -39,7 +39,7 @@ export const EFFECT = rows('effect', [
   {
     name: 'maskPosition',
     css: 'mask-position',
-    label: 'Shape stands',
+    label: 'Mask position',
     accepts: [],
     keywords: ['center', 'top', 'right', 'bottom', 'left'],
     words: 'mask frame place',
@@ -47,7 +47,7 @@ export const EFFECT = rows('effect', [
   {
     name: 'translate',
     css: 'translate',
-    label: 'Shift sideways',
+    label: 'Shift',
     accepts: ['dimension'],
     keywords: ['none'],
     words: 'move offset transform',
@@ -55,7 +55,7 @@ export const EFFECT = rows('effect', [
   {
     name: 'rotate',
     css: 'rotate',
-    label: 'Turn, degrees',
+    label: 'Rotate',
     accepts: ['number'],
     min: -360,
     max: 360,
@@ -77,7 +77,7 @@ export const EFFECT = rows('effect', [
   {
     name: 'edgeShape',
     css: 'clip-path',
-    label: 'Shape of the edge',
+    label: 'Edge shape',
     accepts: [],
     keywords: EDGE_SHAPE_NAMES,
     keywordLabels: Object.fromEntries(

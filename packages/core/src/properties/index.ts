@@ -17,6 +17,7 @@ import { SPACE } from './space.ts';
 import { TYPE } from './type.ts';
 
 export { ALLOWED_DECLARATIONS } from './allowedDeclarations.ts';
+export { BUNDLES, type Bundle, bundleOf } from './bundles.ts';
 export {
   isMovement,
   MOVEMENT_NAMES,
@@ -25,7 +26,14 @@ export {
   movementsIn,
   printKeyframes,
 } from './movements.ts';
-export { type ControlName, type Facet, isPresetKind, PART_KINDS, type PartKind } from './property.ts';
+export {
+  type ControlName,
+  type Facet,
+  isPresetKind,
+  PART_KINDS,
+  type PartKind,
+  type ScaleUse,
+} from './property.ts';
 
 const TABLE = [...TYPE, ...COLOR, ...SPACE, ...LINE, ...LAYOUT, ...EFFECT, ...MOTION] as const;
 export type PropertyName = (typeof TABLE)[number]['name'];

@@ -8,7 +8,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'display',
     css: 'display',
-    label: 'Arrangement',
+    label: 'Display',
     accepts: [],
     keywords: [
       'block',
@@ -50,7 +50,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'flexGrow',
     css: 'flex-grow',
-    label: 'Share of what is left',
+    label: 'Grow',
     accepts: ['number'],
     min: 0,
     max: 100,
@@ -59,7 +59,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'flexBasis',
     css: 'flex-basis',
-    label: 'Width before sharing',
+    label: 'Base width',
     accepts: ['dimension'],
     min: 0,
     keywords: ['auto', 'content'],
@@ -68,7 +68,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'gridColumns',
     css: 'grid-template-columns',
-    label: 'Columns in the grid',
+    label: 'Columns',
     accepts: ['number'],
     min: 1,
     max: 12,
@@ -81,7 +81,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'order',
     css: 'order',
-    label: 'Turn among its neighbours',
+    label: 'Order',
     accepts: ['number'],
     min: -9,
     max: 9,
@@ -91,7 +91,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'alignItems',
     css: 'align-items',
-    label: 'Align across',
+    label: 'Align items',
     accepts: [],
     keywords: ALIGN,
     kinds: ['box', 'label'],
@@ -100,7 +100,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'justifyContent',
     css: 'justify-content',
-    label: 'Spread along',
+    label: 'Justify content',
     accepts: [],
     keywords: ['normal', 'start', 'center', 'end', 'space-between', 'space-around'],
     kinds: ['box', 'label'],
@@ -109,7 +109,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'justifyItems',
     css: 'justify-items',
-    label: 'Align in cells',
+    label: 'Justify items',
     accepts: [],
     keywords: ['normal', 'start', 'center', 'end', 'stretch', 'legacy'],
     kinds: ['box'],
@@ -128,7 +128,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'maxWidth',
     css: 'max-width',
-    label: 'Greatest width',
+    label: 'Max width',
     accepts: ['dimension', 'fluid'],
     min: 0,
     keywords: ['none'],
@@ -138,7 +138,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'minHeight',
     css: 'min-height',
-    label: 'Least height',
+    label: 'Min height',
     accepts: ['dimension', 'fluid'],
     min: 0,
     keywords: ['auto'],
@@ -158,16 +158,16 @@ export const LAYOUT = rows('layout', [
   {
     name: 'position',
     css: 'position',
-    label: 'Stays in view',
+    label: 'Position',
     accepts: [],
     keywords: ['static', 'sticky'],
-    keywordLabels: { static: 'no, it scrolls away', sticky: 'yes, as long as what holds it does' },
+    keywordLabels: { static: 'normal' },
     words: 'sticky fixed header scroll pinned stay follow',
   },
   {
     name: 'top',
     css: 'top',
-    label: 'From the top',
+    label: 'Top',
     accepts: ['dimension'],
     keywords: ['auto'],
     placed: true,
@@ -178,7 +178,7 @@ export const LAYOUT = rows('layout', [
     name: 'right',
     css: 'right',
     logical: 'inset-inline-end',
-    label: 'From the right',
+    label: 'Right',
     accepts: ['dimension'],
     keywords: ['auto'],
     placed: true,
@@ -188,7 +188,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'bottom',
     css: 'bottom',
-    label: 'From the bottom',
+    label: 'Bottom',
     accepts: ['dimension'],
     keywords: ['auto'],
     placed: true,
@@ -199,7 +199,7 @@ export const LAYOUT = rows('layout', [
     name: 'left',
     css: 'left',
     logical: 'inset-inline-start',
-    label: 'From the left',
+    label: 'Left',
     accepts: ['dimension'],
     keywords: ['auto'],
     placed: true,
@@ -209,10 +209,10 @@ export const LAYOUT = rows('layout', [
   {
     name: 'float',
     css: 'float',
-    label: 'Text flows around it',
+    label: 'Float',
     accepts: [],
     keywords: ['none', 'left', 'right'],
-    keywordLabels: { none: 'no', left: 'it stands at the left', right: 'it stands at the right' },
+
     // As the sides of a box, it mirrors with the script of the page (CSS Logical Properties 1, section 2.1).
     print: toLineSide,
     words: 'float beside wrap side left right',
@@ -220,7 +220,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'clear',
     css: 'clear',
-    label: 'Below what text flows around',
+    label: 'Clear',
     accepts: [],
     keywords: ['none', 'left', 'right', 'both'],
     print: toLineSide,
@@ -229,7 +229,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'aspectRatio',
     css: 'aspect-ratio',
-    label: 'Ratio of width to height',
+    label: 'Aspect ratio',
     accepts: ['number'],
     min: 0.1,
     max: 10,
@@ -258,7 +258,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'boxSizing',
     css: 'box-sizing',
-    label: 'Size counts',
+    label: 'Box sizing',
     accepts: [],
     keywords: ['border-box', 'content-box'],
     words: 'border padding width',
@@ -266,7 +266,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'listStyleType',
     css: 'list-style-type',
-    label: 'List marks',
+    label: 'List marker',
     accepts: [],
     keywords: ['none', 'disc', 'circle', 'square', 'decimal'],
     inherited: true,
@@ -275,7 +275,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'listStylePosition',
     css: 'list-style-position',
-    label: 'List marks stand',
+    label: 'Marker position',
     accepts: [],
     keywords: ['outside', 'inside'],
     inherited: true,
@@ -284,7 +284,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'overflowX',
     css: 'overflow-x',
-    label: 'Too wide for its place',
+    label: 'Overflow',
     accepts: [],
     keywords: ['visible', 'auto', 'hidden', 'clip', 'scroll'],
     words: 'overflow scroll sideways cut',
@@ -292,7 +292,7 @@ export const LAYOUT = rows('layout', [
   {
     name: 'cursor',
     css: 'cursor',
-    label: 'Pointer',
+    label: 'Cursor',
     accepts: [],
     keywords: ['auto', 'default', 'pointer', 'not-allowed', 'text'],
     inherited: true,

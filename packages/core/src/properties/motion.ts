@@ -7,14 +7,14 @@ export const MOTION = rows('motion', [
   {
     name: 'transitionDuration',
     css: 'transition-duration',
-    label: 'Change over',
+    label: 'Transition time',
     accepts: ['duration'],
     words: 'animation transition speed time hover',
   },
   {
     name: 'transitionTimingFunction',
     css: 'transition-timing-function',
-    label: 'Easing',
+    label: 'Transition easing',
     accepts: ['cubicBezier'],
     keywords: EASINGS,
     words: 'animation transition curve',
@@ -30,7 +30,7 @@ export const MOTION = rows('motion', [
   {
     name: 'animationTimeline',
     css: 'animation-timeline',
-    label: 'Movement runs with',
+    label: 'Movement timeline',
     accepts: [],
     keywords: ['auto', 'view'],
     print: text => (text === 'view' ? 'view()' : text),
@@ -39,7 +39,7 @@ export const MOTION = rows('motion', [
   {
     name: 'animationRangeEnd',
     css: 'animation-range-end',
-    label: 'Movement ends with',
+    label: 'Movement range',
     accepts: [],
     keywords: ['normal', 'entry', 'contain', 'cover'],
     words: 'animation scroll entrance range',
@@ -47,21 +47,21 @@ export const MOTION = rows('motion', [
   {
     name: 'animationDuration',
     css: 'animation-duration',
-    label: 'Movement takes',
+    label: 'Movement time',
     accepts: ['duration'],
     words: 'animation speed time',
   },
   {
     name: 'animationDelay',
     css: 'animation-delay',
-    label: 'Movement waits',
+    label: 'Movement delay',
     accepts: ['duration'],
     words: 'animation delay time after',
   },
   {
     name: 'animationTimingFunction',
     css: 'animation-timing-function',
-    label: 'Movement, easing',
+    label: 'Movement easing',
     accepts: ['cubicBezier'],
     keywords: EASINGS,
     words: 'animation curve',
@@ -79,7 +79,7 @@ export const MOTION = rows('motion', [
   {
     name: 'animationFillMode',
     css: 'animation-fill-mode',
-    label: 'Movement holds',
+    label: 'Movement fill',
     accepts: [],
     keywords: ['none', 'backwards', 'both'],
     words: 'animation before after fill',

@@ -1,6 +1,15 @@
-import type { LiteralType } from '../values/index.ts';
+import type { LengthUnit, LiteralType } from '../values/index.ts';
 
 export type Facet = 'type' | 'color' | 'space' | 'line' | 'effect' | 'layout' | 'motion';
+/** What the values of a scale are for: a corner's radius is no line's width. Properties of a facet share a use unless they say otherwise. */
+export type ScaleUse =
+  | Facet
+  | 'textSize'
+  | 'lineHeight'
+  | 'letterSpacing'
+  | 'underline'
+  | 'lineWidth'
+  | 'corner';
 /** Kinds of part that presets are made for. */
 export const PART_KINDS = ['box', 'heading', 'text', 'label', 'icon', 'picture'] as const;
 /** What lies behind a section, and the shape of its borders, belongs to that place: no preset reaches it. */
@@ -32,6 +41,9 @@ export interface Property<Name extends string = string> {
   max?: number;
   /** Numbers without a fraction. */
   whole?: true;
+  use: ScaleUse;
+  /** Unit of a length typed as a plain number, where that is not px. */
+  unit?: LengthUnit;
   /** CSS inheritance. */
   inherited?: true;
   /** Everyday words that find it. */
@@ -50,7 +62,10 @@ export interface Property<Name extends string = string> {
 }
 
 /** A row as it is written down: its control is told by what it accepts unless it says otherwise. */
-type Written<Name extends string> = Omit<Property<Name>, 'facet' | 'control'> & { control?: ControlName };
+type Written<Name extends string> = Omit<Property<Name>, 'facet' | 'control' | 'use'> & {
+  control?: ControlName;
+  use?: ScaleUse;
+};
 
 function usualControl({ accepts, keywords }: Pick<Property, 'accepts' | 'keywords'>): ControlName {
   if (accepts.length === 0 && keywords) return 'choice';
@@ -60,4 +75,4 @@ function usualControl({ accepts, keywords }: Pick<Property, 'accepts' | 'keyword
 export const rows = <const Name extends string>(
   facet: Facet,
   list: readonly Written<Name>[],
-): readonly Property<Name>[] => list.map(row => ({ facet, control: usualControl(row), ...row }));
+): readonly Property<Name>[] => list.map(row => ({ facet, use: facet, control: usualControl(row), ...row }));

@@ -82,7 +82,7 @@ export const SPACE = rows('space', [
   {
     name: 'rowGap',
     css: 'row-gap',
-    label: 'Gap between rows',
+    label: 'Row gap',
     accepts: ['dimension', 'fluid'],
     min: 0,
     keywords: ['normal'],
@@ -93,7 +93,7 @@ export const SPACE = rows('space', [
   {
     name: 'columnGap',
     css: 'column-gap',
-    label: 'Gap between columns',
+    label: 'Column gap',
     accepts: ['dimension', 'fluid'],
     min: 0,
     keywords: ['normal'],

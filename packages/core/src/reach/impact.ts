@@ -7,7 +7,7 @@ import {
   type Source,
   winner,
 } from '../cascade/index.ts';
-import { type Failure, newFailures } from '../measure/contrast.ts';
+import { newFailures, type RoleContrast } from '../measure/contrast.ts';
 import { type PropertyName, printDeclaration, propertyOf } from '../properties/index.ts';
 import { ok, type Result } from '../result/index.ts';
 import { applyChange, type Edit, type Id, parseDeclarationKey, type Site } from '../site/index.ts';
@@ -39,7 +39,7 @@ export interface Impact {
   /** Properties of which some value is another, the most frequent first. */
   properties: readonly { property: Aspect; count: number }[];
   /** Texts and signs that could be read well enough before, and could not after. */
-  failures: readonly Failure[];
+  failures: readonly RoleContrast[];
 }
 
 /** CSS text of values in one situation, references followed to their end. */

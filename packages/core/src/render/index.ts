@@ -24,8 +24,10 @@ export {
   closureVariables,
   type Declarations,
   isComputed,
+  PAGES,
   rootVariables,
   schemePatterns,
   schemeVariables,
   slotDerivations,
+  type Target,
 } from './variables.ts';

@@ -1,3 +1,4 @@
+import { EXPORTS, EXPORTS_FOLDER } from '../exports/index.ts';
 import { movementsIn, printKeyframes } from '../properties/index.ts';
 import { type AssetRecord, type PageRecord, type Site, settingsOf } from '../site/index.ts';
 import type { ElementType } from '../widgets/index.ts';
@@ -6,10 +7,19 @@ import { fingerprint } from './fingerprint.ts';
 import { fontsIn, printFontFaces } from './fonts.ts';
 import { escapeHtml } from './html.ts';
 import { pageFolder, pagesInOrder, toRoot } from './links.ts';
-import { renderPage, variablesIn } from './renderedPage.ts';
+import { NOT_FOUND_FILE, renderNotFound } from './notFound.ts';
+import { type RenderedPage, renderPage, variablesIn } from './renderedPage.ts';
 import { BASE_CSS, type Printing, printElementBases, printLayerOrder } from './rules.ts';
 import { structuredDataOf } from './structuredData.ts';
-import { type Block, guideRules, printBlock, printRules, rootBlock, schemeBlocks } from './stylesheet.ts';
+import {
+  type Block,
+  guideRules,
+  onEveryScreen,
+  printBlock,
+  printRules,
+  rootBlocks,
+  schemeBlocks,
+} from './stylesheet.ts';
 import { type Unrenderable, unrenderable } from './unrenderable.ts';
 
 export interface PublishedSite {
@@ -70,24 +80,34 @@ const moduleFile = ({ name, behaviour = '' }: ElementType): string =>
 /** As seen from the sheet that all pages share, which lies at the root. */
 const SHARED: Printing = { mode: 'published', assetUrl: ({ file }) => `assets/${file}` };
 
+/** Where the root of a site is found on its host, as a path with a slash at its end. */
+const pathOf = (address: string | undefined): string =>
+  address === undefined ? '/' : `${new URL(address).pathname.replace(/\/$/, '')}/`;
+
 /**
  * The whole site as plain files. One sheet of the guide is shared by all pages and holds only the rules they use; a page
- * that sets something itself has a sheet of its own beside it. A page on which nothing has changed is not rendered again.
+ * that sets something itself has a sheet of its own beside it. A page on which nothing has changed is not rendered again. The
+ * page for what is not found is shown at any address, and so names the site’s root by its path on the host: `base`, or what
+ * the site’s own address says.
  */
-export function publishSite(site: Site): PublishedSite {
-  const { language, name, tabIcon, address } = settingsOf(site);
-  const published = pagesInOrder(site).filter(page => !page.off);
+export function publishSite(site: Site, base?: string): PublishedSite {
+  const { language, name, tabIcon, address, openGuide } = settingsOf(site);
+  const hostRoot = base ?? pathOf(address);
+  const published = pagesInOrder(site).filter(page => !page.off && page.pageKind !== 'notFound');
   const problems: Unrenderable[] = [];
-  const pages = published.flatMap(page => {
+  const rendered = (page: PageRecord | null, make: () => RenderedPage): RenderedPage[] => {
     try {
-      const made = renderPage(site, page);
+      const made = make();
       problems.push(...made.problems);
       return [made];
     } catch (error) {
-      problems.push(unrenderable(page, error));
+      // Without a page of its own for what is not found, the host says so in its own words.
+      if (page) problems.push(unrenderable(page, error));
       return [];
     }
-  });
+  };
+  const notFound = rendered(null, () => renderNotFound(site, hostRoot));
+  const pages = [...published.flatMap(page => rendered(page, () => renderPage(site, page))), ...notFound];
   const icon = site.kinds.asset.get(tabIcon ?? '');
   const pictureOf = (page: PageRecord) => site.kinds.asset.get(page.sharePicture ?? '');
   const used = union(pages.map(it => it.classes));
@@ -101,19 +121,20 @@ export function publishSite(site: Site): PublishedSite {
     icon ? [icon] : [],
     address === undefined ? [] : published.flatMap(page => pictureOf(page) ?? []),
   ]);
-  const blocks = [
-    rootBlock(site, 'published'),
-    ...schemeBlocks(site).filter(({ selector }) => used.has(selector.slice(1))),
-  ];
+  const blocks = onEveryScreen(site, gamut => [
+    ...rootBlocks(site, { mode: 'published', gamut }),
+    ...schemeBlocks(site, gamut).filter(({ selector }) => used.has(selector.slice(1))),
+  ]);
   const variables = withAsked(union([variablesIn(guideCss + BASE_CSS), ...pages.map(it => it.variables)]), [
     ...blocks,
     ...pages.flatMap(it => it.rebinds),
   ]);
-  const trim = ({ selector, declarations }: Block): Block => ({
-    selector,
-    declarations: declarations.filter(([it]) => variables.has(it)),
+  const trim = (block: Block): Block => ({
+    ...block,
+    declarations: block.declarations.filter(([it]) => variables.has(it)),
   });
-  const print = (it: readonly Block[]) => it.map(trim).map(printBlock).join('\n');
+  const hasOwn = ({ gamut, declarations }: Block) => gamut === undefined || declarations.length > 0;
+  const print = (it: readonly Block[]) => it.map(trim).filter(hasOwn).map(printBlock).join('\n');
   const tokens = print(blocks);
   const sheets = pages.map(({ rebinds, own }) => [print(rebinds), own].filter(Boolean).join('\n'));
   const fonts = fontsIn(site, tokens + guideCss + sheets.join(''), slanted);
@@ -135,6 +156,8 @@ export function publishSite(site: Site): PublishedSite {
     return picture && { href: `${address}/assets/${picture.file}`, alt: picture.alt };
   };
   const files = new Map([[guideFile, guide]]);
+  for (const it of EXPORTS) files.set(`${EXPORTS_FOLDER}/${it.file}`, it.print(site));
+  if (openGuide) files.set(`${EXPORTS_FOLDER}/access.json`, `${JSON.stringify({ origins: '*' })}\n`);
   if (address !== undefined) {
     const indexed = published.filter(page => !page.unindexed);
     files.set('sitemap.xml', printSitemap(indexed.map(page => `${address}/${pageFolder(site, page)}`)));
@@ -145,20 +168,23 @@ export function publishSite(site: Site): PublishedSite {
   );
   for (const [element, file] of modules) files.set(file, element.behaviour ?? '');
   for (const [i, { page, html, behaviours }] of pages.entries()) {
-    const root = toRoot(site, page);
+    const isNotFound = page === notFound[0]?.page;
+    const folder = isNotFound ? '' : pageFolder(site, page);
+    const root = isNotFound ? hostRoot : toRoot(site, page);
     const addresses = [`${root}${guideFile}`];
     const css = sheets[i];
     if (css) {
       const file = `page-${fingerprint(css)}.css`;
-      files.set(pageFolder(site, page) + file, css);
-      addresses.push(file);
+      files.set(folder + file, css);
+      addresses.push(isNotFound ? root + file : file);
     }
     const preload = fonts
       .filter(({ file }) => file.cut === 'normal' && file.format === 'woff2')
       .map(({ file }) => `${root}fonts/${file.file}`);
-    const title = page.path === '' ? name : `${page.title} – ${name}`;
+    const title = page.path === '' && !isNotFound ? name : `${page.title} – ${name}`;
+    const found = address === undefined || isNotFound ? undefined : `${address}/${folder}`;
     files.set(
-      `${pageFolder(site, page)}index.html`,
+      isNotFound ? NOT_FOUND_FILE : `${folder}index.html`,
       documentOf(
         {
           language,
@@ -167,11 +193,11 @@ export function publishSite(site: Site): PublishedSite {
           sheets: addresses,
           preload,
           modules: behaviours.map(it => `${root}${modules.get(it)}`),
-          unindexed: page.unindexed === true,
+          unindexed: page.unindexed === true || isNotFound,
           icon: icon && { href: `${root}assets/${icon.file}`, type: icon.mime },
-          address: address === undefined ? undefined : `${address}/${pageFolder(site, page)}`,
+          address: found,
           sharePicture: shareOf(page),
-          data: address === undefined ? [] : structuredDataOf(site, page, address),
+          data: address === undefined || isNotFound ? [] : structuredDataOf(site, page, address),
         },
         html,
         page,

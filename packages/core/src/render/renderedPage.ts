@@ -11,13 +11,13 @@ import {
 } from '../site/index.ts';
 import type { ElementType } from '../widgets/index.ts';
 import { classNamesIn, renderBody, tagsIn } from './body.ts';
-import { printHtml } from './html.ts';
+import { type HtmlElement, printHtml } from './html.ts';
 import { interned } from './interned.ts';
 import { toRoot } from './links.ts';
 import { isLinked, sectionsIn } from './markup.ts';
 import { Reads, same } from './reads.ts';
 import { OWN } from './sources.ts';
-import { type Block, nodesOn, ownRules, printRules, rebindBlocks } from './stylesheet.ts';
+import { type Block, nodesOn, onEveryScreen, ownRules, printRules, rebindBlocks } from './stylesheet.ts';
 import { hiddenByDepth, nameOfNode, type Unrenderable } from './unrenderable.ts';
 
 /** What a page comes to by itself, before it is put together with the others. */
@@ -73,8 +73,22 @@ function readsHold(known: Known, site: Site): boolean {
   return true;
 }
 
-/** Renders a page; answers with what was made before where nothing it is made of has changed. */
-export function renderPage(site: Site, page: PageRecord): RenderedPage {
+/** The same with links that lead on from a base instead of from where the page lies. */
+function rebased(it: HtmlElement, base: string): HtmlElement {
+  const { href } = it.attrs;
+  const isRelative = typeof href === 'string' && !/^([a-z][a-z0-9+.-]*:|[/#])/i.test(href);
+  return {
+    ...it,
+    attrs: isRelative ? { ...it.attrs, href: base + href.replace(/^\.\//, '') } : it.attrs,
+    children: it.children.map(child => (typeof child === 'string' ? child : rebased(child, base))),
+  };
+}
+
+/**
+ * Renders a page; answers with what was made before where nothing it is made of has changed. A `base` is put before all that
+ * lies below the site’s root, of a page that is shown at any address.
+ */
+export function renderPage(site: Site, page: PageRecord, base?: string): RenderedPage {
   const nodes = nodesOn(site, page);
   const linked = nodes
     .filter(node => node.kind === 'section' && isLinked(site, node.id))
@@ -83,13 +97,14 @@ export function renderPage(site: Site, page: PageRecord): RenderedPage {
   const known = rendered.get(page);
   if (known && same(known.inputs, inputs) && readsHold(known, site)) return known.made;
   const reads = new Reads();
-  const root = toRoot(site, page);
+  const root = base ?? toRoot(site, page);
   const assets = new Set<AssetRecord>();
   const assetUrl = (asset: AssetRecord) => {
     assets.add(asset);
     return `${root}assets/${asset.file}`;
   };
-  const body = renderBody(site, page, { marks: false, links: true, assetUrl, reads });
+  const fromHere = renderBody(site, page, { marks: false, links: true, assetUrl, reads });
+  const body = base === undefined ? fromHere : rebased(fromHere, base);
   const rules = ownRules(site, nodes, { mode: 'published', assetUrl });
   const own = printRules(site, rules, 'published');
   const made: RenderedPage = {
@@ -100,7 +115,7 @@ export function renderPage(site: Site, page: PageRecord): RenderedPage {
     assets: [...assets],
     own,
     ranks: rules,
-    rebinds: rebindBlocks(site, page),
+    rebinds: onEveryScreen(site, gamut => rebindBlocks(site, page, gamut)),
     movements: movementsIn(own),
     variables: interned(variablesIn(own)),
     behaviours: [...new Set(nodes.map(elementOfNode))].filter(it => it.behaviour !== undefined),

@@ -1,4 +1,5 @@
 import { expand, printPicture, type Rank, stateRank, widthRank } from '../cascade/index.ts';
+import type { Gamut } from '../color/index.ts';
 import { groupBy } from '../lists/index.ts';
 import { printDeclaration, propertyOf } from '../properties/index.ts';
 import { type AssetRecord, type Id, parseDeclarationKey, type Site, settingsOf } from '../site/index.ts';
@@ -67,10 +68,11 @@ export interface Printing {
 export const viewportUnitOf = (mode: PrintMode): string => (mode === 'sheet' ? 'var(--vw)' : '1vw');
 
 /** Prints references as custom properties, so that one edit of a token or scheme reaches every rule. */
-export function varContext(site: Site, { mode, assetUrl }: Printing): CssContext {
+export function varContext(site: Site, { mode, assetUrl }: Printing, gamut: Gamut = 'srgb'): CssContext {
   const { fluidFrom, fluidTo } = settingsOf(site);
   return {
     fluid: { from: fluidFrom, to: fluidTo },
+    gamut,
     viewportUnit: viewportUnitOf(mode),
     token: (id: Id) => `var(--t-${id})`,
     role: name => `var(--r-${name})`,

@@ -1,4 +1,5 @@
 import { compareRanks, mergeRebinds, pageScope } from '../cascade/index.ts';
+import type { Gamut } from '../color/index.ts';
 import { movementsIn, printKeyframes } from '../properties/index.ts';
 import {
   AREAS,
@@ -10,8 +11,10 @@ import {
   type PageRecord,
   type SectionRecord,
   type Site,
+  settingsOf,
   subtree,
 } from '../site/index.ts';
+import { literalOf, NO_REBINDS } from '../tokens/index.ts';
 import { sectionsIn } from './markup.ts';
 import {
   BASE_CSS,
@@ -32,6 +35,7 @@ import {
   rootVariables,
   schemePatterns,
   schemeVariables,
+  type Target,
 } from './variables.ts';
 
 /** Rules of the program and the guide that some used class asks for; all of them where no classes are given. */
@@ -102,23 +106,66 @@ export const nodesOn = (site: Site, page: PageRecord): NodeRecord[] =>
     .map(id => getRecord(site, id))
     .filter(isNode);
 
-/** A block of custom properties and what it is declared on. */
+/** A block of custom properties and what it is declared on; of a wider gamut, for screens that show it alone. */
 export interface Block {
   selector: string;
   declarations: Declarations;
+  gamut?: Gamut;
 }
 
-export const rootBlock = (site: Site, mode: PrintMode): Block => ({
-  selector: mode === 'sheet' ? ':where(.cell)' : ':root',
-  declarations: rootVariables(site, mode),
-});
+/**
+ * Blocks as every screen shows them, and behind them what screens of a wider gamut show otherwise, where the brand wants
+ * that.
+ */
+export function onEveryScreen(site: Site, blocks: (gamut: Gamut) => Block[]): Block[] {
+  const usual = blocks('srgb');
+  if (!settingsOf(site).wideColors) return usual;
+  const wide = blocks('display-p3').map(({ selector, declarations }, i): Block => {
+    const known = new Map(usual[i]?.declarations);
+    return {
+      selector,
+      declarations: declarations.filter(([name, text]) => known.get(name) !== text),
+      gamut: 'display-p3',
+    };
+  });
+  return [...usual, ...wide.filter(({ declarations }) => declarations.length > 0)];
+}
+
+/** Where tokens are declared: at the root of a page; on the specimen’s grid, but for what each cell computes for its own width. */
+const ROOT_SELECTORS: Readonly<Record<PrintMode, { shared: string; byCell: string }>> = {
+  published: { shared: ':root', byCell: ':root' },
+  canvas: { shared: ':root', byCell: ':root' },
+  sheet: { shared: ':where(.grid)', byCell: ':where(.cell)' },
+};
+
+/** Whether a declaration comes to something else in each cell: a growing size, or a reference to one. */
+function isByCell(site: Site, text: string): boolean {
+  if (text.includes('var(--vw)')) return true;
+  const id = /^var\(--t-([\w-]+)\)$/.exec(text)?.[1];
+  if (id === undefined) return false;
+  return literalOf(site.kinds.token, NO_REBINDS, { type: 'token', token: id })?.type === 'fluid';
+}
+
+/** Declarations of tokens, put where they belong. */
+export function rootBlocksOf(site: Site, declarations: Declarations, mode: PrintMode): Block[] {
+  const { shared, byCell } = ROOT_SELECTORS[mode];
+  if (shared === byCell) return [{ selector: shared, declarations }];
+  const own = declarations.filter(([, text]) => isByCell(site, text));
+  const common = declarations.filter(it => !own.includes(it));
+  return [
+    { selector: shared, declarations: common },
+    { selector: byCell, declarations: own },
+  ];
+}
+export const rootBlocks = (site: Site, target: Target): Block[] =>
+  rootBlocksOf(site, rootVariables(site, target), target.mode);
 export const schemeSelector = (id: Id): string => `.s-${id}`;
-export const schemeBlock = (site: Site, id: string): Block => ({
+export const schemeBlock = (site: Site, id: Id, gamut: Gamut): Block => ({
   selector: schemeSelector(id),
-  declarations: schemeVariables(site, id),
+  declarations: schemeVariables(site, id, gamut),
 });
-export const schemeBlocks = (site: Site): Block[] =>
-  [...site.kinds.scheme.keys()].map(id => schemeBlock(site, id));
+export const schemeBlocks = (site: Site, gamut: Gamut): Block[] =>
+  [...site.kinds.scheme.keys()].map(id => schemeBlock(site, id, gamut));
 
 const rebindingSections = new WeakMap<Site['kinds']['section'], readonly SectionRecord[]>();
 function rebinding(site: Site): readonly SectionRecord[] {
@@ -131,22 +178,22 @@ function rebinding(site: Site): readonly SectionRecord[] {
 }
 
 /** Schemes that are worn within a rebinding have their patterns anew there: an image follows no variable. */
-function patternsBelow(site: Site, id: Id, scheme: Id, rebinds: PageRecord['rebind']): Block[] {
-  const declarations = schemePatterns(site, scheme, rebinds);
+function patternsBelow(site: Site, id: Id, scheme: Id, gamut: Gamut, rebinds: PageRecord['rebind']): Block[] {
+  const declarations = schemePatterns(site, scheme, gamut, rebinds);
   return declarations.length === 0
     ? []
     : [{ selector: `.b-${id} .s-${scheme},.b-${id}.s-${scheme}`, declarations }];
 }
 
 /** Rebindings that hold on a page: its own, and those of its sections. */
-export function rebindBlocks(site: Site, page: PageRecord): Block[] {
+export function rebindBlocks(site: Site, page: PageRecord, gamut: Gamut): Block[] {
   const { rebinds } = pageScope(site, page);
   const block = (id: string, own: PageRecord['rebind'], all: PageRecord['rebind']): Block[] =>
     Object.keys(own).length === 0
       ? []
       : [
-          { selector: `.b-${id}`, declarations: rebindVariables(site, own, all) },
-          ...[...site.kinds.scheme.keys()].flatMap(scheme => patternsBelow(site, id, scheme, all)),
+          { selector: `.b-${id}`, declarations: rebindVariables(site, own, all, gamut) },
+          ...[...site.kinds.scheme.keys()].flatMap(scheme => patternsBelow(site, id, scheme, gamut, all)),
         ];
   const sections = rebinding(site).filter(
     section => section.area !== 'main' || section.at.parent === page.id,
@@ -157,8 +204,11 @@ export function rebindBlocks(site: Site, page: PageRecord): Block[] {
   ];
 }
 
-export const printBlock = ({ selector, declarations }: Block): string =>
-  `${selector}{${declarations.map(([name, text]) => `${name}:${text}`).join(';')}}`;
+export function printBlock({ selector, declarations, gamut = 'srgb' }: Block): string {
+  const block = `${selector}{${declarations.map(([name, text]) => `${name}:${text}`).join(';')}}`;
+  // Media Queries 4, section 6.6: approximately the gamut of Display P3, or more.
+  return gamut === 'srgb' ? block : `@media (color-gamut:p3){${block}}`;
+}
 
 /** Rules in the order of their ranks; those of one layer share its braces. */
 export function printRules(site: Site, rules: readonly Rule[], mode: PrintMode): string {
@@ -182,7 +232,11 @@ export function pageStyles(
 ): string {
   const { mode } = printing;
   const rules = [...guideRules(site, printing, used), ...ownRules(site, nodesOn(site, page), printing)];
-  const blocks = [rootBlock(site, mode), ...schemeBlocks(site), ...rebindBlocks(site, page)];
+  const blocks = onEveryScreen(site, gamut => [
+    ...rootBlocks(site, { mode, gamut }),
+    ...schemeBlocks(site, gamut),
+    ...rebindBlocks(site, page, gamut),
+  ]);
   const printed = printRules(site, rules, mode);
   return [
     printLayerOrder(rules),

@@ -1,10 +1,19 @@
 import { literalContext, roleValue } from '../cascade/index.ts';
+import type { Gamut } from '../color/index.ts';
 import { rolesOf } from '../guide/roles.ts';
 import type { Id, Site, SiteRecord } from '../site/index.ts';
 import { boundValue, closure, NO_REBINDS, type Rebinds } from '../tokens/index.ts';
 import { printCss, tokensIn, type Value } from '../values/index.ts';
 import { derivedName, patternName } from './names.ts';
 import { type PrintMode, varContext, viewportUnitOf } from './rules.ts';
+
+/** What custom properties are printed for: a page or the specimen's sheet, on screens of a gamut. */
+export interface Target {
+  mode: PrintMode;
+  gamut: Gamut;
+}
+/** Pages as most screens show them. */
+export const PAGES: Target = { mode: 'published', gamut: 'srgb' };
 
 export type Declarations = (readonly [name: string, text: string])[];
 /** What no browser could compute where it is written: each has a custom property of its own beside the tokens. */
@@ -64,9 +73,9 @@ const tokensOfPattern = (site: Site, { ink, drawing }: Pattern): readonly Id[] =
 ];
 
 /** Tokens hold no pictures, so nobody asks where those lie. */
-const contextsOf = (site: Site, rebinds: Rebinds, mode: PrintMode, scheme = '') => ({
-  references: varContext(site, { mode, assetUrl: ({ file }) => file }),
-  literals: literalContext(site, { scheme, rebinds }, { viewportUnit: viewportUnitOf(mode) }),
+const contextsOf = (site: Site, rebinds: Rebinds, { mode, gamut }: Target, scheme = '') => ({
+  references: varContext(site, { mode, assetUrl: ({ file }) => file }, gamut),
+  literals: literalContext(site, { scheme, rebinds }, { viewportUnit: viewportUnitOf(mode), gamut }),
 });
 
 /**
@@ -77,9 +86,9 @@ export function tokenDeclarations(
   site: Site,
   ids: Iterable<Id>,
   rebinds: Rebinds,
-  mode: PrintMode,
+  target: Target,
 ): Declarations {
-  const { references, literals } = contextsOf(site, rebinds, mode);
+  const { references, literals } = contextsOf(site, rebinds, target);
   const found: Declarations = [];
   for (const id of ids) {
     const value = boundValue(site.kinds.token, rebinds, id);
@@ -93,9 +102,9 @@ function computedDeclarations(
   site: Site,
   rebinds: Rebinds,
   among: ReadonlySet<Id> | null,
-  mode: PrintMode,
+  target: Target,
 ): Declarations {
-  const { literals } = contextsOf(site, rebinds, mode);
+  const { literals } = contextsOf(site, rebinds, target);
   const follows = (value: Computed): readonly Id[] =>
     value.type === 'derived' ? value.derivation.from : tokensOfPattern(site, value);
   return slotComputed(site)
@@ -108,9 +117,9 @@ function computedDeclarations(
 }
 
 /** All tokens of the guide, for the root of a page. */
-export const rootVariables = (site: Site, mode: PrintMode): Declarations => [
-  ...tokenDeclarations(site, site.kinds.token.keys(), NO_REBINDS, mode),
-  ...computedDeclarations(site, NO_REBINDS, null, mode),
+export const rootVariables = (site: Site, target: Target): Declarations => [
+  ...tokenDeclarations(site, site.kinds.token.keys(), NO_REBINDS, target),
+  ...computedDeclarations(site, NO_REBINDS, null, target),
 ];
 
 /** What alters at the root when these tokens do. */
@@ -118,30 +127,38 @@ export function closureVariables(
   site: Site,
   ids: Iterable<Id>,
   rebinds: Rebinds,
-  mode: PrintMode,
+  target: Target,
 ): Declarations {
   const all = closure(site.kinds.token, ids, rebinds);
-  return [...tokenDeclarations(site, all, rebinds, mode), ...computedDeclarations(site, rebinds, all, mode)];
+  return [
+    ...tokenDeclarations(site, all, rebinds, target),
+    ...computedDeclarations(site, rebinds, all, target),
+  ];
 }
 
 /** Patterns in the ink of a role, as they are on one scheme under some rebindings. */
-export function schemePatterns(site: Site, scheme: Id, rebinds: Rebinds = NO_REBINDS): Declarations {
+export function schemePatterns(
+  site: Site,
+  scheme: Id,
+  gamut: Gamut,
+  rebinds: Rebinds = NO_REBINDS,
+): Declarations {
   const patterns = slotPatterns(site).filter(byScheme);
   if (patterns.length === 0) return [];
-  const { literals } = contextsOf(site, rebinds, 'published', scheme);
+  const { literals } = contextsOf(site, rebinds, { mode: 'published', gamut }, scheme);
   return patterns.map(value => [`--${patternName(value)}`, literals.pattern(value)]);
 }
 
 /** The roles of a scheme, fallbacks followed, and the patterns drawn in one of them. */
-export function schemeVariables(site: Site, scheme: Id): Declarations {
-  const { references } = contextsOf(site, NO_REBINDS, 'published');
+export function schemeVariables(site: Site, scheme: Id, gamut: Gamut): Declarations {
+  const { references } = contextsOf(site, NO_REBINDS, { mode: 'published', gamut });
   const roles = rolesOf(site).flatMap(({ name }) => {
     const bound = roleValue(site, scheme, name);
     return bound ? [[`--r-${name}`, printCss(bound.value, references)] as const] : [];
   });
-  return [...roles, ...schemePatterns(site, scheme)];
+  return [...roles, ...schemePatterns(site, scheme, gamut)];
 }
 
 /** A rebinding at one page or section: the tokens themselves and everything downstream of them. */
-export const rebindVariables = (site: Site, own: Rebinds, all: Rebinds): Declarations =>
-  closureVariables(site, Object.keys(own), all, 'published');
+export const rebindVariables = (site: Site, own: Rebinds, all: Rebinds, gamut: Gamut): Declarations =>
+  closureVariables(site, Object.keys(own), all, { mode: 'published', gamut });

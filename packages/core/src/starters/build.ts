@@ -1,6 +1,7 @@
 import type { Content } from '../content/index.ts';
 import { type PropertyRow, propertyOf } from '../properties/index.ts';
 import { must } from '../result/index.ts';
+import type { Purpose } from '../roles/index.ts';
 import {
   type Area,
   type AssetRecord,
@@ -76,7 +77,7 @@ export class SiteBuilder {
     this.records.push({ id: 'settings', kind: 'settings', ...record });
   }
 
-  token(type: TokenType, id: string, group: string, name: string, text: string): void {
+  token(type: TokenType, id: string, group: string, name: string, text: string, purpose?: Purpose): void {
     const record: TokenRecord = {
       id,
       kind: 'token',
@@ -85,10 +86,16 @@ export class SiteBuilder {
       name,
       order: this.next('token').order,
       value: must(parseTokenValue(text, type, this.tokens)),
+      ...(purpose && { purpose }),
     };
     // Names are kept by the identity of the map, so each token makes a new one.
     this.tokens = new Map(this.tokens).set(id, record);
     this.records.push(record);
+  }
+
+  /** A scheme that was worked out. */
+  putScheme(scheme: Omit<SchemeRecord, 'order'>): void {
+    this.records.push({ ...scheme, order: this.next('scheme').order });
   }
 
   scheme(
@@ -96,6 +103,7 @@ export class SiteBuilder {
     name: string,
     face: SchemeRecord['face'],
     roles: Readonly<Record<string, string>>,
+    counterpart?: string,
   ): void {
     const bound = Object.entries(roles).map(([role, token]): [string, Value] => [
       role,
@@ -108,6 +116,7 @@ export class SiteBuilder {
       face,
       order: this.next('scheme').order,
       roles: Object.fromEntries(bound),
+      ...(counterpart !== undefined && { counterpart }),
     });
   }
 

@@ -1,9 +1,11 @@
+export * from './brand/index.ts';
 export { SiteBuilder } from './build.ts';
-export { DRAWING_HEIGHT, DRAWING_WIDTH, drawings } from './drawings.ts';
+export { DRAWING_HEIGHT, DRAWING_WIDTH, type Drawing, drawings } from './drawings.ts';
 export { type GuideSpec, READY_GUIDES, readyGuide } from './guides/index.ts';
 export { largePage } from './large.ts';
 export { looksOf, READY_LOOKS, type ReadyLook, takeLook } from './looks/index.ts';
 export { createPage, PAGE_STARTERS, type PageStarter } from './pages/index.ts';
+export { neutralPictures } from './pictures.ts';
 export {
   createSection,
   PURPOSES,

@@ -1,7 +1,7 @@
 export { DERIVATIONS, type DerivationRule, derivationNamed } from '../derivations/index.ts';
-export { slug, tokenAt, tokenPath } from '../site/tokenNames.ts';
+export { slug, tokenAt, tokenPath, tokensNamed } from '../site/tokenNames.ts';
 export { type ReadTokens, readDesignTokens } from './design/read.ts';
-export { type DesignTokens, toDesignTokens } from './design/write.ts';
+export { type DesignTokens, designValue, type Json, OURS, toDesignTokens } from './design/write.ts';
 export {
   boundValue,
   closure,
@@ -19,5 +19,6 @@ export {
   parsePropertyValue,
   parseTokenValue,
   printTyped,
+  shortPath,
   type TypedDeclarations,
 } from './text.ts';

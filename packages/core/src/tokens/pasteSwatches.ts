@@ -1,8 +1,11 @@
-import { type Color, colorName, parseColor } from '../color/index.ts';
+import { type Color, colorName } from '../color/index.ts';
+import { type ColorSyntax, colorOf, type Lookup, parseSyntax } from '../color/parse/index.ts';
+import { innermostFirst } from '../graph/index.ts';
 import { LIMITS, tooLong } from '../limits/index.ts';
 import { uniqueName } from '../lists/index.ts';
 import { ok, type Result } from '../result/index.ts';
 import { splitTop } from '../values/index.ts';
+import { derivationOf } from './colorDerivation.ts';
 
 export interface PastedSwatch {
   /** As it was written, or proposed from the colour. */
@@ -12,6 +15,8 @@ export interface PastedSwatch {
   color: Color;
   /** Index of an earlier or later swatch of the list that this one follows: `var(--hull)`. */
   follows: number | null;
+  /** How it is derived from others of the list, by their indexes: `color-mix(in oklch, var(--hull) 80%, white)`. */
+  derived: { op: string; from: readonly number[]; by: readonly number[] } | null;
 }
 
 export interface PastedSwatches {
@@ -30,6 +35,12 @@ const titled = (name: string): string => {
 
 const unquoted = (text: string): string => text.replace(/^["']|["']$/g, '');
 
+/** Whether something is written as a colour, whatever it refers to. */
+const isColor = (text: string): boolean => {
+  const syntax = parseSyntax(text);
+  return syntax !== null && (syntax.type === 'reference' || colorOf(syntax, () => null) !== null);
+};
+
 /** Name and colour in one piece of text: `--hull: #2a3a5f`, `Hull #2a3a5f`, `#2a3a5f Hull`, `#2a3a5f`. */
 function readPiece(text: string): { name: string; value: string } | null {
   const sign = text.slice(1).search(/[:=]/) + 1;
@@ -38,12 +49,12 @@ function readPiece(text: string): { name: string; value: string } | null {
       name: unquoted(text.slice(0, sign).trim()),
       value: unquoted(text.slice(sign + 1).trim()).trim(),
     };
-  if (parseColor(text)) return { name: '', value: text };
+  if (isColor(text)) return { name: '', value: text };
   const words = splitTop(text, /\s/);
   const last = words.at(-1) ?? '';
   const first = words[0] ?? '';
-  if (words.length > 1 && parseColor(last)) return { name: words.slice(0, -1).join(' '), value: last };
-  if (words.length > 1 && parseColor(first)) return { name: words.slice(1).join(' '), value: first };
+  if (words.length > 1 && isColor(last)) return { name: words.slice(0, -1).join(' '), value: last };
+  if (words.length > 1 && isColor(first)) return { name: words.slice(1).join(' '), value: first };
   return null;
 }
 
@@ -79,7 +90,29 @@ function bare(source: string): string {
   return text + piece;
 }
 
-const followed = (value: string): string | undefined => /^var\(\s*--([\w-]+)\s*\)$/.exec(value)?.[1];
+type Property = ColorSyntax & { type: 'reference' };
+
+/** Custom properties that a written colour refers to, each once. */
+function referencesIn(it: ColorSyntax, found: Property[] = []): Property[] {
+  switch (it.type) {
+    case 'reference':
+      if (it.kind === 'property') found.push(it);
+      if (it.fallback) referencesIn(it.fallback, found);
+      break;
+    case 'mix':
+      for (const part of it.parts) referencesIn(part.color, found);
+      break;
+    case 'lightDark':
+      referencesIn(it.light, found);
+      break;
+    case 'channels':
+      if (it.from) referencesIn(it.from, found);
+      break;
+    case 'color':
+      break;
+  }
+  return found;
+}
 
 /**
  * Reads a list of colours as people have them at hand: one a line, with or without names, or the custom properties of a
@@ -99,25 +132,31 @@ export function pasteSwatches(source: string): Result<PastedSwatches> {
     }
   const byKey = new Map<string, string>();
   for (const { key, value } of pieces) if (!byKey.has(key)) byKey.set(key, value);
-  const colors = new Map<string, Color | null>();
-  const resolve = (value: string): Color | null => {
-    const passed: string[] = [];
-    let at = value;
-    let color: Color | null | undefined;
-    for (let to = followed(at); color === undefined; to = followed(at)) {
-      if (to === undefined) color = parseColor(at);
-      else if (colors.has(to)) color = colors.get(to);
-      else {
-        // Until it is known where this leads, leading back here is leading nowhere.
-        colors.set(to, null);
-        passed.push(to);
-        const next = byKey.get(to);
-        if (next === undefined) color = null;
-        else at = next;
-      }
+  const written = new Map<string, ColorSyntax | null>();
+  const syntaxOf = (value: string): ColorSyntax | null => {
+    let syntax = written.get(value);
+    if (syntax === undefined) {
+      syntax = parseSyntax(value);
+      written.set(value, syntax);
     }
-    for (const key of passed) colors.set(key, color);
-    return color;
+    return syntax;
+  };
+  const namedBy = (key: string): string[] => {
+    const syntax = syntaxOf(byKey.get(key) ?? '');
+    return syntax ? referencesIn(syntax).map(({ name }) => name) : [];
+  };
+  const colors = new Map<string, Color | null>();
+  const lookup: Lookup = ({ kind, name }) => (kind === 'property' ? (colors.get(name) ?? null) : null);
+  const resolve = (value: string): Color | null => {
+    const syntax = syntaxOf(value);
+    if (!syntax) return null;
+    // Those that others name come first; what leads back to itself leads nowhere.
+    for (const start of referencesIn(syntax))
+      for (const key of innermostFirst(start.name, namedBy, it => colors.has(it))) {
+        const inner = syntaxOf(byKey.get(key) ?? '');
+        colors.set(key, inner && colorOf(inner, lookup));
+      }
+    return colorOf(syntax, lookup);
   };
   const good = pieces.flatMap(piece => {
     const color = resolve(piece.value);
@@ -129,12 +168,15 @@ export function pasteSwatches(source: string): Result<PastedSwatches> {
   const taken = new Set<string>();
   return ok({
     swatches: good.map(({ name, value, line, color }) => {
-      const to = followed(value);
+      const syntax = syntaxOf(value);
+      const derived = syntax && derivationOf(syntax, lookup);
+      const from = derived?.from.flatMap(it => places.get(it.name) ?? []) ?? [];
       return {
         name: uniqueName(titled(name) || colorName(color), taken),
         line,
         color,
-        follows: to === undefined ? null : (places.get(to) ?? null),
+        follows: syntax?.type === 'reference' ? (places.get(syntax.name) ?? null) : null,
+        derived: derived && from.length === derived.from.length ? { ...derived, from } : null,
       };
     }),
     unread: unread.sort((a, b) => a.line - b.line),

@@ -1,22 +1,25 @@
 import { printNumber } from '../color/index.ts';
+import { colorOf, type Lookup, parseSyntax } from '../color/parse/index.ts';
 import { DERIVATIONS, derivationNamed } from '../derivations/index.ts';
-import { LIMITS, tooLong } from '../limits/index.ts';
+import { LIMITS, nestsTooDeep, tooLong } from '../limits/index.ts';
 import { accepts, expectedOf, type PropertyRow, propertyOf, tokenTypesOf } from '../properties/index.ts';
 import { declarationProblem } from '../properties/unfollowed.ts';
 import { fail, ok, type Problem, type Result } from '../result/index.ts';
-import { roleNamed } from '../roles/index.ts';
-import { tokenPath as pathOf, tokenAt } from '../site/tokenNames.ts';
+import { ROLES, roleNamed } from '../roles/index.ts';
+import { tokenPath as pathOf, slug, tokenAt, tokensNamed } from '../site/tokenNames.ts';
 import {
   type Derivation,
+  type LengthUnit,
   type LiteralType,
-  nestsTooDeep,
+  parseArithmetic,
   parseLiteral,
   printAsTyped,
   splitTop,
   type TokenType,
   type Value,
 } from '../values/index.ts';
-import type { Tokens } from './graph.ts';
+import { derivationOf } from './colorDerivation.ts';
+import { literalOf, NO_REBINDS, type Tokens } from './graph.ts';
 
 type OwnRoles = ReadonlyMap<string, unknown>;
 const NO_ROLES: OwnRoles = new Map();
@@ -33,6 +36,7 @@ export function printTyped(value: Value, tokens: Tokens): string {
   };
   return printAsTyped(value, {
     fluid: { from: 0, to: 1 },
+    gamut: 'srgb',
     token: reference,
     role: name => `role.${name}`,
     derived: it => derived(it.derivation),
@@ -83,6 +87,32 @@ function parseReference(text: string, types: readonly TokenType[], tokens: Token
   return rule.accepts(derivation) ? ok({ type: 'derived', derivation }) : refuse();
 }
 
+/**
+ * Reads a colour of CSS Color 5 that names tokens: as the derivation that expresses the same where there is one, else as the
+ * colour it comes to now. Null for what is no such colour.
+ */
+function parseMixed(text: string, tokens: Tokens): Result<Value> | null {
+  if (!text.includes('{')) return null;
+  const syntax = parseSyntax(text);
+  if (!syntax || syntax.type === 'reference') return null;
+  const idOf = (name: string): string | null => {
+    const token = tokenAt(tokens, name);
+    return token?.type === 'color' ? token.id : null;
+  };
+  const lookup: Lookup = ({ kind, name }) => {
+    const id = kind === 'token' ? idOf(name) : null;
+    const end = id === null ? null : literalOf(tokens, NO_REBINDS, { type: 'token', token: id });
+    return end?.type === 'color' ? end.value : null;
+  };
+  const found = derivationOf(syntax, lookup);
+  if (found) {
+    const from = found.from.flatMap(({ name }) => idOf(name) ?? []);
+    return ok({ type: 'derived', derivation: { op: found.op, from, by: found.by } });
+  }
+  const color = colorOf(syntax, lookup);
+  return color && ok({ type: 'color', value: color });
+}
+
 /** Why a typed value is not even looked at; null where it is. */
 const unreadable = (source: string): { ok: false; problem: Problem } | null =>
   tooLong(source, LIMITS.typed.value) ??
@@ -97,6 +127,33 @@ const unreadable = (source: string): { ok: false; problem: Problem } | null =>
 
 const bare = (text: string) => text.trim().replace(/;$/, '');
 
+const NAMED_IN_PROBLEM = 4;
+
+/** A token as the interface shows it, without its type: `brand.hull`. */
+export const shortPath = (tokens: Tokens, id: string): string => pathOf(tokens, id).replace(/^[^.]*\./, '');
+
+/** Reads the name of a token as the interface shows it, `brand.hull` or `Hull`; refuses a name that several bear, null where none does. */
+function parseName(text: string, types: readonly TokenType[], tokens: Tokens): Result<Value> | null {
+  const found = tokensNamed(tokens, text).filter(it => types.includes(it.type));
+  if (found.length > 1)
+    return fail({
+      code: 'ambiguous-token',
+      message: `${found.length} tokens are named ${text}: ${found
+        .slice(0, NAMED_IN_PROBLEM)
+        .map(it => shortPath(tokens, it.id))
+        .join(', ')}${found.length > NAMED_IN_PROBLEM ? ' and more' : ''}.`,
+      found: text,
+      expected: 'a name with its group',
+    });
+  return found[0] ? ok({ type: 'token', token: found[0].id }) : null;
+}
+
+/** A sum without a unit, which stands for a length in the usual one. */
+function parsePlainLength(text: string, unit: LengthUnit): Value | null {
+  const value = /[a-z%]/i.test(text) ? null : parseArithmetic(text);
+  return value === null ? null : { type: 'dimension', value: { value, unit } };
+}
+
 /** Reads what is typed into a token's field. */
 export function parseTokenValue(source: string, type: TokenType, tokens: Tokens): Result<Value> {
   const refused = unreadable(source);
@@ -104,19 +161,29 @@ export function parseTokenValue(source: string, type: TokenType, tokens: Tokens)
   const text = bare(source);
   const reference = parseReference(text, [type], tokens);
   if (reference) return reference;
+  const mixed = type === 'color' ? parseMixed(text, tokens) : null;
+  if (mixed) return mixed;
   const types: LiteralType[] = type === 'dimension' ? ['dimension', 'fluid'] : [type];
   for (const literal of types) {
     const value = parseLiteral(text, literal, shade => colorInside(shade, tokens));
     if (value) return ok(value);
   }
+  const named = parseName(text, [type], tokens);
+  if (named) return named;
+  const plain = type === 'dimension' ? parsePlainLength(text, 'px') : null;
+  if (plain) return ok(plain);
   const expected = EXPECTED[type];
+  const known = [...tokens.values()].find(it => it.type === type);
+  const rules = DERIVATIONS.filter(rule => rule.type === type).map(rule => `${rule.op}()`);
+  const ways = [
+    expected,
+    known && `a token such as {${pathOf(tokens, known.id)}}`,
+    rules.length > 0 && `one of ${rules.join(', ')}`,
+  ].filter(it => it !== undefined && it !== false);
+  const [last, ...others] = ways.toReversed();
   return fail({
     code: 'bad-value',
-    message: `Write ${expected}, a token such as {color.brand.hull}, or one of ${
-      DERIVATIONS.filter(rule => rule.type === type)
-        .map(rule => `${rule.op}()`)
-        .join(', ') || 'nothing else'
-    }.`,
+    message: `Write ${others.length > 0 ? `${others.toReversed().join(', ')} or ${last}` : last}.`,
     found: source,
     expected,
   });
@@ -130,7 +197,7 @@ const EXPECTED: Record<TokenType, string> = {
   cubicBezier: 'cubic-bezier(0.2, 0, 0, 1)',
   fontFamily: 'family names with a generic one last, such as Literata, serif',
   shadow: 'a shadow such as 0 2px 8px #0003',
-  gradient: 'a gradient such as linear-gradient(160deg, {color.brand.hull}, #fff)',
+  gradient: 'a gradient such as linear-gradient(160deg, #2a3d66, #fff)',
 };
 
 const colorInside = (text: string, tokens: Tokens, ownRoles = NO_ROLES): Value | null => {
@@ -138,6 +205,14 @@ const colorInside = (text: string, tokens: Tokens, ownRoles = NO_ROLES): Value |
   if (reference) return reference.ok ? reference.value : null;
   return parseRole(text, ownRoles) ?? parseLiteral(text, 'color');
 };
+
+/** A role by the name that the interface gives it; the roles of a site's own are known by theirs. */
+function parseRoleLabel(text: string, own: OwnRoles): Value | null {
+  const label = slug(text);
+  const known = ROLES.find(it => slug(it.label) === label)?.name;
+  const name = known ?? [...own.keys()].find(it => slug(it) === label);
+  return name === undefined ? null : { type: 'role', role: name };
+}
 
 function parseRole(text: string, own: OwnRoles): Value | null {
   const name = /^role\.([a-zA-Z][a-zA-Z0-9-]*)$/.exec(text)?.[1];
@@ -157,13 +232,23 @@ export function parsePropertyValue(
   if (row.keywords?.includes(text.toLowerCase())) return ok({ type: 'keyword', value: text.toLowerCase() });
   const reference = parseReference(text, tokenTypesOf(row), tokens);
   if (reference) return reference;
-  const role = row.accepts.includes('color') ? parseRole(text, ownRoles) : null;
+  const isColor = row.accepts.includes('color');
+  const role = isColor ? parseRole(text, ownRoles) : null;
   if (role) return ok(role);
+  const mixed = isColor ? parseMixed(text, tokens) : null;
+  if (mixed) return mixed;
   for (const type of row.accepts) {
     const value = parseLiteral(text, type, shade => colorInside(shade, tokens, ownRoles));
     const result = value && accepts(row, value);
     if (result?.ok) return result;
   }
+  const named = parseName(text, tokenTypesOf(row), tokens);
+  if (named) return named;
+  const labelled = isColor ? parseRoleLabel(text, ownRoles) : null;
+  if (labelled) return ok(labelled);
+  const plain = row.accepts.includes('dimension') ? parsePlainLength(text, row.unit ?? 'px') : null;
+  const taken = plain && accepts(row, plain);
+  if (taken?.ok) return taken;
   return fail({
     code: 'bad-value',
     message: `${row.label} takes ${expectedOf(row)}.`,

@@ -21,4 +21,4 @@ export {
   widthClass,
 } from './family.ts';
 export { PAIRINGS, type Pairing } from './pairings.ts';
-export { scaleStep } from './scale.ts';
+export { BASE_RANGE, RATIO_RANGE, scaleStep } from './scale.ts';

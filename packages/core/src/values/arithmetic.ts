@@ -1,5 +1,4 @@
-import { LIMITS } from '../limits/index.ts';
-import { nestsTooDeep } from './brackets.ts';
+import { LIMITS, nestsTooDeep } from '../limits/index.ts';
 
 /** A number or a sum of numbers with + - * / and brackets; null for anything else. */
 export function parseArithmetic(source: string): number | null {

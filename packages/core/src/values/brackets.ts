@@ -1,16 +1,3 @@
-import { LIMITS } from '../limits/index.ts';
-
-/** Whether brackets stand one within another more deeply than they may. */
-export function nestsTooDeep(source: string): boolean {
-  let depth = 0;
-  for (const c of source) {
-    if (c === '(' || c === '{') depth++;
-    else if (c === ')' || c === '}') depth--;
-    if (depth > LIMITS.typed.brackets) return true;
-  }
-  return false;
-}
-
 /** Splits on a separator that is not inside brackets or quotes. */
 export function splitTop(source: string, separator: RegExp): string[] {
   const parts: string[] = [];

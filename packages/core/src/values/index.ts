@@ -1,8 +1,8 @@
 export { parseArithmetic } from './arithmetic.ts';
-export { nestsTooDeep, splitTop } from './brackets.ts';
+export { splitTop } from './brackets.ts';
 export { type FluidRange, printFluid, REM } from './fluid.ts';
 export { colorsIn, isLoose, tokensIn, withColors, withTokens } from './inside.ts';
-export { parseLength, printLength } from './length.ts';
+export { lengthInPx, parseLength, printLength } from './length.ts';
 export { parseLiteral } from './parseLiteral.ts';
 export { printAsTyped, printCss } from './printValue.ts';
 export { readValue } from './readValue.ts';

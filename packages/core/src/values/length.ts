@@ -1,6 +1,7 @@
 import { printNumber } from '../color/index.ts';
 import { LIMITS } from '../limits/index.ts';
 import { parseArithmetic } from './arithmetic.ts';
+import { REM } from './fluid.ts';
 import { isNumber, isObject } from './json.ts';
 import { LENGTH_UNITS, type Length, type LengthUnit } from './value.ts';
 
@@ -28,3 +29,7 @@ export const printLength = ({ value, unit }: Length): string => `${printNumber(v
 
 /** Whether a length means the same wherever it stands. */
 export const isAbsolute = ({ unit }: Length): boolean => unit === 'px' || unit === 'rem';
+
+/** What a length comes to in px where the reader has set nothing; null for what depends on where it stands. */
+export const lengthInPx = ({ value, unit }: Length): number | null =>
+  unit === 'px' ? value : unit === 'rem' ? value * REM : null;

@@ -29,7 +29,7 @@ export function LinkControl({ site, field, value, onChange }: ContentControl<Con
               chosen === ''
                 ? null
                 : chosen === 'away'
-                  ? { type: 'url', href: 'https://tolvane.example/' }
+                  ? { type: 'url', href: 'https://domain.example/' }
                   : targetOf(chosen),
             );
         }}

@@ -1,9 +1,9 @@
 import {
   applyChange,
-  byOrder,
   generateScheme,
+  type HeadingChoice,
   type Id,
-  printColor,
+  printPainted,
   roleColor,
   roleIn,
   type Site,
@@ -13,66 +13,39 @@ import { useCommit } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { NameField } from '../../ui/NameField.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
-import { swatchColor } from '../tray/Swatches.tsx';
-
-/** A swatch to be picked from all of the guide. */
-function SwatchChoice({
-  site,
-  label,
-  value,
-  onChange,
-}: {
-  site: Site;
-  label: string;
-  value: Id | null;
-  onChange(id: Id): void;
-}) {
-  const swatches = [...site.kinds.token.values()]
-    .filter(it => it.type === 'color' && it.value.type !== 'token')
-    .sort(byOrder);
-  return (
-    <fieldset>
-      <legend className="label-line mb-1">{label}</legend>
-      <div className="flex flex-wrap gap-1">
-        {swatches.map(it => (
-          <button
-            key={it.id}
-            type="button"
-            title={it.name}
-            aria-label={`${label}: ${it.name}`}
-            aria-pressed={value === it.id}
-            onClick={() => onChange(it.id)}
-            className="size-7 rounded-sm border border-black/15 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-teal"
-            style={{ background: printColor(swatchColor(site, it)) }}
-          />
-        ))}
-      </div>
-    </fieldset>
-  );
-}
+import { HeadingsChoice } from './HeadingsChoice.tsx';
+import { SwatchChoice } from './SwatchChoice.tsx';
 
 /** A scheme worked out from the palette: seen before it is taken, with the swatches it had to make. */
 export function MakeScheme({ site, onClose, onMade }: { site: Site; onClose(): void; onMade(id: Id): void }) {
   const commit = useCommit();
   const [name, setName] = useState('New scheme');
   const [surface, setSurface] = useState<Id | null>(null);
-  const [accent, setAccent] = useState<Id | null>(null);
-  const made = useMemo(() => {
-    if (surface === null) return null;
-    const result = generateScheme(site, name, { surface, ...(accent !== null && { accent }) });
-    if (!result.ok) return null;
+  const [action, setAction] = useState<Id | null>(null);
+  const [headings, setHeadings] = useState<HeadingChoice | null>(null);
+  const { made, problem } = useMemo(() => {
+    if (surface === null) return { made: null, problem: null };
+    const wish = {
+      surface,
+      ...(headings !== null && { headings }),
+      ...(action !== null && { action }),
+    };
+    const result = generateScheme(site, name, wish);
+    if (!result.ok) return { made: null, problem: result.problem.message };
     const applied = applyChange(site, { edits: result.value.edits });
-    return applied.ok ? { ...result.value, seen: applied.value.site } : null;
-  }, [site, surface, accent, name]);
+    return applied.ok
+      ? { made: { ...result.value, seen: applied.value.site }, problem: null }
+      : { made: null, problem: applied.problem.message };
+  }, [site, surface, action, headings, name]);
   const css = (role: string) => {
     const color = made && roleColor(made.seen, made.id, role);
-    return color ? printColor(color) : 'transparent';
+    return color ? printPainted(color) : 'transparent';
   };
   const nameOf = (id: Id) => site.kinds.token.get(id)?.name ?? id;
   return (
     <Sheet
       title="A scheme from the palette"
-      about="Every text and state is held to its contrast; the brand’s own swatches come first"
+      about="Every role meets its contrast on all it stands on and takes swatches of its purpose only"
       onClose={onClose}
       foot={
         <>
@@ -89,13 +62,16 @@ export function MakeScheme({ site, onClose, onMade }: { site: Site; onClose(): v
     >
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         <NameField label="Scheme" name={name} onRename={setName} />
-        <SwatchChoice site={site} label="It stands on" value={surface} onChange={setSurface} />
+        <SwatchChoice site={site} label="Surface" bindsTo="surface" value={surface} onChange={setSurface} />
         <SwatchChoice
           site={site}
-          label="Interactive colour (chosen automatically if empty)"
-          value={accent}
-          onChange={setAccent}
+          label="Action: main buttons and links (chosen by purpose if empty)"
+          bindsTo="mainFill"
+          value={action}
+          onChange={setAction}
         />
+        <HeadingsChoice value={headings} onChange={setHeadings} />
+        {problem && <p role="alert">{problem}</p>}
         {made && (
           <>
             <div
@@ -103,16 +79,16 @@ export function MakeScheme({ site, onClose, onMade }: { site: Site; onClose(): v
               style={{ background: css('surface'), color: css('text') }}
             >
               <p className="text-[22px] font-semibold" style={{ color: css('heading') }}>
-                Four islands, one morning
+                A heading in a few words
               </p>
               <p>
-                Cars board from berth two.{' '}
+                Running text, and{' '}
                 <span className="underline" style={{ color: css('link') }}>
-                  See the tides
+                  a link in it
                 </span>
                 .
               </p>
-              <p style={{ color: css('muted') }}>Times are those of the outer harbour.</p>
+              <p style={{ color: css('muted') }}>Muted text says what is said aside.</p>
               <p className="flex gap-2">
                 {['', 'Hover', 'Pressed'].map(state => (
                   <span
@@ -120,14 +96,14 @@ export function MakeScheme({ site, onClose, onMade }: { site: Site; onClose(): v
                     className="rounded px-3 py-1"
                     style={{ background: css(`mainFill${state}`), color: css(`mainLabel${state}`) }}
                   >
-                    Book
+                    Main
                   </span>
                 ))}
                 <span
                   className="rounded border-2 px-3 py-1"
                   style={{ color: css('secondLabel'), borderColor: css('secondLine') }}
                 >
-                  Fares
+                  Second
                 </span>
               </p>
               <p className="flex flex-wrap gap-2 text-base">

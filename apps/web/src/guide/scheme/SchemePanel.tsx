@@ -14,6 +14,7 @@ import {
   settingsOf,
   usersOf,
 } from '@cove/core';
+import { useState } from 'react';
 import { useCheck } from '../../checks/useCheck.ts';
 import { ReachNote } from '../../reach/ReachNote.tsx';
 import { RemoveWith } from '../../reach/RemoveWith.tsx';
@@ -24,8 +25,10 @@ import { EarlierLater } from '../../ui/EarlierLater.tsx';
 import { useLocked } from '../../ui/locked.ts';
 import { NameField } from '../../ui/NameField.tsx';
 import { NoteField } from '../../ui/NoteField.tsx';
+import { Tick } from '../../ui/Tick.tsx';
 import { OwnRoles } from './OwnRoles.tsx';
 import { RoleRow } from './RoleRow.tsx';
+import { SolveAgain } from './SolveAgain.tsx';
 
 /** Roles in the groups in which they are looked for. */
 function grouped(roles: readonly Role[]): (readonly [string, readonly Role[]])[] {
@@ -70,9 +73,14 @@ export function SchemePanel({
   const locked = useLocked();
   const others = schemesInOrder(site).filter(it => it.id !== scheme.id);
   const isDefault = settingsOf(site).defaultScheme === scheme.id;
-  const failures = useCheck(CHECKS.contrast, site).found.filter(it => it.facts.scheme === scheme.id).length;
+  const failures = new Set(
+    useCheck(CHECKS.contrast, site)
+      .found.filter(it => it.facts.scheme === scheme.id)
+      .map(it => it.facts.role),
+  ).size;
   const rules = usersOf(site, scheme.id).filter(id => site.kinds.default.has(id)).length;
   const index = schemesInOrder(site).findIndex(it => it.id === scheme.id);
+  const [explained, setExplained] = useState(false);
   const duplicate = () => {
     const made = duplicateScheme(site, scheme.id);
     if (made.ok && commit(made.value.edits, `Duplicate ${scheme.name}`)) onOpen(made.value.id);
@@ -146,6 +154,10 @@ export function SchemePanel({
           )}
         </div>
       )}
+      {!locked && <SolveAgain site={site} scheme={scheme} onOpen={onOpen} />}
+      <Tick checked={explained} onChange={setExplained}>
+        Explain each choice
+      </Tick>
       {grouped(rolesOf(site)).map(
         ([title, roles]) =>
           roles.length > 0 && (
@@ -153,7 +165,7 @@ export function SchemePanel({
               <h3 className="label-line mb-1">{title}</h3>
               <ul>
                 {roles.map(role => (
-                  <RoleRow key={role.name} site={site} scheme={scheme} role={role} />
+                  <RoleRow key={role.name} site={site} scheme={scheme} role={role} explained={explained} />
                 ))}
               </ul>
             </section>

@@ -1,18 +1,24 @@
-import type { Id, Site, TokenRecord } from '@cove/core';
+import type { Id, TokenRecord } from '@cove/core';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { useSite } from '../../session/context.tsx';
 import { TokenEditor } from '../../tokens/TokenEditor.tsx';
 import { Floating } from '../../ui/Floating.tsx';
 
+/** The editor, which follows its token in each frame of a drag, whatever is drawn around it. */
+function LiveEditor({ token, onGone, onMade }: { token: TokenRecord; onGone(): void; onMade(id: Id): void }) {
+  const site = useSite();
+  const now = site.kinds.token.get(token.id) ?? token;
+  return <TokenEditor site={site} token={now} onGone={onGone} onMade={onMade} />;
+}
+
 /** A drawn token that opens its editor where it stands. */
 export function EditedToken({
-  site,
   token,
   open,
   onOpen,
   children,
 }: {
-  site: Site;
   token: TokenRecord;
   open: boolean;
   onOpen(id: Id | null): void;
@@ -22,7 +28,7 @@ export function EditedToken({
     <Popover.Root open={open} onOpenChange={is => onOpen(is ? token.id : null)}>
       <Popover.Trigger asChild>{children}</Popover.Trigger>
       <Floating label={`Token ${token.name}`} side="right" width={304}>
-        <TokenEditor site={site} token={token} onGone={() => onOpen(null)} onMade={onOpen} />
+        <LiveEditor token={token} onGone={() => onOpen(null)} onMade={onOpen} />
       </Floating>
     </Popover.Root>
   );

@@ -34,7 +34,7 @@ export function Gradients({ site, tokens, open, onOpen }: TokenList) {
     <Group label="Gradients" {...(!locked && add && { onAdd: add })} addLabel="Add a gradient">
       <div className="grid grid-cols-4 gap-1">
         {tokens.map(token => (
-          <EditedToken key={token.id} site={site} token={token} open={open === token.id} onOpen={onOpen}>
+          <EditedToken key={token.id} token={token} open={open === token.id} onOpen={onOpen}>
             <button
               type="button"
               aria-label={`Gradient ${token.name}`}

@@ -64,7 +64,7 @@ export function Motion({ site, tokens, open, onOpen }: TokenList) {
       >
         <div className={type === 'duration' ? 'grid gap-1' : 'flex flex-wrap gap-2'}>
           {list.map(token => (
-            <EditedToken key={token.id} site={site} token={token} open={open === token.id} onOpen={onOpen}>
+            <EditedToken key={token.id} token={token} open={open === token.id} onOpen={onOpen}>
               <button
                 type="button"
                 aria-label={`${noun} ${token.name}`}

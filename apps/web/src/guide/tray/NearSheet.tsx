@@ -1,4 +1,4 @@
-import { type Id, type NearPair, printColor, replaceTokens, type Site, tokenPath } from '@cove/core';
+import { type Id, type NearPair, printPainted, replaceTokens, type Site, tokenPath } from '@cove/core';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { ImpactNote } from '../../reach/ImpactNote.tsx';
@@ -36,7 +36,7 @@ export function NearSheet({
     const token = site.kinds.token.get(id);
     return (
       token && (
-        <div className="h-12 p-1.5" style={{ background: printColor(swatchColor(site, token)) }}>
+        <div className="h-12 p-1.5" style={{ background: printPainted(swatchColor(site, token)) }}>
           <span className="rounded-sm bg-paper px-1 text-small">{token.name}</span>
         </div>
       )

@@ -7,7 +7,7 @@ import {
   type PastedSwatches,
   type Problem,
   pasteSwatches,
-  printColor,
+  printPainted,
   type ReadTokens,
   readDesignTokens,
   type Site,
@@ -127,7 +127,7 @@ export function PasteSheet({ site, onClose }: { site: Site; onClose(): void }) {
                   <li key={name} className="flex items-center gap-1.5">
                     <span
                       className="size-5 rounded-sm border border-black/15"
-                      style={{ background: printColor(color) }}
+                      style={{ background: printPainted(color) }}
                     />
                     {name}
                     {follows !== null && (

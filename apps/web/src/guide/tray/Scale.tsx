@@ -1,6 +1,6 @@
 import {
   editOf,
-  parseTokenValue,
+  parseValueOf,
   printTyped,
   type Site,
   settingsOf,
@@ -52,14 +52,14 @@ export function Scale({
         <TypedField
           label="Base size"
           text={printTyped(base.value, tokens)}
-          parse={text => parseTokenValue(text, 'dimension', tokens)}
+          parse={text => parseValueOf(site, base, text)}
           onCommit={value => set(base, value)}
           className="[&_input]:border-hair"
         />
         <TypedField
           label="Ratio"
           text={printTyped(ratio.value, tokens)}
-          parse={text => parseTokenValue(text, 'number', tokens)}
+          parse={text => parseValueOf(site, ratio, text)}
           onCommit={value => set(ratio, value)}
           className="[&_input]:border-hair"
         />
@@ -69,7 +69,7 @@ export function Scale({
           const [least, most] = [drawnSize(site, token.value, 'min'), drawnSize(site, token.value)];
           return (
             <li key={token.id} className="flex items-baseline gap-2">
-              <EditedToken site={site} token={token} open={open === token.id} onOpen={onOpen}>
+              <EditedToken token={token} open={open === token.id} onOpen={onOpen}>
                 <button
                   type="button"
                   aria-label={`Text size ${token.name}`}

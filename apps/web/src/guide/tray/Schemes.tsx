@@ -1,15 +1,18 @@
 import {
+  failuresOf,
   type Id,
   moveScheme,
-  printColor,
+  printPainted,
   roleColor,
   type Site,
   schemesInOrder,
   settingsOf,
 } from '@cove/core';
 import { type KeyboardEvent, useState } from 'react';
+import { FailureCount } from '../../guard/FailureCount.tsx';
 import { useReachOfAll } from '../../reach/useReach.ts';
 import { useCommit } from '../../session/context.tsx';
+import { useRestedSite } from '../../session/useRestedSite.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useLocked } from '../../ui/locked.ts';
 import { MakeScheme } from '../scheme/MakeScheme.tsx';
@@ -21,6 +24,7 @@ export function Schemes({ site, onOpen }: { site: Site; onOpen(id: Id): void }) 
   const commit = useCommit();
   const locked = useLocked();
   const reach = useReachOfAll();
+  const failures = failuresOf(useRestedSite());
   const { defaultScheme } = settingsOf(site);
   const list = schemesInOrder(site);
   const onKeyDown = (event: KeyboardEvent, id: Id, index: number) => {
@@ -50,13 +54,14 @@ export function Schemes({ site, onOpen }: { site: Site; onOpen(id: Id): void }) 
                     <span
                       key={role}
                       className={role === 'surface' ? 'flex-[2]' : 'flex-1'}
-                      style={color ? { background: printColor(color) } : {}}
+                      style={color ? { background: printPainted(color) } : {}}
                     />
                   );
                 })}
               </span>
               <span className="truncate">{name}</span>
             </button>
+            <FailureCount count={failures.ofScheme(id).length} />
             {id === defaultScheme && <span className="shrink-0 text-small text-muted">the site’s</span>}
             <span className="ml-auto font-mono text-[11px] text-muted">{reach.get(id)?.uses ?? 0}</span>
           </li>

@@ -1,6 +1,5 @@
-import { drawnCss } from '../../drawings/drawn.ts';
 import { useLocked } from '../../ui/locked.ts';
-import { EditedToken } from './EditedToken.tsx';
+import { DrawnToken } from './DrawnToken.tsx';
 import { Group } from './Group.tsx';
 import { type TokenList, useAddToken } from './tokenList.ts';
 
@@ -34,20 +33,21 @@ export function Shadows({ site, tokens, open, onOpen }: TokenList) {
   };
   return (
     <Group label="Shadows" {...(!locked && { onAdd: add })} addLabel="Add a shadow">
-      <div className="flex flex-wrap gap-3 pb-2">
+      <ul>
         {tokens.map(token => (
-          <EditedToken key={token.id} site={site} token={token} open={open === token.id} onOpen={onOpen}>
-            <button
-              type="button"
-              aria-label={`Shadow ${token.name}`}
-              title={token.name}
-              className="size-9 rounded-sm border border-hair bg-paper"
-              style={{ boxShadow: drawnCss(site, token.value) }}
-            />
-          </EditedToken>
+          <DrawnToken
+            key={token.id}
+            site={site}
+            token={token}
+            noun="Shadow"
+            use="effect"
+            most={1}
+            open={open === token.id}
+            onOpen={onOpen}
+          />
         ))}
-        {tokens.length === 0 && <p className="text-muted">None yet.</p>}
-      </div>
+      </ul>
+      {tokens.length === 0 && <p className="text-muted">None yet.</p>}
     </Group>
   );
 }

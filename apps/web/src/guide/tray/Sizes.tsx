@@ -1,12 +1,17 @@
-import { printTyped, type TokenRecord, type Value } from '@cove/core';
-import { drawnSize } from '../../drawings/drawn.ts';
+import { literalOf, NO_REBINDS, type ScaleUse, type Value } from '@cove/core';
+import { lengthsOf } from '../../tokens/picker/endOf.ts';
 import { useLocked } from '../../ui/locked.ts';
-import { EditedToken } from './EditedToken.tsx';
+import { DrawnToken } from './DrawnToken.tsx';
 import { Group } from './Group.tsx';
 import { type TokenList, useAddToken } from './tokenList.ts';
 
-/** How a token is drawn; the tallest bar is 44 px high. */
+/** What the sizes of a group are drawn as. */
 export type Drawing = 'bars' | 'corners' | 'lines';
+const USES: Readonly<Record<Drawing, ScaleUse | null>> = {
+  bars: null,
+  corners: 'corner',
+  lines: 'lineWidth',
+};
 
 interface Props extends TokenList {
   group: string;
@@ -17,27 +22,17 @@ interface Props extends TokenList {
   start: Value;
 }
 
-const TALLEST = 44;
-
-/** A group of sizes as small drawn objects, each of which opens where it stands. */
+/** A group of sizes as small drawn objects with their names and values, each of which opens where it stands. */
 export function Sizes({ site, group, tokens, drawing, noun, start, open, onOpen }: Props) {
   const addToken = useAddToken({ site, onOpen });
   const locked = useLocked();
-  const most = Math.max(1, ...tokens.map(it => drawnSize(site, it.value)));
-  const scale = Math.min(0.42, TALLEST / most);
-  const draw = (token: TokenRecord) => {
-    const size = drawnSize(site, token.value);
-    if (drawing === 'corners')
-      return (
-        <span
-          className="block size-8 border border-r-0 border-b-0 border-ink"
-          style={{ borderTopLeftRadius: Math.min(32, size) }}
-        />
-      );
-    if (drawing === 'lines')
-      return <span className="block w-full bg-ink" style={{ height: Math.max(1, size) }} />;
-    return <span className="block w-full bg-muted" style={{ height: Math.max(2, size * scale) }} />;
-  };
+  const most = Math.max(
+    1,
+    ...tokens.map(it => {
+      const end = literalOf(site.kinds.token, NO_REBINDS, it.value);
+      return (end && lengthsOf(end)?.[1]) ?? 0;
+    }),
+  );
   const add = () =>
     addToken(
       { type: 'dimension', group, name: `New ${noun.toLowerCase()}`, value: start },
@@ -45,21 +40,21 @@ export function Sizes({ site, group, tokens, drawing, noun, start, open, onOpen 
     );
   return (
     <Group label={group} {...(!locked && { onAdd: add })} addLabel={`Add to ${group}`}>
-      <div className="flex items-end gap-1.5">
+      <ul>
         {tokens.map(token => (
-          <EditedToken key={token.id} site={site} token={token} open={open === token.id} onOpen={onOpen}>
-            <button
-              type="button"
-              aria-label={`${noun} ${token.name}`}
-              title={`${token.name} = ${printTyped(token.value, site.kinds.token)}`}
-              className={`flex min-w-5 items-end hover:opacity-70 ${drawing === 'corners' ? 'h-9' : drawing === 'lines' ? 'h-5 flex-1 items-center!' : 'h-11 flex-1'}`}
-            >
-              {draw(token)}
-            </button>
-          </EditedToken>
+          <DrawnToken
+            key={token.id}
+            site={site}
+            token={token}
+            noun={noun}
+            use={USES[drawing]}
+            most={most}
+            open={open === token.id}
+            onOpen={onOpen}
+          />
         ))}
-        {tokens.length === 0 && <p className="text-muted">None yet.</p>}
-      </div>
+      </ul>
+      {tokens.length === 0 && <p className="text-muted">None yet.</p>}
     </Group>
   );
 }

@@ -4,14 +4,17 @@ import {
   CHECKS,
   type Color,
   contrast,
+  failuresOf,
   groupBy,
   type Id,
-  isMadeGroup,
   literalOf,
+  madeForSchemes,
   moveToken,
   NO_REBINDS,
-  printColor,
+  PURPOSE_LABELS,
+  printPainted,
   printTyped,
+  purposeOf,
   renameGroup,
   type Site,
   type TokenRecord,
@@ -30,12 +33,15 @@ import { rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sort
 import { CSS } from '@dnd-kit/utilities';
 import { type KeyboardEvent, useDeferredValue, useMemo, useState } from 'react';
 import { useCheck } from '../../checks/useCheck.ts';
+import { FailureCount } from '../../guard/FailureCount.tsx';
 import { useCommit } from '../../session/context.tsx';
+import { useRestedSite } from '../../session/useRestedSite.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useLocked } from '../../ui/locked.ts';
 import { NameInPlace } from '../../ui/NameInPlace.tsx';
 import { EditedToken } from './EditedToken.tsx';
 import { Chapter, Group } from './Group.tsx';
+import { GroupWords } from './GroupWords.tsx';
 import { NearSheet } from './NearSheet.tsx';
 import { PasteSheet } from './PasteSheet.tsx';
 
@@ -82,6 +88,8 @@ function Swatch({
     disabled: locked,
   });
   const color = swatchColor(site, token);
+  const rested = useRestedSite();
+  const failing = failuresOf(rested).ofToken(token.id).length;
   const light = contrast(INK, color) > contrast(WHITE, color);
   const onKeyDown = (event: KeyboardEvent) => {
     const step = STEP[event.key];
@@ -90,23 +98,29 @@ function Swatch({
     onMove(step);
   };
   return (
-    <EditedToken site={site} token={token} open={open} onOpen={onOpen}>
+    <EditedToken token={token} open={open} onOpen={onOpen}>
       <button
         type="button"
         ref={setNodeRef}
         {...listeners}
         onKeyDown={onKeyDown}
-        title={`${token.name} = ${printTyped(token.value, site.kinds.token)}${token.note ? `\n${token.note}` : ''}`}
+        title={`${token.name} = ${printTyped(token.value, site.kinds.token)}\nPurpose: ${PURPOSE_LABELS[purposeOf(site, token).purpose].toLowerCase()}${token.note ? `\n${token.note}` : ''}`}
         aria-label={`Swatch ${token.name}`}
+        aria-description={
+          failing > 0 ? `${failing} role${failing === 1 ? '' : 's'} below the required contrast` : undefined
+        }
         aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
         className={`flex h-[46px] min-w-0 touch-none flex-col justify-end p-1 text-left text-[10.5px] leading-tight outline-offset-[-3px]! ${light ? 'text-black' : 'text-white'} ${isDragging ? 'z-10 opacity-80 shadow-lg' : ''}`}
-        style={{ background: printColor(color), transform: CSS.Transform.toString(transform), transition }}
+        style={{ background: printPainted(color), transform: CSS.Transform.toString(transform), transition }}
       >
-        {token.value.type === 'derived' && (
-          <span aria-hidden className="mb-auto self-end opacity-70">
-            ~
-          </span>
-        )}
+        <span className="mb-auto flex w-full">
+          <FailureCount count={failing} silent />
+          {token.value.type === 'derived' && (
+            <span aria-hidden className="ml-auto opacity-70">
+              ~
+            </span>
+          )}
+        </span>
         <span className="line-clamp-2">{token.name}</span>
       </button>
     </EditedToken>
@@ -123,6 +137,58 @@ function Grid({ group, children }: { group: string; children: React.ReactNode })
     >
       {children}
     </div>
+  );
+}
+
+/** The chips of a group; those that were made for schemes wait behind a line, since nobody chose them. */
+function Chips({
+  site,
+  group,
+  list,
+  open,
+  onOpen,
+  onMove,
+}: {
+  site: Site;
+  group: string;
+  list: readonly TokenRecord[];
+  open: Id | null;
+  onOpen(id: Id | null): void;
+  onMove(token: TokenRecord, index: number): void;
+}) {
+  const [unfolded, setUnfolded] = useState(false);
+  const ids = madeForSchemes(site);
+  const made = list.filter(it => ids.has(it.id));
+  const isShown = unfolded || made.some(it => it.id === open);
+  const shown = isShown ? list : list.filter(it => !ids.has(it.id));
+  return (
+    <>
+      <SortableContext items={shown.map(it => it.id)} strategy={rectSortingStrategy}>
+        <Grid group={group}>
+          {shown.map(token => (
+            <Swatch
+              key={token.id}
+              site={site}
+              token={token}
+              open={open === token.id}
+              onOpen={onOpen}
+              onMove={by => onMove(token, list.indexOf(token) + by)}
+            />
+          ))}
+        </Grid>
+      </SortableContext>
+      {made.length > 0 && (
+        <button
+          type="button"
+          aria-expanded={isShown}
+          className="mt-0.5 text-small text-muted hover:text-teal"
+          title="They follow your swatches, at the lightness that gives a scheme its contrast"
+          onClick={() => setUnfolded(!unfolded)}
+        >
+          {isShown ? 'Hide' : 'Show'} {made.length} made for schemes
+        </button>
+      )}
+    </>
   );
 }
 
@@ -191,24 +257,18 @@ export function Swatches({
             }
             {...(!locked && { onAdd: () => add(group) })}
             addLabel={`Add a swatch to ${group}`}
-            // What was worked out for a scheme is not what one comes for.
-            fold={{ name: group, first: isMadeGroup(group) }}
+            action={!locked && <GroupWords site={site} group={group} swatches={list} />}
+            fold={{ name: group, first: false }}
             {...(list.some(it => it.id === open) && { unfolded: true })}
           >
-            <SortableContext items={list.map(it => it.id)} strategy={rectSortingStrategy}>
-              <Grid group={group}>
-                {list.map((token, i) => (
-                  <Swatch
-                    key={token.id}
-                    site={site}
-                    token={token}
-                    open={open === token.id}
-                    onOpen={onOpen}
-                    onMove={by => move(token, group, i + by)}
-                  />
-                ))}
-              </Grid>
-            </SortableContext>
+            <Chips
+              site={site}
+              group={group}
+              list={list}
+              open={open}
+              onOpen={onOpen}
+              onMove={(token, index) => move(token, group, index)}
+            />
           </Group>
         ))}
       </DndContext>

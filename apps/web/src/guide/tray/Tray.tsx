@@ -65,11 +65,7 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
     />
   );
   return (
-    <aside
-      data-pane
-      aria-label="Foundations"
-      className="thin-scroll overflow-auto border-r border-hair bg-paper pb-4"
-    >
+    <aside data-pane aria-label="Foundations" className="thin-scroll overflow-auto bg-paper pb-4">
       <p className="border-b border-hair px-3.5 py-2">
         <Button kind="link" className="h-5!" onClick={() => onPanel({ guides: '' })}>
           Guides and snapshots…

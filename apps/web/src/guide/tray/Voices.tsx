@@ -50,7 +50,7 @@ export function Voices({ site, tokens, open, onOpen }: TokenList) {
       <ul className="grid gap-1.5">
         {tokens.map(token => (
           <li key={token.id}>
-            <EditedToken site={site} token={token} open={open === token.id} onOpen={onOpen}>
+            <EditedToken token={token} open={open === token.id} onOpen={onOpen}>
               <button
                 type="button"
                 aria-label={`Voice ${token.name}: ${familyOf(token)}`}

@@ -20,7 +20,9 @@ export function wordsOf(site: Site): SiteWords {
     .find(it => it.length > 40);
   return {
     site: settingsOf(site).name,
-    title: typeof title === 'string' && title !== '' ? title : 'Four islands, one morning',
-    text: text ?? 'Cars board from berth two. See the tides before a winter crossing.',
+    title: typeof title === 'string' && title !== '' ? title : 'A heading in a few words',
+    text:
+      text ??
+      'Running text, as it is read on a page: long enough for a few lines, and short enough to compare.',
   };
 }

@@ -1,3 +1,4 @@
+import { nearestToken } from '../../choices/index.ts';
 import {
   type Content,
   type ContentField,
@@ -32,7 +33,6 @@ import { literalOf, NO_REBINDS, tokenAt, tokenPath } from '../../tokens/index.ts
 import { isId, readValue, tokensIn, type Value, withTokens } from '../../values/index.ts';
 import { elementNamed, isItem } from '../../widgets/index.ts';
 import { type PlacedRule, ruleAbout, rulesAbout } from '../rules/placedRules.ts';
-import { nearestToken } from '../tokens/nearestToken.ts';
 import { loosenItems } from './loosenItems.ts';
 import { canHold, placesAt } from './structure.ts';
 

@@ -1,3 +1,4 @@
+import { groupNamed } from '../../guide/index.ts';
 import { namesTaken, uniqueName } from '../../lists/index.ts';
 import { mentionsOf, usersOf } from '../../reach/mentions.ts';
 import { fail, ok, type Result } from '../../result/index.ts';
@@ -21,6 +22,7 @@ import {
   derivationNamed,
   literalOf,
   NO_REBINDS,
+  type PastedSwatch,
   type PastedSwatches,
   type ReadTokens,
   tokenAt,
@@ -100,8 +102,13 @@ export function moveToken(site: Site, id: Id, group: string, index: number): Edi
   return [...regroup, ...reorder(siblings(site, { type: token.type, group }), token, index)];
 }
 
-export const renameGroup = (site: Site, type: TokenType, from: string, to: string): Edit[] =>
-  siblings(site, { type, group: from }).map(it => editOf(it).set('group', to));
+/** What is said of a group goes with its name, unless tokens of another type stay in it. */
+export function renameGroup(site: Site, type: TokenType, from: string, to: string): Edit[] {
+  const moved = siblings(site, { type, group: from }).map(it => editOf(it).set('group', to));
+  const stays = [...site.kinds.token.values()].some(it => it.group === from && it.type !== type);
+  const said = stays || groupNamed(site, to) ? undefined : groupNamed(site, from);
+  return said ? [...moved, editOf(said).set('name', to)] : moved;
+}
 
 /** One path of a record, with other tokens in the place of those it names. */
 function renamed(record: SiteRecord, path: string, other: (id: Id) => Id): Edit[] {
@@ -122,6 +129,8 @@ function renamed(record: SiteRecord, path: string, other: (id: Id) => Id): Edit[
   }
   if (record.kind === 'token')
     return field === 'value' ? follow(record.value, next => editOf(record).set('value', next)) : [];
+  if (field === 'action' && record.kind === 'scheme' && record.action !== undefined)
+    return [editOf(record).set('action', other(record.action))];
   if (key === undefined) return [];
   if (field === 'rebind' && 'rebind' in record) {
     const edit = editOf(record);
@@ -221,8 +230,15 @@ export function addPasted(site: Site, pasted: PastedSwatches, group: string): Ma
   const ids = pasted.swatches.map(() => newId('t'));
   const orders = keysBetween(lastKey(site.kinds.token.values()), null, ids.length);
   const taken = namesTaken(siblings(site, { type: 'color', group }));
-  const edits = pasted.swatches.map(({ name, color, follows }, i): Edit => {
+  const valueFor = ({ color, follows, derived }: PastedSwatch): Value => {
     const target = follows === null ? undefined : ids[follows];
+    if (target !== undefined) return { type: 'token', token: target };
+    if (!derived) return { type: 'color', value: color };
+    const from = derived.from.flatMap(it => ids[it] ?? []);
+    return { type: 'derived', derivation: { op: derived.op, from, by: derived.by } };
+  };
+  const edits = pasted.swatches.map((swatch, i): Edit => {
+    const { name } = swatch;
     const record: TokenRecord = {
       id: ids[i] ?? newId('t'),
       kind: 'token',
@@ -230,7 +246,7 @@ export function addPasted(site: Site, pasted: PastedSwatches, group: string): Ma
       name: uniqueName(name, taken),
       group,
       order: orders[i] ?? 'V',
-      value: target === undefined ? { type: 'color', value: color } : { type: 'token', token: target },
+      value: valueFor(swatch),
     };
     return putRecord(record);
   });

@@ -9,5 +9,7 @@ export const ar: Language = {
     mainNavigation: 'التنقل الرئيسي',
     table: 'جدول',
     required: 'الحقول التي تحمل علامة * مطلوبة.',
+    notFound: 'الصفحة غير موجودة',
+    notFoundText: 'لا يوجد شيء في هذا العنوان. ربما نُقلت الصفحة.',
   },
 };

@@ -9,5 +9,7 @@ export const de: Language = {
     mainNavigation: 'Hauptnavigation',
     table: 'Tabelle',
     required: 'Felder mit * müssen ausgefüllt werden.',
+    notFound: 'Seite nicht gefunden',
+    notFoundText: 'Unter dieser Adresse gibt es nichts. Vielleicht ist die Seite umgezogen.',
   },
 };

@@ -9,5 +9,7 @@ export const en: Language = {
     mainNavigation: 'Main',
     table: 'Table',
     required: 'Fields with * are required.',
+    notFound: 'Page not found',
+    notFoundText: 'There is nothing at this address. It may have moved.',
   },
 };

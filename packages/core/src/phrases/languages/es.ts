@@ -9,5 +9,7 @@ export const es: Language = {
     mainNavigation: 'Navegación principal',
     table: 'Tabla',
     required: 'Los campos con * son obligatorios.',
+    notFound: 'Página no encontrada',
+    notFoundText: 'No hay nada en esta dirección. Puede que la página se haya movido.',
   },
 };

@@ -9,5 +9,7 @@ export const fr: Language = {
     mainNavigation: 'Navigation principale',
     table: 'Tableau',
     required: 'Les champs avec * sont obligatoires.',
+    notFound: 'Page introuvable',
+    notFoundText: 'Il n’y a rien à cette adresse. La page a peut-être été déplacée.',
   },
 };

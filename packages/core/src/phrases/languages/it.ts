@@ -9,5 +9,7 @@ export const it: Language = {
     mainNavigation: 'Navigazione principale',
     table: 'Tabella',
     required: 'I campi con * sono obbligatori.',
+    notFound: 'Pagina non trovata',
+    notFoundText: 'A questo indirizzo non c’è nulla. La pagina potrebbe essere stata spostata.',
   },
 };

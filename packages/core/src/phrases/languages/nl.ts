@@ -9,5 +9,7 @@ export const nl: Language = {
     mainNavigation: 'Hoofdnavigatie',
     table: 'Tabel',
     required: 'Velden met * zijn verplicht.',
+    notFound: 'Pagina niet gevonden',
+    notFoundText: 'Er staat niets op dit adres. De pagina is misschien verplaatst.',
   },
 };

@@ -13,6 +13,7 @@ import { section } from './section.ts';
 import { settings } from './settings.ts';
 import { textStyle } from './textStyle.ts';
 import { token } from './token.ts';
+import { tokenGroup } from './tokenGroup.ts';
 import { variant } from './variant.ts';
 import { variantRule } from './variantRule.ts';
 import { widget } from './widget.ts';
@@ -25,11 +26,12 @@ export type { NoteRecord } from './note.ts';
 export type { PageRecord } from './page.ts';
 export type { Included, PresetRecord } from './preset.ts';
 export type { RoleRecord } from './role.ts';
-export type { SchemeRecord } from './scheme.ts';
+export type { HeadingChoice, SchemeRecord } from './scheme.ts';
 export type { SectionRecord } from './section.ts';
 export type { SettingsRecord } from './settings.ts';
 export type { TextStyleRecord } from './textStyle.ts';
 export type { TokenRecord } from './token.ts';
+export type { TokenGroupRecord } from './tokenGroup.ts';
 export type { VariantRecord } from './variant.ts';
 export type { VariantRuleRecord } from './variantRule.ts';
 export type { WidgetRecord } from './widget.ts';
@@ -38,6 +40,7 @@ export type { WidgetRecord } from './widget.ts';
 export const RECORD_KINDS = {
   settings,
   token,
+  tokenGroup,
   role,
   scheme,
   textStyle,

@@ -32,6 +32,10 @@ export interface SettingsRecord {
   awayInNewTab?: true;
   /** Where the published site is found, as `https://…` without a slash at its end; what has to be said in full needs it. */
   address?: string;
+  /** Screens of a wide gamut are given the colours that only they can show. */
+  wideColors?: true;
+  /** Pages of other origins may read the guide that is published with the site. */
+  openGuide?: true;
   /** Words of the site’s own in place of what the program says on its pages. */
   phrases?: Readonly<Partial<Record<PhraseName, string>>>;
 }
@@ -92,6 +96,8 @@ export const settings: RecordKind<SettingsRecord, null> = {
     ),
     ...f.maybe('tabIcon', (it, name) => it.id(name)),
     ...set(f, 'awayInNewTab'),
+    ...set(f, 'wideColors'),
+    ...set(f, 'openGuide'),
     ...phrases(f),
     ...f.maybe('address', (it, name) =>
       it.read(name, 'an address such as https://ferries.example', value =>
@@ -122,6 +128,8 @@ export const settings: RecordKind<SettingsRecord, null> = {
     tabIcon: 'guide',
     awayInNewTab: 'guide',
     address: 'guide',
+    wideColors: 'guide',
+    openGuide: 'guide',
     phrases: 'guide',
   },
   check(record, _, { get }) {
@@ -140,5 +148,7 @@ export const settings: RecordKind<SettingsRecord, null> = {
   name: () => 'the site',
   location: () => null,
   effects: (was, is) =>
-    was && is && onlyDiffer(was, is, ['tabIcon', 'address', 'textBase', 'textRatio']) ? NOTHING : EVERYTHING,
+    was && is && onlyDiffer(was, is, ['tabIcon', 'address', 'openGuide', 'textBase', 'textRatio'])
+      ? NOTHING
+      : EVERYTHING,
 };

@@ -1,4 +1,5 @@
 import { derivationNamed } from '../../derivations/index.ts';
+import { PURPOSES, type Purpose } from '../../roles/index.ts';
 import { readValue, TOKEN_TYPES, type TokenType, tokenTypeOf, type Value } from '../../values/index.ts';
 import { type Id, type Noted, SETTINGS } from '../records.ts';
 import { tokenPath } from '../tokenNames.ts';
@@ -17,6 +18,8 @@ export interface TokenRecord extends Noted {
   group: string;
   order: string;
   value: Value;
+  /** What a swatch is for; where it does not say so, its group does, or what it follows. */
+  purpose?: Purpose;
 }
 
 const FOUNDATION: Record<TokenType, Foundation> = {
@@ -63,12 +66,21 @@ export const token: RecordKind<TokenRecord, InGuide<TokenRecord>> = {
         const read = readValue(it);
         return read && fitsToken(read, type) ? read : null;
       }),
+      ...(type === 'color' ? f.maybe('purpose', (it, name) => it.oneOf(name, PURPOSES)) : {}),
       ...note(f),
     };
   },
   references: record => inValue('value', record.value, [record.type]),
   rightToPut: () => 'guide',
-  rights: { type: 'guide', name: 'guide', group: 'guide', order: 'guide', value: 'guide', note: 'guide' },
+  rights: {
+    type: 'guide',
+    name: 'guide',
+    group: 'guide',
+    order: 'guide',
+    value: 'guide',
+    purpose: 'guide',
+    note: 'guide',
+  },
   check(record, before, { following }) {
     if (before && before.type !== record.type)
       return {
@@ -99,7 +111,7 @@ export const token: RecordKind<TokenRecord, InGuide<TokenRecord>> = {
   name: (record, site) => tokenPath(site.kinds.token, record.id),
   location: record => ({ station: 'guide', open: { token: record.id } }),
   effects: (was, is) =>
-    was && is && onlyDiffer(was, is, ['name', 'group', 'order', 'note'])
+    was && is && onlyDiffer(was, is, ['name', 'group', 'order', 'purpose', 'note'])
       ? NOTHING
       : { rules: is ? 'variables' : 'all', markup: 'none' },
 };

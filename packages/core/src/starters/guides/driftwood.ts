@@ -5,9 +5,9 @@ export const driftwood: GuideSpec = {
   name: 'Driftwood',
   about: 'Warm and worn: sand, bark and rust, soft corners',
   swatches: [
-    ['Brand', 'Rust', '#9a4522'],
-    ['Brand', 'Bark', '#4b3426'],
-    ['Brand', 'Kelp', '#4f6b4a'],
+    ['Brand', 'Rust', '#9a4522', 'action'],
+    ['Brand', 'Bark', '#4b3426', 'identity'],
+    ['Brand', 'Kelp', '#4f6b4a', 'accent'],
     ['Neutral', 'Sand', '#fdf8f2'],
     ['Neutral', 'Dune', '#f3e7d8'],
     ['Neutral', 'Shell', '#776657'],
@@ -19,7 +19,7 @@ export const driftwood: GuideSpec = {
   ],
   light: [
     ['Sand', 'Sand', 'Rust'],
-    ['Dune', 'Dune', 'Kelp'],
+    ['Dune', 'Dune', 'Rust'],
   ],
   dark: [
     ['Bark', 'Bark', 'Dune'],

@@ -7,7 +7,7 @@ import type { GuideSpec } from './readyGuide.ts';
 import { regatta } from './regatta.ts';
 import { selvedge } from './selvedge.ts';
 
-export { type GuideSpec, readyGuide } from './readyGuide.ts';
+export { type GuideSpec, readyGuide, type SwatchGroup } from './readyGuide.ts';
 
 /** Ready-made guides of our own, different in character; each has a light and a dark face. */
 export const READY_GUIDES: readonly GuideSpec[] = [

@@ -5,9 +5,9 @@ export const lampRoom: GuideSpec = {
   name: 'Lamp room',
   about: 'Dark and bright at once: night grounds, brass, fine serifs',
   swatches: [
-    ['Brand', 'Brass', '#c9973f'],
-    ['Brand', 'Lens', '#f4dfae'],
-    ['Brand', 'Velvet', '#4a1f3d'],
+    ['Brand', 'Brass', '#c9973f', 'action'],
+    ['Brand', 'Lens', '#f4dfae', 'accent'],
+    ['Brand', 'Velvet', '#4a1f3d', 'identity'],
     ['Neutral', 'Linen', '#fbf9f5'],
     ['Neutral', 'Plaster', '#ece6dc'],
     ['Neutral', 'Smoke', '#6b6670'],

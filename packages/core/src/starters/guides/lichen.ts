@@ -5,9 +5,9 @@ export const lichen: GuideSpec = {
   name: 'Lichen',
   about: 'Soft and slow: greens and greys, much air',
   swatches: [
-    ['Brand', 'Moss', '#3e5c3a'],
-    ['Brand', 'Fern', '#6f9466'],
-    ['Brand', 'Bell', '#7d5f9c'],
+    ['Brand', 'Moss', '#3e5c3a', 'identity'],
+    ['Brand', 'Fern', '#6f9466', 'accent'],
+    ['Brand', 'Bell', '#7d5f9c', 'action'],
     ['Neutral', 'Cloud', '#fafbf8'],
     ['Neutral', 'Stone', '#e9ede4'],
     ['Neutral', 'Ash', '#63705f'],
@@ -18,7 +18,7 @@ export const lichen: GuideSpec = {
     ['Status', 'Told', '#3c6a8e'],
   ],
   light: [
-    ['Cloud', 'Cloud', 'Moss'],
+    ['Cloud', 'Cloud', 'Bell'],
     ['Stone', 'Stone', 'Bell'],
   ],
   dark: [

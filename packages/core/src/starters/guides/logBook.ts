@@ -5,8 +5,8 @@ export const logBook: GuideSpec = {
   name: 'Log book',
   about: 'Quiet and bookish: paper, ink, a thread of oxblood',
   swatches: [
-    ['Brand', 'Oxblood', '#7a1f2b'],
-    ['Brand', 'Rule', '#a8894f'],
+    ['Brand', 'Oxblood', '#7a1f2b', 'action'],
+    ['Brand', 'Rule', '#a8894f', 'accent'],
     ['Neutral', 'Page', '#fbf8f1'],
     ['Neutral', 'Fold', '#efe8d9'],
     ['Neutral', 'Pencil', '#6a6257'],

@@ -5,9 +5,9 @@ export const morningQuay: GuideSpec = {
   name: 'Morning quay',
   about: 'Fresh and plain: cool whites, deep water, one warm signal',
   swatches: [
-    ['Brand', 'Deep water', '#12405c'],
-    ['Brand', 'Harbour', '#1f6f8b'],
-    ['Brand', 'Buoy', '#d8502f'],
+    ['Brand', 'Deep water', '#12405c', 'identity'],
+    ['Brand', 'Harbour', '#1f6f8b', 'accent'],
+    ['Brand', 'Buoy', '#d8502f', 'action'],
     ['Neutral', 'Salt', '#fbfdfe'],
     ['Neutral', 'Spray', '#e8f1f5'],
     ['Neutral', 'Slate', '#50636e'],
@@ -19,7 +19,7 @@ export const morningQuay: GuideSpec = {
   ],
   light: [
     ['Salt', 'Salt', 'Buoy'],
-    ['Spray', 'Spray', 'Harbour'],
+    ['Spray', 'Spray', 'Buoy'],
   ],
   dark: [
     ['Deep water', 'Deep water', 'Salt'],

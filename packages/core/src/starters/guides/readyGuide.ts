@@ -1,4 +1,6 @@
-import { type GuideData, guideOf, madeGroup, solveScheme } from '../../guide/index.ts';
+import { type GuideData, guideOf, solveScheme } from '../../guide/index.ts';
+import { uniqueName } from '../../lists/index.ts';
+import type { Purpose } from '../../roles/index.ts';
 import { slug } from '../../tokens/index.ts';
 import { SiteBuilder } from '../build.ts';
 import { dress } from './dress.ts';
@@ -11,10 +13,10 @@ export interface GuideSpec {
   name: string;
   /** Its character, in a line. */
   about: string;
-  swatches: readonly (readonly [group: SwatchGroup, name: string, color: string])[];
+  swatches: readonly (readonly [group: SwatchGroup, name: string, color: string, purpose?: Purpose])[];
   /** Schemes by face: a name, the swatch it stands on, the swatch of what can be clicked. */
-  light: readonly (readonly [name: string, surface: string, accent: string])[];
-  dark: readonly (readonly [name: string, surface: string, accent: string])[];
+  light: readonly (readonly [name: string, surface: string, action: string])[];
+  dark: readonly (readonly [name: string, surface: string, action: string])[];
   voices: { heading: string; text: string; code: string };
   scale: { base: string; ratio: number };
   heading: { weight: number; tracking: string; line: number; capitals?: true };
@@ -29,16 +31,36 @@ export interface GuideSpec {
   button: { weight: number; capitals?: true; tracking?: string };
 }
 
-const made = new Map<GuideSpec, GuideData>();
+/** Light and dark schemes go together in the order in which they are named. */
+function counterpartOf({ light, dark }: GuideSpec, name: string): string | undefined {
+  const at = (list: GuideSpec['light']) => list.findIndex(([it]) => it === name);
+  return at(light) >= 0 ? dark[at(light)]?.[0] : light[at(dark)]?.[0];
+}
+
+const made = new WeakMap<GuideSpec, GuideData>();
+
+/** Ids by names: names that differ have ids that differ, whatever script they are written in. */
+function idsBy(prefix: string): (name: string) => string {
+  const ids = new Map<string, string>();
+  const taken = new Set<string>();
+  return name => {
+    const known = ids.get(name);
+    if (known !== undefined) return known;
+    const id = uniqueName(`${prefix}${slug(name).slice(0, 36)}`, taken).replace(' ', '-');
+    ids.set(name, id);
+    return id;
+  };
+}
 
 /** Works a guide out: its schemes are solved from its palette, so every one of them can be read. */
 export function readyGuide(spec: GuideSpec): GuideData {
   const known = made.get(spec);
   if (known) return known;
-  const id = (name: string) => `${spec.id}-t-${slug(name)}`;
-  const schemeId = (name: string) => `${spec.id}-s-${slug(name)}`;
+  const id = idsBy(`${spec.id}-t-`);
+  const schemeId = idsBy(`${spec.id}-s-`);
   const b = new SiteBuilder();
-  for (const [group, name, color] of spec.swatches) b.token('color', id(name), group, name, color);
+  for (const [group, name, color, purpose] of spec.swatches)
+    b.token('color', id(name), group, name, color, purpose);
   b.token('fontFamily', id('voice heading'), 'Voices', 'Heading', spec.voices.heading);
   b.token('fontFamily', id('voice text'), 'Voices', 'Text', spec.voices.text);
   b.token('fontFamily', id('voice code'), 'Voices', 'Code', spec.voices.code);
@@ -73,20 +95,21 @@ export function readyGuide(spec: GuideSpec): GuideData {
   b.token('shadow', id('lift'), 'Shadows', 'Lift', spec.shadow);
   b.token('duration', id('quick'), 'Motion', 'Quick', spec.quick);
 
-  for (const [name, surface, accent] of [...spec.light, ...spec.dark]) {
+  for (const [name, surface, action] of [...spec.light, ...spec.dark]) {
     let made = 0;
-    const group = madeGroup(name);
-    const solved = solveScheme(
-      b.tokensSoFar,
-      { surface: id(surface), accent: id(accent) },
-      group,
-      () => `${id(`made ${name}`)}-${++made}`,
-    );
+    const wish = { surface: id(surface), action: id(action) };
+    const solved = solveScheme({ tokens: b.tokensSoFar }, wish, () => `${id(`made ${name}`)}-${++made}`);
     for (const { token } of solved.made) b.put({ ...token, order: b.nextToken() });
-    const roles = Object.entries(solved.roles).flatMap(([role, value]) =>
-      value.type === 'token' ? [[role, value.token] as const] : [],
-    );
-    b.scheme(schemeId(name), name, solved.face, Object.fromEntries(roles));
+    b.putScheme({
+      id: schemeId(name),
+      kind: 'scheme',
+      name,
+      face: solved.face,
+      roles: solved.roles,
+      action: wish.action,
+      solved: solved.solved,
+      ...(counterpartOf(spec, name) && { counterpart: schemeId(counterpartOf(spec, name) ?? '') }),
+    });
   }
   dress(b, spec);
   b.settings({

@@ -5,9 +5,9 @@ export const regatta: GuideSpec = {
   name: 'Regatta',
   about: 'Loud and wide: flags, bold letters, hard colours',
   swatches: [
-    ['Brand', 'Pennant', '#d3122f'],
-    ['Brand', 'Course', '#10219c'],
-    ['Brand', 'Flare', '#ffc414'],
+    ['Brand', 'Pennant', '#d3122f', 'identity'],
+    ['Brand', 'Course', '#10219c', 'action'],
+    ['Brand', 'Flare', '#ffc414', 'accent'],
     ['Neutral', 'Sail', '#ffffff'],
     ['Neutral', 'Mist', '#eef0fb'],
     ['Neutral', 'Rope', '#565b7d'],

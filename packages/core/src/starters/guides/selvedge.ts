@@ -5,8 +5,8 @@ export const selvedge: GuideSpec = {
   name: 'Selvedge',
   about: 'Stark and exact: black on white, one bright edge, no curves',
   swatches: [
-    ['Brand', 'Edge', 'oklch(0.62 0.2 145)'],
-    ['Brand', 'Signal', 'oklch(0.7 0.19 45)'],
+    ['Brand', 'Edge', 'oklch(0.62 0.2 145)', 'action'],
+    ['Brand', 'Signal', 'oklch(0.7 0.19 45)', 'accent'],
     ['Neutral', 'White', '#ffffff'],
     ['Neutral', 'Cloth', '#f0f0ef'],
     ['Neutral', 'Lead', '#5c5c5a'],

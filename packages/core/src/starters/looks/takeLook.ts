@@ -1,5 +1,5 @@
+import { nearestToken } from '../../choices/index.ts';
 import { keyAtEnd } from '../../commands/order/order.ts';
-import { nearestToken } from '../../commands/tokens/nearestToken.ts';
 import { variantsOf } from '../../guide/index.ts';
 import { type Edit, newId, putRecord, type Site, type VariantRecord } from '../../site/index.ts';
 import { parseSlot } from '../../slots/index.ts';

@@ -8,6 +8,6 @@ import type { PageStarter } from './pageStarter.ts';
 export const about: PageStarter = {
   id: 'about',
   label: 'About',
-  title: 'About the line',
+  title: 'About us',
   sections: [openingTitle, contentText, contentPicture, proofVoices, contactFind],
 };

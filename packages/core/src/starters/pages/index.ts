@@ -1,10 +1,10 @@
 import { about } from './about.ts';
 import { contact } from './contact.ts';
-import { guideToIslands } from './guideToIslands.ts';
 import { landing } from './landing.ts';
+import { openingHours } from './openingHours.ts';
+import { overview } from './overview.ts';
 import type { PageStarter } from './pageStarter.ts';
 import { questions } from './questions.ts';
-import { timetable } from './timetable.ts';
 
 export { createPage } from './createPage.ts';
 export type { PageStarter } from './pageStarter.ts';
@@ -13,8 +13,8 @@ export type { PageStarter } from './pageStarter.ts';
 export const PAGE_STARTERS: readonly PageStarter[] = [
   landing,
   about,
-  timetable,
-  guideToIslands,
+  openingHours,
+  overview,
   questions,
   contact,
 ];

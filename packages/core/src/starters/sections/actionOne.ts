@@ -6,8 +6,8 @@ export const actionOne: SectionStarter = {
   purpose: 'action',
   tone: 'strong',
   holds: [
-    heading('The next boat has room'),
-    text('Book until an hour before it leaves; foot passengers need no ticket in winter.'),
-    buttons(button('Book a crossing')),
+    heading('Ready when you are'),
+    text('Say in a sentence what happens after they press the button, and how long it takes.'),
+    buttons(button('Get started')),
   ],
 };

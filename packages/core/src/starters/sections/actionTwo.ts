@@ -11,13 +11,17 @@ export const actionTwo: SectionStarter = {
       'Two',
       {
         widget: 'callout',
-        content: { title: 'On foot', level: 3, text: richText('Walk on until five minutes before.') },
+        content: { title: 'The short way', level: 3, text: richText('For people who know what they want.') },
       },
       {
         widget: 'callout',
-        content: { title: 'With a car', level: 3, text: richText('Book a space the day before.') },
+        content: {
+          title: 'The long way',
+          level: 3,
+          text: richText('For people who would like to talk first.'),
+        },
       },
     ),
-    buttons(button('See the fares'), button('Write to the harbour', 'Quiet')),
+    buttons(button('See the prices'), button('Write to us', 'Quiet')),
   ],
 };

@@ -9,15 +9,10 @@ export const contactFind: SectionStarter = {
     across(
       'Two',
       column(
-        heading('The harbour office'),
-        text('At the foot of the outer mole, under the blue lamp. Open an hour before the first boat.'),
+        heading('Visit us'),
+        text('Street and number, town, and how to find the door. Opening hours by day.'),
       ),
-      list(
-        'free',
-        'Ticket window, until the last boat',
-        'Waiting room with a stove',
-        'Lockers for wet things',
-      ),
+      list('free', 'The nearest stop or station', 'Where to park a car or a bike', 'Step-free access'),
     ),
   ],
 };

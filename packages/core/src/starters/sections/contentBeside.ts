@@ -8,11 +8,11 @@ export const contentBeside: SectionStarter = {
   holds: [
     across(
       'Two',
-      picture('The outer harbour of Carrow at first light'),
+      picture('A picture of your work'),
       column(
-        heading('Carrow, out of season'),
-        text('The light is low, the paths are empty, and the bakery opens when the boat is in sight.'),
-        buttons(button('Boats to Carrow', 'Outlined')),
+        heading('One thing, told well'),
+        text('Two or three sentences about one thing you do, as you would tell a friend.'),
+        buttons(button('Read more', 'Outlined')),
       ),
     ),
   ],

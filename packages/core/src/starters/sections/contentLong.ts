@@ -11,17 +11,20 @@ export const contentLong: SectionStarter = {
     {
       widget: 'longText',
       holds: [
-        heading('The lamp at Sant Bree'),
+        heading('The title of the story'),
         text(
-          'For forty years nobody climbed the tower. The lens stood in the harbour office under a cloth, and the keeper’s house had a tree in its kitchen.',
+          'The first paragraph says what the story is about and why it is told now. Somebody who reads nothing else knows the gist of it.',
         ),
-        standing(picture('The tower at dusk', 'Relit in spring'), 'Beside, right'),
+        standing(
+          picture('A picture from the story', 'A caption says what the picture does not'),
+          'Beside, right',
+        ),
         text(
-          'It took two winters to bring it back. The stairs came first, then the glass, a pane at a time, by the boat that also brings the bread.',
-          'Now it is shown on Fridays, in groups of six, to whoever does not mind a hundred and four steps.',
+          'The next ones go on from there, one thought to a paragraph. Names, places and numbers make it real.',
+          'Short paragraphs are read on small screens; long ones are skipped.',
         ),
-        standing(picture('The islands from above', 'All four islands from the gallery'), 'Wider'),
-        text('Bring a coat. The last boat waits until the last of you is down.'),
+        standing(picture('A wider picture', 'A second caption'), 'Wider'),
+        text('The last paragraph says what comes next, or what the reader can do.'),
       ],
     },
   ],

@@ -5,10 +5,5 @@ export const contentPicture: SectionStarter = {
   label: 'A wide picture',
   purpose: 'content',
   tone: 'plain',
-  holds: [
-    picture(
-      'The sound from the hill above Hesk',
-      'The sound from the hill above Hesk, an hour before the last boat',
-    ),
-  ],
+  holds: [picture('A wide picture', 'A caption in one line')],
 };

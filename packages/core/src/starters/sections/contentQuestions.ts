@@ -7,18 +7,12 @@ export const contentQuestions: SectionStarter = {
   tone: 'plain',
   look: { width: 'Text width' },
   holds: [
-    heading('Before you ask'),
+    heading('Questions people ask'),
     accordion(
       3,
-      entry('May the dog come?', text('On the open deck, all year, on a short lead.')),
-      entry(
-        'What if there is fog?',
-        text('The boat waits until the other shore can be seen. Tickets hold for the next one.'),
-      ),
-      entry(
-        'Is there food on board?',
-        text('Tea, soup on the late boats, and whatever the baker of Carrow sent along.'),
-      ),
+      entry('What does it cost?', text('Give the figure, and say what it includes.')),
+      entry('How long does it take?', text('Say what is usual, and what makes it longer.')),
+      entry('Can I change my mind?', text('Say until when, and how.')),
     ),
   ],
 };

@@ -7,12 +7,7 @@ export const contentSteps: SectionStarter = {
   tone: 'tinted',
   look: { width: 'Text width' },
   holds: [
-    heading('Bringing a car'),
-    list(
-      'numbered',
-      'Be at the ramp twenty minutes before the boat leaves.',
-      'Follow the deck hand with the lamp, and leave it in gear.',
-      'Come up for tea: the car deck is closed at sea.',
-    ),
+    heading('How it works'),
+    list('numbered', 'The first thing that people do.', 'What you do then.', 'What they have in the end.'),
   ],
 };

@@ -6,17 +6,17 @@ export const contentTable: SectionStarter = {
   purpose: 'content',
   tone: 'plain',
   holds: [
-    heading('Sailings from Hesk'),
+    heading('Opening hours'),
     table(
-      'Weekdays in winter',
+      'All year',
       ['words', 'figures', 'figures'],
       [
-        ['To', 'Leaves', 'Arrives'],
-        ['Little Hesk', '07:10', '07:25'],
-        ['Carrow', '07:55', '08:35'],
-        ['Sant Bree', '09:20', '10:15'],
+        ['Days', 'From', 'Until'],
+        ['Monday to Friday', '09:00', '18:00'],
+        ['Saturday', '10:00', '16:00'],
+        ['Sunday', 'closed', 'closed'],
       ],
     ),
-    small('Times are those of the outer harbour.'),
+    small('Closed on public holidays.'),
   ],
 };

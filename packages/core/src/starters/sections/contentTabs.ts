@@ -6,16 +6,16 @@ export const contentTabs: SectionStarter = {
   purpose: 'content',
   tone: 'plain',
   holds: [
-    heading('From Hesk, by season'),
+    heading('Three ways to choose'),
     tabs(
-      'Seasons',
-      tab('Summer', text('Both ships sail, from half past six until the light goes.')),
+      'Ways',
+      tab('First', text('What the first one is for, and who chooses it.')),
       tab(
-        'Winter',
-        text('One ship sails, and is back in harbour by dusk.'),
-        list('free', 'No boat on the shortest day', 'Bikes by arrangement'),
+        'Second',
+        text('What the second one has besides.'),
+        list('free', 'One thing it includes', 'Another thing it includes'),
       ),
-      tab('In a storm', text('Ring the harbour office before you set out.')),
+      tab('Third', text('What the third one is for.')),
     ),
   ],
 };

@@ -7,10 +7,10 @@ export const contentText: SectionStarter = {
   tone: 'plain',
   look: { width: 'Text width' },
   holds: [
-    heading('How the line began'),
+    heading('How it began'),
     text(
-      'The first boat carried milk, two goats and a letter. It came back with the answer, and since then there has been one every day.',
-      'The ships are newer now, and the goats travel free. What has not changed is the crossing: forty minutes when the tide is kind, and a little longer when it is not.',
+      'Say who began it, where, and with what. A year and a place are worth more than an adjective.',
+      'Then say what is different today, and what has stayed the same.',
     ),
   ],
 };

@@ -1,5 +1,5 @@
 import { beginningOf, placeAt } from '../../commands/pages/structure.ts';
-import type { Content } from '../../content/index.ts';
+import { type Content, isRichText } from '../../content/index.ts';
 import {
   type Area,
   byOrder,
@@ -15,7 +15,7 @@ import {
   settingsOf,
 } from '../../site/index.ts';
 import { elementNamed } from '../../widgets/index.ts';
-import { HOME, PICTURE, type SectionStarter, type Sketch, type Tone } from './sketch.ts';
+import { HOME, PICTURE, type SectionStarter, SITE_NAME, type Sketch, type Tone } from './sketch.ts';
 
 /** A scheme of the site for a tone; none where the site has no such one, so that the section stands on the page's. */
 function schemeFor(site: Site, tone: Tone): Id | null {
@@ -43,14 +43,22 @@ function dressed(site: Site, element: string, look: Sketch['look']) {
   return { variants: { ...variants, ...variantsNamed(site, element, look) }, wears, styles: {} };
 }
 
+/** Words in which the site is called by its name. */
+const named = (words: string, site: string): string => words.replaceAll(SITE_NAME, site);
+
 /** Lays widgets into something, each with all it holds, in the looks of the site's guide and with its pictures. */
 export function createSketches(site: Site, sketches: readonly Sketch[], parent: Id): Edit[] {
-  const { home } = settingsOf(site);
+  const { home, name } = settingsOf(site);
   const pictures = picturesOf(site).map(it => it.id);
   let shown = 0;
   const filled = (value: Content): Content => {
     if (value === PICTURE) return pictures[shown++ % Math.max(1, pictures.length)] ?? null;
-    return value === HOME ? { type: 'page', page: home } : value;
+    if (value === HOME) return { type: 'page', page: home };
+    // In words only: what they stand in is otherwise as it was sketched.
+    if (typeof value === 'string') return named(value, name);
+    return isRichText(value)
+      ? value.map(line => line.map(run => ({ ...run, text: named(run.text, name) })))
+      : value;
   };
   const puts: Edit[] = [];
   const lay = (some: readonly Sketch[], into: Id) => {

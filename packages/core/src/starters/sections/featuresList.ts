@@ -8,11 +8,8 @@ export const featuresList: SectionStarter = {
   holds: [
     across(
       'Two',
-      column(
-        heading('What a ticket holds'),
-        text('One price for the whole day, whichever boat you take back.'),
-      ),
-      list('free', 'Prams and wheelchairs', 'One bag that you can lift', 'Tea from the ramp up'),
+      column(heading('What is included'), text('One sentence that sums up the offer.')),
+      list('free', 'The first thing people get', 'The second thing', 'Something they did not expect'),
     ),
   ],
 };

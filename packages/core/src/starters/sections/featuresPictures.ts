@@ -6,13 +6,13 @@ export const featuresPictures: SectionStarter = {
   purpose: 'features',
   tone: 'tinted',
   holds: [
-    heading('Four islands'),
+    heading('What we do'),
     across(
       'Two',
-      feature('Hesk', 'The long one. A ridge walk from end to end takes a morning.', { asset: PICTURE }),
-      feature('Little Hesk', 'Reached on foot at low tide, by boat at any other.', { asset: PICTURE }),
-      feature('Carrow', 'Bread, sheep and the best harbour of the four.', { asset: PICTURE }),
-      feature('Sant Bree', 'The far one, with the lamp that all the others steer by.', { asset: PICTURE }),
+      feature('First', 'What it is, and whom it is for, in a sentence.', { asset: PICTURE }),
+      feature('Second', 'What it is, and whom it is for, in a sentence.', { asset: PICTURE }),
+      feature('Third', 'What it is, and whom it is for, in a sentence.', { asset: PICTURE }),
+      feature('Fourth', 'What it is, and whom it is for, in a sentence.', { asset: PICTURE }),
     ),
   ],
 };

@@ -6,12 +6,12 @@ export const featuresThree: SectionStarter = {
   purpose: 'features',
   tone: 'plain',
   holds: [
-    heading('Before you sail'),
+    heading('Three good reasons'),
     across(
       'Three',
-      feature('Cars', 'Thirty spaces. Be at the ramp twenty minutes early.', { icon: 'car' }),
-      feature('Dogs', 'Free on the open deck, all year, on a short lead.', { icon: 'dog' }),
-      feature('Bikes', 'Roll on with the foot passengers, racks by the bow.', { icon: 'bike' }),
+      feature('Reason one', 'What people get, in a sentence or two.', { icon: 'sun' }),
+      feature('Reason two', 'How it is done, in a sentence or two.', { icon: 'heart' }),
+      feature('Reason three', 'What it saves them, in a sentence or two.', { icon: 'clock' }),
     ),
   ],
 };

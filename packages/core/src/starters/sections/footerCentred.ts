@@ -5,9 +5,5 @@ export const footerCentred: SectionStarter = {
   label: 'Centred',
   purpose: 'footer',
   tone: 'plain',
-  holds: [
-    centred(title),
-    centred(navigation('Footer')),
-    centred(small('All times are local. In fog we wait.')),
-  ],
+  holds: [centred(title), centred(navigation('Footer')), centred(small('© {name}'))],
 };

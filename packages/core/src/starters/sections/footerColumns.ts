@@ -8,15 +8,15 @@ export const footerColumns: SectionStarter = {
   holds: [
     across(
       'Three',
-      column(title, text('Boats to four islands, every day that the sea allows.')),
+      column(title, text('What {name} does, in a line.')),
       column(
         heading('Where to find us', 3),
-        text('The harbour office, under the blue lamp.'),
-        text('Open an hour before the first boat.'),
+        text('Street and number, town'),
+        text('Open Monday to Saturday'),
       ),
       column(heading('Pages', 3), navigation('Footer')),
     ),
     { widget: 'divider' },
-    small('All times are local. In fog we wait.'),
+    small('© {name}'),
   ],
 };

@@ -5,5 +5,5 @@ export const footerEnds: SectionStarter = {
   label: 'One line',
   purpose: 'footer',
   tone: 'tinted',
-  holds: [ends(small('Tolvane Line, at the foot of the outer mole'), navigation('Footer'))],
+  holds: [ends(small('© {name}'), navigation('Footer'))],
 };

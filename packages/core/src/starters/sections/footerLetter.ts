@@ -20,16 +20,13 @@ export const footerLetter: SectionStarter = {
   holds: [
     across(
       'Two',
+      column(heading('News by email'), text('Say what it is about, and how often it comes.')),
       column(
-        heading('A letter before each season'),
-        text('New sailings and days of repair. Four letters a year, no more.'),
-      ),
-      column(
-        field('email', 'Where to write to', 'address', { placeholder: 'you@tolvane.example' }),
-        buttons(button('Send me the letter')),
+        field('email', 'Email address', 'address', { placeholder: 'you@domain.example' }),
+        buttons(button('Subscribe')),
       ),
     ),
     { widget: 'divider' },
-    ends(small('All times are local. In fog we wait.'), navigation('Footer')),
+    ends(small('© {name}'), navigation('Footer')),
   ],
 };

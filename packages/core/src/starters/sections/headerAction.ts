@@ -5,5 +5,5 @@ export const headerAction: SectionStarter = {
   label: 'With a button',
   purpose: 'header',
   tone: 'plain',
-  holds: [ends(title, centred(navigation('Main'), button('Book a crossing', undefined, 'Small')))],
+  holds: [ends(title, centred(navigation('Main'), button('Get started', undefined, 'Small')))],
 };

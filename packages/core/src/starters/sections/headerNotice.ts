@@ -6,7 +6,7 @@ export const headerNotice: SectionStarter = {
   purpose: 'header',
   tone: 'strong',
   holds: [
-    centred(small('In rough weather the late boat may stay in harbour. Ask at the quay.')),
+    centred(small('News that everybody should see, in one line.')),
     { widget: 'divider' },
     ends(title, navigation('Main')),
   ],

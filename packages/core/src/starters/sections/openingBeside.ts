@@ -10,11 +10,11 @@ export const openingBeside: SectionStarter = {
     across(
       'Two',
       column(
-        heading('The early boat is worth it', 1),
-        lead('Four islands, two ships, and a crossing short enough for one pot of tea.'),
-        buttons(button('Book a crossing'), button('Today’s sailings', 'Outlined')),
+        heading('{name}', 1),
+        lead('Say what you offer, to whom, and what makes it yours, in two lines.'),
+        buttons(button('Get started'), button('See how it works', 'Outlined')),
       ),
-      picture('A ferry leaving the quay under a low sun'),
+      picture('A picture that shows what you do'),
     ),
   ],
 };

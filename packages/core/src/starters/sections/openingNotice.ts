@@ -10,9 +10,9 @@ export const openingNotice: SectionStarter = {
     {
       widget: 'notice',
       look: { status: 'Warning' },
-      content: { word: 'Weather', text: richText('Fog on the sound: the seven o’clock waits until eight.') },
+      content: { word: 'News', text: richText('Something that has changed, and until when.') },
     },
-    heading('Today on the water', 1),
-    lead('The board is looked after from the harbour office and is never older than ten minutes.'),
+    heading('What is new', 1),
+    lead('Say where the news comes from, and how fresh it is.'),
   ],
 };

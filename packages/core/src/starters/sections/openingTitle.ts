@@ -6,5 +6,5 @@ export const openingTitle: SectionStarter = {
   purpose: 'opening',
   tone: 'tinted',
   look: { padding: 'Snug' },
-  holds: [heading('Sailings', 1)],
+  holds: [heading('Page title', 1)],
 };

@@ -7,8 +7,8 @@ export const openingWords: SectionStarter = {
   tone: 'tinted',
   look: { padding: 'Roomy' },
   holds: [
-    heading('Every day the sea allows', 1),
-    lead('Hesk, Little Hesk, Carrow and Sant Bree, from seven in the morning until the last lamp.'),
-    buttons(button('See the sailings')),
+    heading('Say it in a few large words', 1),
+    lead('Then add what people need to know first: what, where, and when.'),
+    buttons(button('See what we do')),
   ],
 };

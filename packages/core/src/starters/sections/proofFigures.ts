@@ -8,9 +8,9 @@ export const proofFigures: SectionStarter = {
   holds: [
     across(
       'Three',
-      column(heading('Forty minutes'), text('from Hesk to Carrow, when the tide is kind.')),
-      column(heading('Two ships'), text('one at sea while the other is in harbour.')),
-      column(heading('Every day'), text('the sea allows, and most of those it does not.')),
+      column(heading('120 people'), text('A figure that shows how many trust you.')),
+      column(heading('15 years'), text('A figure that shows how long you have done it.')),
+      column(heading('2 days'), text('A figure that shows how quick you are.')),
     ),
   ],
 };

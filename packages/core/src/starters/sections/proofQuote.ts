@@ -8,7 +8,7 @@ export const proofQuote: SectionStarter = {
   look: { padding: 'Roomy', width: 'Text width' },
   holds: [
     {
-      ...quote('You hear the engine before you see the light.', 'A passenger, on the early boat'),
+      ...quote('What somebody said about you, in their own words.', 'Who said it'),
       look: { look: 'Pull quote' },
     },
   ],

@@ -6,12 +6,12 @@ export const proofVoices: SectionStarter = {
   purpose: 'proof',
   tone: 'plain',
   holds: [
-    heading('Heard on deck'),
+    heading('What people say'),
     across(
       'Three',
-      quote('I have not missed the early boat in nine years, and it has not missed me.', 'A baker, Carrow'),
-      quote('They kept the ramp down for my grandmother.', 'A visitor, Sant Bree'),
-      quote('The tea is strong and the talk is short.', 'A shepherd, Hesk'),
+      quote('What changed for them, in their own words.', 'Name, place'),
+      quote('What they did not expect.', 'Name, place'),
+      quote('Why they would come again.', 'Name, place'),
     ),
   ],
 };

@@ -41,6 +41,8 @@ export interface SectionStarter {
 
 /** Leads to the home page of the site that the section comes to. */
 export const HOME: LinkTarget = { type: 'page', page: '' };
+/** Stands in words for the name of the site. */
+export const SITE_NAME = '{name}';
 /** Stands for a picture of the site, a further one each time. */
 export const PICTURE = 'picture-of-the-site';
 

@@ -1,8 +1,10 @@
+import { facedSchemes, type GuideData } from '../../guide/index.ts';
 import { must } from '../../result/index.ts';
 import { applyChange, type Edit, SETTINGS, type Site, type SiteRecord, siteOf } from '../../site/index.ts';
-import { DRAWING_HEIGHT, DRAWING_WIDTH, drawings } from '../drawings.ts';
+import { DRAWING_HEIGHT, DRAWING_WIDTH } from '../drawings.ts';
 import { readyGuide } from '../guides/index.ts';
 import { createPage, createSections } from '../pages/createPage.ts';
+import { neutralPictures } from '../pictures.ts';
 import { createSection } from '../sections/createSection.ts';
 import { ends, navigation, small, title } from '../sections/sketch.ts';
 import type { SiteStarter } from './siteStarter.ts';
@@ -11,7 +13,7 @@ const HOME = 'home';
 
 /** Pictures to begin with, drawn by the program; `file` says where each of them lies. */
 const pictures = (file: (name: string) => string): SiteRecord[] =>
-  drawings().map(({ name, alt }) => ({
+  neutralPictures().map(({ name, alt }) => ({
     id: `pic-${name.toLowerCase().replace(/\s+/g, '-')}`,
     kind: 'asset',
     name,
@@ -22,10 +24,14 @@ const pictures = (file: (name: string) => string): SiteRecord[] =>
     height: DRAWING_HEIGHT,
   }));
 
-/** A whole new site of a ready one. */
-export function createSite(starter: SiteStarter, name: string, file: (drawing: string) => string): Site {
-  const guide = readyGuide(starter.guide);
-  const worn = guide.records.filter(it => it.kind === 'scheme').find(it => it.face === starter.face);
+/** A whole new site of a ready one, in its own guide or in another one. */
+export function createSite(
+  starter: SiteStarter,
+  name: string,
+  file: (drawing: string) => string,
+  guide: GuideData = readyGuide(starter.guide),
+): Site {
+  const [worn] = facedSchemes(guide, starter.face);
   const [home, ...others] = starter.pages;
   let site = siteOf([
     ...guide.records,

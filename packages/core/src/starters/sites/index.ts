@@ -1,10 +1,10 @@
 import { bareSite } from './bareSite.ts';
-import { ferryLine } from './ferryLine.ts';
-import { islandGuide } from './islandGuide.ts';
+import { business } from './business.ts';
+import { portfolio } from './portfolio.ts';
 import type { SiteStarter } from './siteStarter.ts';
 
 export { createSite } from './createSite.ts';
 export type { SiteStarter } from './siteStarter.ts';
 
 /** Ready sites; a new one begins as one of them. */
-export const SITE_STARTERS: readonly SiteStarter[] = [ferryLine, islandGuide, bareSite];
+export const SITE_STARTERS: readonly SiteStarter[] = [business, portfolio, bareSite];

@@ -4,8 +4,8 @@ import type { SiteBuilder } from '../build.ts';
 export function foundations(b: SiteBuilder): void {
   b.token('color', 'hull', 'Brand', 'Hull', '#2a3a5f');
   b.token('color', 'heather', 'Brand', 'Heather', '#61356c');
-  b.token('color', 'lamp', 'Brand', 'Lamp', 'oklch(0.84 0.155 88)');
-  b.token('color', 'rope', 'Brand', 'Rope', '#6f3b8c');
+  b.token('color', 'lamp', 'Brand', 'Lamp', 'oklch(0.84 0.155 88)', 'accent');
+  b.token('color', 'rope', 'Brand', 'Rope', '#6f3b8c', 'action');
   b.token('color', 'foam', 'Neutral', 'Foam', '#f5fbff');
   b.token('color', 'fog', 'Neutral', 'Fog', '#d6e6f0');
   b.token('color', 'mist', 'Neutral', 'Mist', '#c9d5e3');

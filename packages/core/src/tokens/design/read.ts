@@ -1,6 +1,7 @@
 import { longestWays } from '../../graph/index.ts';
 import { LIMITS, scanJson, tooLong } from '../../limits/index.ts';
 import { fail, ok, type Problem, type Result } from '../../result/index.ts';
+import { PURPOSES } from '../../roles/index.ts';
 import { newIds } from '../../site/id.ts';
 import { keysBetween } from '../../site/order.ts';
 import type { Id, TextStyleRecord, TokenRecord } from '../../site/records.ts';
@@ -68,6 +69,9 @@ const titled = (step: string): string => {
   const words = /[-_ ]/.test(step) ? step.replace(/[-_]+/g, ' ').trim() : step;
   return words.charAt(0).toUpperCase() + words.slice(1);
 };
+
+/** Characters of a description that are kept as a note. */
+const LONGEST_NOTE = 2000;
 
 const textOf = (it: unknown): string => (typeof it === 'string' ? it : '');
 
@@ -279,11 +283,15 @@ const never = (): never => {
   throw new Error('a type without a reader');
 };
 
-/** What we wrote beside a value that the format has no words for: how it is derived, or how it grows. */
-const keptIn = ({ written }: Found): string | null => {
+/** What we wrote beside a value that the format has no words for. */
+const oursIn = ({ written }: Found): Node | null => {
   const ours = isNode(written.$extensions) ? written.$extensions[OURS] : undefined;
-  return isNode(ours) ? textOf(ours.derived) || textOf(ours.fluid) || textOf(ours.gradient) || null : null;
+  return isNode(ours) ? ours : null;
 };
+
+/** How a value is derived, or how it grows. */
+const keptIn = (ours: Node): string | null =>
+  textOf(ours.derived) || textOf(ours.fluid) || textOf(ours.gradient) || null;
 
 function place(text: string, path: readonly string[]): string {
   for (let depth = path.length; depth >= 0; depth--) {
@@ -353,6 +361,9 @@ function records(root: Node, pointers: boolean): ReadTokens {
   /** Only what names others can run in a circle. */
   const naming: Id[] = [];
   for (const [i, it] of reader.all.entries()) {
+    const said = oursIn(it);
+    // The lesser end of a growing size that we wrote beside it.
+    if (said?.leastOf !== undefined) continue;
     const type = reader.typeOf(it);
     const order = orders[i] ?? 'V';
     const path = it.name;
@@ -369,10 +380,22 @@ function records(root: Node, pointers: boolean): ReadTokens {
     const own = typeNamed(type) ?? (value.type === 'token' ? null : tokenTypeOf(literal(value)));
     if (!own) throw new BadToken(it.path, `There is no type ${type}.`);
     const { group, name } = named(it, own);
-    const record: TokenRecord = { id: it.id, kind: 'token', type: own, name, group, order, value };
+    const note = textOf(it.written.$description).slice(0, LONGEST_NOTE);
+    const purpose = said && own === 'color' ? PURPOSES.find(known => known === said.purpose) : undefined;
+    const record: TokenRecord = {
+      id: it.id,
+      kind: 'token',
+      type: own,
+      name,
+      group,
+      order,
+      value,
+      ...(purpose && { purpose }),
+      ...(note.trim() !== '' && { note }),
+    };
     tokens.set(it.id, record);
     if (value.type === 'token' || value.type === 'shadow' || value.type === 'gradient') naming.push(it.id);
-    const ours = keptIn(it);
+    const ours = said && keptIn(said);
     if (ours !== null) kept.push([record, ours]);
   }
   const way = longestWays((id: Id) => {

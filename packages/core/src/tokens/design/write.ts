@@ -1,5 +1,6 @@
-import type { TokenRecord } from '../../site/records.ts';
-import { tokenPath } from '../../site/tokenNames.ts';
+import { printPainted } from '../../color/index.ts';
+import type { TokenGroupRecord, TokenRecord } from '../../site/records.ts';
+import { slug, tokenPath } from '../../site/tokenNames.ts';
 import type { Length, ShadowLayer, Value } from '../../values/index.ts';
 import { literalOf, NO_REBINDS, type Tokens } from '../graph.ts';
 import { printTyped } from '../text.ts';
@@ -7,7 +8,7 @@ import { printTyped } from '../text.ts';
 /** Key under which we keep, in `$extensions`, what the format has no words for. */
 export const OURS = 'example.cove-thread';
 
-type Json = {
+export type Json = {
   [key: string]: Json | string | number | boolean | readonly Json[] | readonly number[] | readonly string[];
 };
 
@@ -20,7 +21,13 @@ const length = ({ value, unit }: Length): Json | null =>
 
 function colorObject(value: Value & { type: 'color' }): Json {
   const { space, coords, alpha } = value.value;
-  return { colorSpace: space, components: [...coords], ...(alpha < 1 && { alpha }) };
+  return {
+    colorSpace: space,
+    components: [...coords],
+    ...(alpha < 1 && { alpha }),
+    // For tools that show sRGB alone: what visitors see (Color Module 2025.10, section 4.1).
+    hex: printPainted({ ...value.value, alpha: 1 }),
+  };
 }
 
 /** A colour inside a shadow or gradient: an alias stays one. */
@@ -39,8 +46,8 @@ function layer(it: ShadowLayer, tokens: Tokens): Json | null {
     : null;
 }
 
-/** `$value` of a literal; null where the format cannot say it. */
-function literal(
+/** `$value` of a literal, of a growing size the greater end; null where the format cannot say it. */
+export function designValue(
   value: Value,
   tokens: Tokens,
 ): Json | string | number | readonly Json[] | readonly number[] | readonly string[] | null {
@@ -75,33 +82,57 @@ function literal(
   }
 }
 
-function entry({ type, value }: TokenRecord, tokens: Tokens): Json | null {
-  if (value.type === 'token') return { $type: type, $value: `{${tokenPath(tokens, value.token)}}` };
+/** A token as the format has it, with its note as its description; null where the format cannot say its value. */
+function entry({ type, value, note, purpose }: TokenRecord, tokens: Tokens): Json | null {
   const end = literalOf(tokens, NO_REBINDS, value);
-  const written = end && literal(end, tokens);
+  const isAlias = value.type === 'token';
+  const written = isAlias ? `{${tokenPath(tokens, value.token)}}` : end && designValue(end, tokens);
   if (written === null || end === null) return null;
-  const kept =
-    value.type === 'derived'
+  const kept: Json = {
+    ...(value.type === 'derived'
       ? { derived: printTyped(value, tokens) }
-      : end.type === 'fluid'
-        ? { fluid: printTyped(end, tokens) }
-        : end.type === 'gradient'
-          ? { gradient: printTyped(end, tokens) }
-          : null;
-  return { $type: type, $value: written, ...(kept && { $extensions: { [OURS]: kept } }) };
+      : isAlias
+        ? {}
+        : end.type === 'fluid'
+          ? { fluid: printTyped(end, tokens) }
+          : end.type === 'gradient'
+            ? { gradient: printTyped(end, tokens) }
+            : {}),
+    ...(purpose && { purpose }),
+  };
+  return {
+    $type: type,
+    $value: written,
+    ...(note && { $description: note }),
+    ...(Object.keys(kept).length > 0 && { $extensions: { [OURS]: kept } }),
+  };
+}
+
+/** The lesser end of a growing size, which the format has no words for: a token of its own beside it. */
+function leastOf({ name, value }: TokenRecord, path: string, tokens: Tokens): Json | null {
+  const end = value.type === 'token' ? null : literalOf(tokens, NO_REBINDS, value);
+  const written = end?.type === 'fluid' ? length(end.min) : null;
+  return (
+    written && {
+      $type: 'dimension',
+      $value: written,
+      $description: `The lesser end of ${name}.`,
+      $extensions: { [OURS]: { leastOf: path } },
+    }
+  );
 }
 
 /**
- * The guide's tokens as Design Tokens Format Module 2025.10. Aliases stay aliases; a derived or growing token is written
- * as the value it ends in, with what it was made of under `$extensions`.
+ * The guide's tokens as Design Tokens Format Module 2025.10. Aliases stay aliases; a derived token is written as the value it
+ * ends in, a growing size as two tokens of which the second has `-least` behind its name; what they were made of stands under
+ * `$extensions`. What is noted on groups and tokens is their description.
  */
-export function toDesignTokens(tokens: Tokens): DesignTokens {
+export function toDesignTokens(
+  tokens: Tokens,
+  groups: Iterable<Pick<TokenGroupRecord, 'name' | 'note' | 'purpose'>> = [],
+): DesignTokens {
   const root: Json = {};
-  for (const token of tokens.values()) {
-    const it = entry(token, tokens);
-    if (!it) continue;
-    const steps = tokenPath(tokens, token.id).split('.');
-    const name = steps.pop() ?? token.id;
+  const groupAt = (steps: readonly string[]): Json => {
     let group: Json = root;
     for (const step of steps) {
       const inner = group[step];
@@ -109,7 +140,33 @@ export function toDesignTokens(tokens: Tokens): DesignTokens {
       group[step] = next;
       group = next;
     }
-    group[name] = it;
+    return group;
+  };
+  for (const token of tokens.values()) {
+    const it = entry(token, tokens);
+    if (!it) continue;
+    const path = tokenPath(tokens, token.id);
+    const steps = path.split('.');
+    const name = steps.pop() ?? token.id;
+    groupAt(steps)[name] = it;
+  }
+  for (const token of tokens.values()) {
+    const path = tokenPath(tokens, token.id);
+    const steps = path.split('.');
+    const group = groupAt(steps.slice(0, -1));
+    const least = leastOf(token, path, tokens);
+    let name = `${steps.at(-1)}-least`;
+    while (Object.hasOwn(group, name)) name = `${name}-size`;
+    if (least) group[name] = least;
+  }
+  for (const { name, note, purpose } of groups) {
+    const step = slug(name);
+    for (const kind of Object.values(root)) {
+      const group = isGroup(kind) ? kind[step] : undefined;
+      if (!isGroup(group)) continue;
+      if (note) group.$description = note;
+      if (purpose) group.$extensions = { [OURS]: { purpose } };
+    }
   }
   return root;
 }

@@ -1,4 +1,4 @@
-import { isColorSpace, parseColor, printColor } from '../../color/index.ts';
+import { isColorSpace, parseColor, printColor, printPainted } from '../../color/index.ts';
 import { isNumber, isNumbers, isObject } from '../json.ts';
 import type { LiteralKind, ValueOf } from './valueType.ts';
 
@@ -14,6 +14,7 @@ export const color: LiteralKind<ValueOf<'color'>> = {
     const value = parseColor(text);
     return value && { type: 'color', value };
   },
-  print: ({ value }) => printColor(value),
+  print: ({ value }, { gamut }) => printPainted(value, gamut),
+  typed: ({ value }) => printColor(value),
   isLoose: () => true,
 };

@@ -1,3 +1,4 @@
+import type { Gamut } from '../../color/index.ts';
 import type { FluidRange } from '../fluid.ts';
 import type { LiteralType, Value, ValueType } from '../value.ts';
 
@@ -9,6 +10,8 @@ export type Json = Readonly<Record<string, unknown>>;
 /** What a value is printed with. */
 export interface CssContext {
   fluid: FluidRange;
+  /** The screens that it is printed for. */
+  gamut: Gamut;
   /** What a reference prints as: `var(--…)`, or the value it ends in. */
   token(id: string): string;
   role(name: string): string;

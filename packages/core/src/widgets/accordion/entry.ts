@@ -49,9 +49,7 @@ export const accordionEntry = element({
   onlyIn: ['accordion'],
   closes: true,
   holdsAtFirst: [{ widget: 'text' }],
-  sampleHolds: [
-    { widget: 'text', content: { text: richText('Ask on deck, or call the office before eight.') } },
-  ],
+  sampleHolds: [{ widget: 'text', content: { text: richText('The answer, in a sentence or two.') } }],
   // A browser’s own sheet sets the mark of a list here, which is no list.
   base: { bar: 'list-style:inherit' },
   // On paper everything is there to be read.
@@ -89,7 +87,7 @@ export const accordionEntry = element({
     title: { type: 'plain', label: 'Title' },
     icon: { type: 'icon', label: 'Icon' },
   },
-  sample: { title: 'May dogs come along?', icon: null },
+  sample: { title: 'What does it cost?', icon: null },
   begins: { title: 'Title', icon: null },
   markup: (content, context) => {
     const { holder = {}, index = () => 0, holderId = (name: string) => name } = context.item ?? {};

@@ -18,9 +18,9 @@ export const accordion = element({
     { widget: 'accordionEntry', content: { title: 'Third title' } },
   ],
   sampleHolds: [
-    { widget: 'accordionEntry', content: { title: 'May dogs come along?' } },
-    { widget: 'accordionEntry', content: { title: 'What if it blows?' } },
-    { widget: 'accordionEntry', content: { title: 'Where do cars line up?' } },
+    { widget: 'accordionEntry', content: { title: 'What does it cost?' } },
+    { widget: 'accordionEntry', content: { title: 'How long does it take?' } },
+    { widget: 'accordionEntry', content: { title: 'Can I change my mind?' } },
   ],
   program: programStyles({
     'accordion/display': 'flex',

@@ -46,7 +46,7 @@ export const button = element({
     link: { type: 'link', label: 'Leads to' },
     icon: { type: 'icon', label: 'Icon' },
   },
-  sample: { label: 'Book', link: { type: 'url', href: 'https://tolvane.example/' } },
+  sample: { label: 'Get started', link: { type: 'url', href: 'https://domain.example/' } },
   begins: { label: 'Button' },
   markup: (content, context) => {
     const link = linkOf(content, 'link');

@@ -41,9 +41,9 @@ export const callout = element({
     text: { type: 'rich', label: 'Words' },
   },
   sample: {
-    title: 'Before you drive up',
+    title: 'Good to know',
     level: 3,
-    text: [[{ text: 'Lights off on the ramp, handbrake on, and leave it in gear.' }]],
+    text: [[{ text: 'Something that people should not miss, in a sentence.' }]],
   },
   begins: { title: 'Title', level: 3, text: richText('Write the text of this callout.') },
   markup: (content, context) => {

@@ -8,6 +8,9 @@ export const calloutLooks: Looks = {
       'box/backgroundColor': 'role.mainFill',
       'box/color': 'role.mainLabel',
       'title/color': 'role.mainLabel',
+      // Links may be of the colour of this very ground.
+      'link/color': 'currentcolor',
+      'link:hover/color': 'currentcolor',
     },
   },
 };

@@ -15,7 +15,7 @@ export const fieldChoice = element({
   base: { choice: 'all:unset' },
   program: programStyles({ 'choice/display': 'block' }),
   content: { label: { type: 'plain', label: 'Words' } },
-  sample: { label: 'Morning boat' },
+  sample: { label: 'First choice' },
   begins: { label: 'Choice' },
   markup: content => h('option', { part: 'choice' }, plain(content, 'label')),
   summary: content => plain(content, 'label'),

@@ -96,11 +96,11 @@ export const field = element({
   },
   sample: {
     kind: 'email',
-    label: 'Where to write to',
+    label: 'Email address',
     name: 'address',
-    placeholder: 'you@tolvane.example',
-    help: 'For the ticket only.',
-    message: 'Write a mail address, such as you@tolvane.example.',
+    placeholder: 'you@domain.example',
+    help: 'Only used to answer you.',
+    message: 'Enter an email address, such as you@domain.example.',
     required: 'yes',
   },
   begins: {

@@ -32,7 +32,7 @@ export const form = element({
     label: { type: 'plain', label: 'Name for screen readers' },
     needed: { type: 'choice', label: 'Note on what is required', options: ['shown', 'left out'] },
   },
-  sample: { label: 'Ask for a place', needed: 'shown' },
+  sample: { label: 'Contact', needed: 'shown' },
   begins: { label: '', needed: 'shown' },
   markup: (content, context) =>
     h(

@@ -24,7 +24,7 @@ export const heading = element({
     text: { type: 'plain', label: 'Words' },
     level: { type: 'choice', label: 'Level', options: LEVELS },
   },
-  sample: { text: 'Four islands, one morning', level: 2 },
+  sample: { text: 'A heading in a few words', level: 2 },
   begins: { text: 'Heading', level: 2 },
   markup: content => {
     const level = LEVELS.find(it => it === content.level) ?? 2;

@@ -72,7 +72,7 @@ export const listItem = element({
     order: { type: 'choice', label: 'Order of the entries below', options: ORDERS },
     marks: { type: 'icon', label: 'Icon before every entry below' },
   },
-  sample: { text: richText('Thirty spaces for cars'), mark: null, order: 'free', marks: null },
+  sample: { text: richText('The first entry'), mark: null, order: 'free', marks: null },
   begins: { text: richText('Entry'), mark: null, order: 'free', marks: null },
   markup: (content, context) => {
     const { holder = {} } = context.item ?? {};

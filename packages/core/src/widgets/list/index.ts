@@ -19,9 +19,9 @@ export const list = element({
     { widget: 'listItem', content: { text: [[{ text: 'Second entry' }]] } },
   ],
   sampleHolds: [
-    { widget: 'listItem', content: { text: [[{ text: 'Thirty spaces for cars' }]] } },
-    { widget: 'listItem', content: { text: [[{ text: 'Bikes by the bow' }]] } },
-    { widget: 'listItem', content: { text: [[{ text: 'Tea from the ramp up' }]] } },
+    { widget: 'listItem', content: { text: [[{ text: 'The first entry' }]] } },
+    { widget: 'listItem', content: { text: [[{ text: 'The second entry' }]] } },
+    { widget: 'listItem', content: { text: [[{ text: 'The third entry' }]] } },
   ],
   program: programStyles({
     'box/display': 'block',

@@ -51,7 +51,7 @@ export const navigationEntry = element({
     link: { type: 'link', label: 'Leads to' },
     place: { type: 'choice', label: 'Among the pages', options: ENTRY_PLACES },
   },
-  sample: { label: 'Lost property', link: null, place: 'behind them' },
+  sample: { label: 'Contact', link: null, place: 'behind them' },
   begins: { label: 'Entry', place: 'behind them' },
   markup: (content, context) => {
     const link = linkOf(content, 'link');

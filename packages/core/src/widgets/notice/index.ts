@@ -40,7 +40,7 @@ export const notice = element({
     word: { type: 'plain', label: 'Word for the status' },
     text: { type: 'rich', label: 'Words' },
   },
-  sample: { word: 'Note', text: [[{ text: 'The 09:40 to Carrow sails from berth three.' }]] },
+  sample: { word: 'Note', text: [[{ text: 'Something that people should know today.' }]] },
   begins: { word: 'Note', text: richText('Write the notice here.') },
   markup: (content, context) =>
     h(

@@ -82,7 +82,7 @@ export const pageList = element({
     icons: 'yes',
     descriptions: 'yes',
     level: 3,
-    empty: 'No islands yet.',
+    empty: 'No pages yet.',
   },
   begins: { of: 'below this page', pictures: 'yes', icons: 'yes', descriptions: 'yes', level: 3, empty: '' },
   markup: (content, context) => {

@@ -50,7 +50,7 @@ export const picture = element({
     alt: { type: 'plain', label: 'For those who cannot see it' },
     caption: { type: 'plain', label: 'Caption' },
   },
-  sample: { asset: null, alt: 'A ferry at the quay', caption: 'Carrow quay at first light' },
+  sample: { asset: null, alt: 'A picture', caption: 'A caption for the picture' },
   begins: { asset: null, alt: '', caption: '' },
   markup: (content, context) =>
     h(

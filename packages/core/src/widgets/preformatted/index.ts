@@ -32,7 +32,7 @@ export const preformatted = element({
     'text/fontSize': '1em',
   }),
   content: { text: { type: 'plain', label: 'Text', long: true } },
-  sample: { text: 'Hesk   07:10\nCarrow 07:55' },
+  sample: { text: 'Monday   09:00\nSaturday 10:00' },
   begins: { text: 'Write the text here.' },
   markup: content =>
     h('pre', { part: 'box', tabindex: 0 }, h('code', { part: 'text' }, plain(content, 'text'))),

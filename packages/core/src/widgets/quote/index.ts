@@ -42,8 +42,8 @@ export const quote = element({
     source: { type: 'plain', label: 'Whose they are' },
   },
   sample: {
-    words: [[{ text: 'You hear the engine before you see the light.' }]],
-    source: 'A passenger, on the early boat',
+    words: [[{ text: 'Something somebody said, in their own words.' }]],
+    source: 'Who said it',
   },
   begins: { words: richText('Write what was said here.'), source: '' },
   markup: (content, context) =>

@@ -28,11 +28,11 @@ export const table = element({
   sampleHolds: [
     {
       widget: 'tableRow',
-      content: { cells: { cells: [richText('Hesk'), richText('07:10'), richText('09:40')] } },
+      content: { cells: { cells: [richText('Weekdays'), richText('09:00'), richText('18:00')] } },
     },
     {
       widget: 'tableRow',
-      content: { cells: { cells: [richText('Carrow'), richText('07:55'), richText('10:25')] } },
+      content: { cells: { cells: [richText('Saturday'), richText('10:00'), richText('16:00')] } },
     },
   ],
   // A browser’s own sheet lets a row take the colour of its table’s border.
@@ -58,13 +58,13 @@ export const table = element({
   sample: {
     columns: {
       columns: [
-        { heading: richText('From'), kind: 'words' },
-        { heading: richText('Leaves'), kind: 'figures' },
-        { heading: richText('Back'), kind: 'figures' },
+        { heading: richText('Days'), kind: 'words' },
+        { heading: richText('From'), kind: 'figures' },
+        { heading: richText('Until'), kind: 'figures' },
       ],
     },
     head: 'row and column',
-    caption: 'Weekdays in winter',
+    caption: 'Opening hours',
   },
   begins: {
     columns: {

@@ -23,6 +23,12 @@ export const TABLE_CARDS = {
   'cellLabel@narrow/color': 'role.muted',
 };
 
+const strongHead = (part: string) => ({
+  [`${part}/backgroundColor`]: 'role.raised',
+  [`${part}/color`]: 'role.heading',
+  ...below(part, 'role.accent', '3px'),
+});
+
 export const tableLooks: Looks = {
   look: {
     Boxed: {
@@ -31,10 +37,9 @@ export const tableLooks: Looks = {
       ...around('side', 'role.line'),
     },
     'Strong head': {
-      'head/backgroundColor': 'role.mainFill',
-      'head/color': 'role.mainLabel',
-      'figureHead/backgroundColor': 'role.mainFill',
-      'figureHead/color': 'role.mainLabel',
+      // A ground on which links can be read as well, which need not be so on the fill of a button.
+      ...strongHead('head'),
+      ...strongHead('figureHead'),
     },
     Raised: { 'box/backgroundColor': 'role.raised', ...padded('box', '1rem') },
     Striped: {

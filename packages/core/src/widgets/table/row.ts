@@ -42,7 +42,7 @@ export const tableRow = element({
     kind: { type: 'choice', label: 'Kind of row', options: KINDS },
   },
   sample: {
-    cells: { cells: [richText('Hesk'), richText('07:10'), richText('09:40')] },
+    cells: { cells: [richText('Weekdays'), richText('09:00'), richText('18:00')] },
     kind: 'row',
   },
   begins: { cells: { cells: [] }, kind: 'row' },

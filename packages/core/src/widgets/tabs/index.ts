@@ -23,9 +23,9 @@ export const tabs = element({
     { widget: 'tab', content: { title: 'Third title' } },
   ],
   sampleHolds: [
-    { widget: 'tab', content: { title: 'Weekdays' } },
-    { widget: 'tab', content: { title: 'Saturdays' } },
-    { widget: 'tab', content: { title: 'Sundays' } },
+    { widget: 'tab', content: { title: 'First tab' } },
+    { widget: 'tab', content: { title: 'Second tab' } },
+    { widget: 'tab', content: { title: 'Third tab' } },
   ],
   behaviour: source,
   // On paper and where no script runs, everything is there to be read.

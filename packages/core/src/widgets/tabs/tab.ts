@@ -59,7 +59,7 @@ export const tab = element({
     title: { type: 'plain', label: 'Title' },
     icon: { type: 'icon', label: 'Icon' },
   },
-  sample: { title: 'Weekdays', icon: null },
+  sample: { title: 'First tab', icon: null },
   begins: { title: 'Title', icon: null },
   views: {
     tab: (content, context) => {

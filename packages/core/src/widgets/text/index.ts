@@ -37,9 +37,9 @@ export const text = element({
   sample: {
     text: [
       [
-        { text: 'Cars board from berth two. ' },
-        { text: 'See the tides', link: { type: 'url', href: 'https://tides.example/' } },
-        { text: ' before a winter crossing.' },
+        { text: 'Running text, as it is read on a page. ' },
+        { text: 'A link in it', link: { type: 'url', href: 'https://domain.example/' } },
+        { text: ' leads somewhere else.' },
       ],
     ],
   },
