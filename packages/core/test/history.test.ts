@@ -123,6 +123,31 @@ describe('undo', () => {
     expect(person.turns('redo')).toBe(0);
     expect(nameOf(person.site, 'sea')).toBe('A');
   });
+  /** A person at a site with a swatch that nothing follows. */
+  function withSpare() {
+    const person = new Person();
+    const sea = person.site.kinds.token.get('sea');
+    if (!sea) throw new Error('There is no sea.');
+    const spare = { ...sea, id: 'spare', order: 'zz', name: 'Spare' };
+    person.does({ op: 'put', record: spare });
+    return { person, spare };
+  }
+  it('brings back what a step altered before it took it away, as it was before both', () => {
+    const { person, spare } = withSpare();
+    person.does(rename('spare', 'Altered'), { op: 'remove', id: 'spare' });
+    expect(person.turns('undo')).toBe(0);
+    expect(getRecord(person.site, 'spare')).toEqual(spare);
+    expect(person.turns('redo')).toBe(0);
+    expect(getRecord(person.site, 'spare')).toBeUndefined();
+  });
+  it('brings back what a step put something else in the place of', () => {
+    const { person, spare } = withSpare();
+    person.does({ op: 'remove', id: 'spare' }, { op: 'put', record: { ...spare, name: 'Other' } });
+    expect(person.turns('undo')).toBe(0);
+    expect(nameOf(person.site, 'spare')).toBe('Spare');
+    expect(person.turns('redo')).toBe(0);
+    expect(nameOf(person.site, 'spare')).toBe('Other');
+  });
   it('forgets what was refused', () => {
     const history = new History();
     history.made('refused', [], 'Act');

@@ -108,9 +108,18 @@ export class History {
 
   /** The part of a step that may be carried out, and how many of its edits others have overtaken. */
   applicable(step: HistoryStep, get: (id: Id) => SiteRecord | undefined): { edits: Edit[]; skipped: number } {
+    // What the step itself brings back or takes away counts for the rest of it.
+    const altered = new Map<Id, boolean>();
     const edits = step.inverse.filter(edit => {
-      if (edit.op === 'put') return get(edit.record.id) === undefined;
-      return get(edit.id) !== undefined && !this.isOvertaken(edit, step);
+      const id = targetOf(edit);
+      const isThere = altered.get(id) ?? get(id) !== undefined;
+      if (edit.op === 'put') {
+        if (!isThere) altered.set(id, true);
+        return !isThere;
+      }
+      const holds = isThere && !this.isOvertaken(edit, step);
+      if (holds && edit.op === 'remove') altered.set(id, false);
+      return holds;
     });
     return { edits, skipped: step.inverse.length - edits.length };
   }
