@@ -27,6 +27,7 @@ import { ReleasesModule } from './releases/releases.module';
 import { SchemaGuard } from './schema/schema.guard';
 import { SchemaModule } from './schema/schema.module';
 import { SectionsModule } from './sections/sections.module';
+import { SiteListModule } from './siteList/siteList.module';
 import { SitesModule } from './sites/sites.module';
 import { SitesHostModule } from './sitesHost/sitesHost.module';
 import { SnapshotsModule } from './snapshots/snapshots.module';
@@ -89,6 +90,7 @@ export class AppModule {
         AccountsModule,
         OutboxModule,
         SchemaModule,
+        SiteListModule,
         SitesModule,
         PeopleModule,
         FontsModule,

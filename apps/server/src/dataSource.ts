@@ -20,6 +20,7 @@ import { KeptSections1700000003000 } from './database/migrations/1700000003000-K
 import { Budgets1700000004000 } from './database/migrations/1700000004000-Budgets';
 import { Schemas1700000005000 } from './database/migrations/1700000005000-Schemas';
 import { ReleaseNotices1700000006000 } from './database/migrations/1700000006000-ReleaseNotices';
+import { SiteList1700000007000 } from './database/migrations/1700000007000-SiteList';
 import { PatientClient } from './database/patientClient';
 
 export const dataSourceOptions = (url: string): DataSourceOptions => ({
@@ -47,6 +48,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
     Budgets1700000004000,
     Schemas1700000005000,
     ReleaseNotices1700000006000,
+    SiteList1700000007000,
   ],
   migrationsRun: true,
   synchronize: false,

@@ -28,6 +28,11 @@ const EXPECTED: Record<string, Record<Who, number>> = {
   'get /api/session': { nobody: 401, stranger: 200, reviewer: 200, keeper: 200, designer: 200 },
   'get /api/sites': { nobody: 401, stranger: 200, reviewer: 200, keeper: 200, designer: 200 },
   'get /api/sites/{site}': { nobody: 401, stranger: 404, reviewer: 200, keeper: 200, designer: 200 },
+  'get /api/sites/{site}/palette': { nobody: 401, stranger: 404, reviewer: 200, keeper: 200, designer: 200 },
+  'put /api/sites/{site}/name': { nobody: 401, stranger: 404, reviewer: 403, keeper: 403, designer: 400 },
+  'put /api/sites/{site}/archived': { nobody: 401, stranger: 404, reviewer: 403, keeper: 403, designer: 400 },
+  'post /api/sites/{site}/copies': { nobody: 401, stranger: 404, reviewer: 403, keeper: 403, designer: 400 },
+  'delete /api/sites/{site}': { nobody: 401, stranger: 404, reviewer: 403, keeper: 403, designer: 400 },
   'post /api/sites/{site}/changes': { nobody: 401, stranger: 404, reviewer: 403, keeper: 400, designer: 400 },
   'get /api/sites/{site}/releases': { nobody: 401, stranger: 404, reviewer: 200, keeper: 200, designer: 200 },
   'post /api/sites/{site}/releases': {

@@ -3,6 +3,7 @@ import { makeSite } from '../newSites/makeSite.job';
 import { archive } from '../releases/archive.job';
 import { publish } from '../releases/publish.job';
 import { keepSection, listKeptSections } from '../sections/keptSections.job';
+import { paletteOfSite } from '../siteList/palette.job';
 import { acceptSent } from '../sites/acceptSent.job';
 import { readChanges } from '../sites/readChanges.job';
 import { readSite } from '../sites/readSite.job';
@@ -22,6 +23,7 @@ export const JOBS = {
   keepSnapshot,
   listKeptSections,
   makeSite,
+  paletteOfSite,
   printGuideFile,
   printTokens,
   publish,

@@ -1,4 +1,13 @@
-import { allRecords, type Edit, type GuideData, LIMITS, type Result, SCHEMA, type Site } from '@cove/core';
+import {
+  allRecords,
+  type Edit,
+  type GuideData,
+  LIMITS,
+  type Result,
+  SCHEMA,
+  type SettingsRecord,
+  type SiteRecord,
+} from '@cove/core';
 import {
   completeBrand,
   createSite,
@@ -29,8 +38,11 @@ declare module '../work/job' {
 /** The guide a new site has: worked out of a brand, a ready-made one, or one that its designer has kept. */
 export type GuideAsked = { brand: object } | { ready: string } | { kept: string };
 
-/** What a new site begins as: a ready one by its id, in its own guide or another one; or one of the demos. */
-export type Beginning = { starter: string; guide: GuideAsked | null } | { demo: 'small' | 'large' };
+/** What a new site begins as: a ready one by its id, in its own guide or another one; a copy of a site; or one of the demos. */
+export type Beginning =
+  | { starter: string; guide: GuideAsked | null }
+  | { copyOf: string }
+  | { demo: 'small' | 'large' };
 
 const must = <T>(result: Result<T>): T => {
   if (!result.ok) throw new ProblemException(result.problem);
@@ -68,30 +80,55 @@ function starterNamed(id: string): SiteStarter {
   return starter;
 }
 
-type Maker = (file: (drawing: string) => string) => Site;
+/** The records of a site that is not there yet, and the files that are laid for it. */
+interface Laid {
+  records: readonly SiteRecord[];
+  stored: readonly StoredFile[];
+}
 
-/** What makes the records of a site, once its pictures have their names. */
-async function makerOf(bench: Workbench, begin: Beginning, account: string, name: string): Promise<Maker> {
-  if ('demo' in begin) return begin.demo === 'large' ? tolvaneLarge : tolvane;
+async function layBeginning(
+  bench: Workbench,
+  begin: Beginning,
+  { id, name, account }: { id: string; name: string; account: string },
+): Promise<Laid> {
+  if ('copyOf' in begin) return layCopy(bench, begin.copyOf, id, name);
+  const { names, stored } = await drawPictures(bench, id, 'demo' in begin ? drawings : neutralPictures);
+  const file = (drawing: string) => names.get(drawing) ?? '';
+  if ('demo' in begin) {
+    const site = begin.demo === 'large' ? tolvaneLarge(file) : tolvane(file);
+    return { records: [...allRecords(site)], stored };
+  }
   const starter = starterNamed(begin.starter);
   const guide = begin.guide && (await guideFor(bench, begin.guide, account, name));
-  return file => (guide ? createSite(starter, name, file, guide) : createSite(starter, name, file));
+  const site = guide ? createSite(starter, name, file, guide) : createSite(starter, name, file);
+  const records = [...allRecords(site)];
+  if (begin.guide && 'kept' in begin.guide)
+    stored.push(...(await layGuideFiles(bench, begin.guide.kept, records, id)));
+  return { records, stored };
+}
+
+/** Settings under another name, without the address at which another site is found. */
+function renamed({ address: _, ...settings }: SettingsRecord, name: string): SettingsRecord {
+  return { ...settings, name };
+}
+
+/** Another site as it is now under a name of its own, with the files that it names. */
+async function layCopy({ sites, files }: Workbench, from: string, to: string, name: string): Promise<Laid> {
+  const { site } = await sites.at(from);
+  const records = [...allRecords(site)].map(it => (it.kind === 'settings' ? renamed(it, name) : it));
+  return { records, stored: await files.copy(records, from, to) };
 }
 
 /**
- * Makes a site with the program's own drawings as its pictures, laid as one change like any other; all of it, or nothing.
- * False where somebody has taken its id since.
+ * Makes a site with its pictures, laid as one change like any other; all of it, or nothing. False where somebody has taken
+ * its id since.
  */
 export async function makeSite(
   bench: Workbench,
   { site: id, name, account, begin }: { site: string; name: string; account: string; begin: Beginning },
 ): Promise<boolean> {
-  const make = await makerOf(bench, begin, account, name);
-  const { names, stored } = await drawPictures(bench, id, 'demo' in begin ? drawings : neutralPictures);
-  const site = make(drawing => names.get(drawing) ?? '');
-  if ('guide' in begin && begin.guide && 'kept' in begin.guide)
-    stored.push(...(await layGuideFiles(bench, begin.guide.kept, [...allRecords(site)], id)));
-  const edits = [...allRecords(site)].map((record): Edit => ({ op: 'put', record }));
+  const { records, stored } = await layBeginning(bench, begin, { id, name, account });
+  const edits = records.map((record): Edit => ({ op: 'put', record }));
   return bench.database.transaction(async query => {
     const made = await query(
       'insert into sites (id, name, slug, schema) values ($1, $2, $1, $3) on conflict do nothing returning id',

@@ -43,9 +43,12 @@ export class NewSites {
   ) {}
 
   /** A site of a ready one, which whoever asked for it designs. */
-  async create(account: string, asked: NewSiteDto): Promise<MadeSiteDto> {
-    const name = asked.name.trim();
-    const begin = { starter: asked.starter, guide: guideAsked(asked) };
+  create(account: string, asked: NewSiteDto): Promise<MadeSiteDto> {
+    return this.begin(account, asked.name.trim(), { starter: asked.starter, guide: guideAsked(asked) });
+  }
+
+  /** A site under an id that is free. */
+  async begin(account: string, name: string, begin: Beginning): Promise<MadeSiteDto> {
     if ((await this.members.countBy({ accountId: account, role: 'designer' })) >= MOST_SITES)
       throw new ProblemException({
         code: 'too-many',

@@ -23,7 +23,6 @@ import { ChangeDto } from './dto/change.dto';
 import { ChangesQuery, EventsQuery } from './dto/events.dto';
 import { HereDto, PresenceDto } from './dto/presence.dto';
 import { SiteDto } from './dto/site.dto';
-import { SiteSummaryDto } from './dto/siteSummary.dto';
 import { EventsService } from './events.service';
 import { PresenceService } from './presence.service';
 import { SitesService } from './sites.service';
@@ -41,14 +40,6 @@ export class SitesController {
     private readonly presence: PresenceService,
     private readonly workshop: Workshop,
   ) {}
-
-  @Get()
-  @AnswersList(SiteSummaryDto)
-  @Allow('signed-in')
-  @ApiOperation({ summary: 'Sites one is a member of' })
-  list(@CurrentCaller() { account }: Caller): Promise<SiteSummaryDto[]> {
-    return this.sites.of(account);
-  }
 
   @Get(':site')
   @Allow(MEMBERS)

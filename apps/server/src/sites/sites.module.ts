@@ -1,6 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
-import { Member, Presence, SiteEntity } from '../database/entities';
+import { Presence, SiteEntity } from '../database/entities';
 import { AcceptService } from './accept.service';
 import { EventsService } from './events.service';
 import { PresenceService } from './presence.service';
@@ -8,7 +8,7 @@ import { SitesController } from './sites.controller';
 import { SitesService } from './sites.service';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Member, Presence, SiteEntity])],
+  imports: [TypeOrmModule.forFeature([Presence, SiteEntity])],
   providers: [AcceptService, EventsService, PresenceService, SitesService],
   controllers: [SitesController],
 })

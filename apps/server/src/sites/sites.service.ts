@@ -2,34 +2,12 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { Repository } from 'typeorm';
 import { notFound } from '../common/problem';
-import { Config } from '../config/config';
-import { Member, SiteEntity } from '../database/entities';
-import type { SiteSummaryDto } from './dto/siteSummary.dto';
+import { SiteEntity } from '../database/entities';
 
 /** What is known of sites beside their records. */
 @Injectable()
 export class SitesService {
-  constructor(
-    @InjectRepository(Member) private readonly members: Repository<Member>,
-    @InjectRepository(SiteEntity) private readonly sites: Repository<SiteEntity>,
-    private readonly config: Config,
-  ) {}
-
-  /** The sites of one account, the oldest first. */
-  async of(account: string): Promise<SiteSummaryDto[]> {
-    const found = await this.members.find({
-      where: { accountId: account },
-      relations: { site: true },
-      order: { site: { createdAt: 'ASC', id: 'ASC' } },
-    });
-    return found.map(({ role, site: { id, name, slug, keeperMay } }) => ({
-      id,
-      name,
-      role,
-      keeperMay,
-      address: `${this.config.COVE_SITES_ORIGIN}/${slug}/`,
-    }));
-  }
+  constructor(@InjectRepository(SiteEntity) private readonly sites: Repository<SiteEntity>) {}
 
   /** Number of the last change of a site, and of the last that nobody can replay. */
   async numbersOf(site: string): Promise<Pick<SiteEntity, 'seq' | 'resetAt'>> {

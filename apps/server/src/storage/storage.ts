@@ -14,4 +14,10 @@ export const assetPath = (site: string, file: string): string => `assets/${site}
 export const fontPath = (site: string, file: string): string => `fonts/${site}/${file}`;
 /** Files that go with a kept guide, whichever site it came from. */
 export const keptPath = (guide: string, file: string): string => `guides/${guide}/${file}`;
+/** Folders of all that is stored for a site. */
+export const siteFolders = (site: string): string[] => [
+  assetPath(site, ''),
+  fontPath(site, ''),
+  releaseFolder(site, ''),
+];
 export const releaseFolder = (site: string, release: string): string => `releases/${site}/${release}`;

@@ -20,6 +20,8 @@ export function storedFile(file: string, data: Uint8Array): StoredFile {
 }
 
 type Filed = AssetRecord | FontRecord;
+const pathOf = ({ kind, file }: Filed, site: string): string =>
+  kind === 'asset' ? assetPath(site, file) : fontPath(site, file);
 const isFiled = (record: SiteRecord): record is Filed => record.kind === 'asset' || record.kind === 'font';
 const statedType = (record: Filed): string =>
   record.kind === 'asset' ? record.mime : FONT_TYPES[record.format];
@@ -69,9 +71,22 @@ export class StoredFiles {
     return null;
   }
 
+  /** Lays the files that records of one site name where another site looks for its own. */
+  async copy(records: readonly SiteRecord[], from: string, to: string): Promise<StoredFile[]> {
+    const laid: StoredFile[] = [];
+    for (const record of records.filter(isFiled)) {
+      const data = await this.storage.read(pathOf(record, from));
+      if (!data) continue;
+      await this.storage.write(pathOf(record, to), data);
+      laid.push(storedFile(record.file, data));
+    }
+    return laid;
+  }
+
   /** Notes a file that was stored before files were noted; its type, or null where there is none. */
-  private async adopt(query: Query, site: string, { kind, file }: Filed): Promise<string | null> {
-    const data = await this.storage.read(kind === 'asset' ? assetPath(site, file) : fontPath(site, file));
+  private async adopt(query: Query, site: string, record: Filed): Promise<string | null> {
+    const { file } = record;
+    const data = await this.storage.read(pathOf(record, site));
     if (!data || typeOfBytes(data, file) === null) return null;
     const stored = storedFile(file, data);
     await this.note(query, site, [stored]);

@@ -1,6 +1,7 @@
 /** What is remembered of the server’s answers, and under which keys: whoever alters something names the same. */
 export const queryKeys = {
   sites: ['sites'],
+  palette: (site: string, seq: number) => ['palette', site, seq],
   who: ['who'],
   sessions: ['sessions'],
   demo: ['demo'],

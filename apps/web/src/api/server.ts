@@ -354,8 +354,8 @@ export interface paths {
             readonly path?: never;
             readonly cookie?: never;
         };
-        /** Sites one is a member of */
-        readonly get: operations["SitesController_list"];
+        /** Sites one is a member of, the one changed last first */
+        readonly get: operations["SiteListController_list"];
         readonly put?: never;
         /** Begin a site of a ready one, in its guide or another, as its designer → {id} */
         readonly post: operations["NewSitesController_create"];
@@ -375,6 +375,24 @@ export interface paths {
         /** A whole site */
         readonly get: operations["SitesController_get"];
         readonly put?: never;
+        readonly post?: never;
+        /** Delete a site with all its releases, for good */
+        readonly delete: operations["SiteListController_remove"];
+        readonly options?: never;
+        readonly head?: never;
+        readonly patch?: never;
+        readonly trace?: never;
+    };
+    readonly "/api/sites/{site}/archived": {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        readonly get?: never;
+        /** Lay a site aside, or take it up again */
+        readonly put: operations["SiteListController_archive"];
         readonly post?: never;
         readonly delete?: never;
         readonly options?: never;
@@ -445,6 +463,23 @@ export interface paths {
         readonly put?: never;
         /** Alter a site */
         readonly post: operations["SitesController_change"];
+        readonly delete?: never;
+        readonly options?: never;
+        readonly head?: never;
+        readonly patch?: never;
+        readonly trace?: never;
+    };
+    readonly "/api/sites/{site}/copies": {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        readonly get?: never;
+        readonly put?: never;
+        /** Begin a site as a copy of this one; releases and people stay behind → {id} */
+        readonly post: operations["SiteListController_copy"];
         readonly delete?: never;
         readonly options?: never;
         readonly head?: never;
@@ -657,6 +692,23 @@ export interface paths {
         readonly patch?: never;
         readonly trace?: never;
     };
+    readonly "/api/sites/{site}/name": {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        readonly get?: never;
+        /** Rename a site */
+        readonly put: operations["SiteListController_rename"];
+        readonly post?: never;
+        readonly delete?: never;
+        readonly options?: never;
+        readonly head?: never;
+        readonly patch?: never;
+        readonly trace?: never;
+    };
     readonly "/api/sites/{site}/pages/{page}/preview": {
         readonly parameters: {
             readonly query?: never;
@@ -666,6 +718,23 @@ export interface paths {
         };
         /** A page with its CSS inside and its parts marked; runs nothing */
         readonly get: operations["ViewsController_preview"];
+        readonly put?: never;
+        readonly post?: never;
+        readonly delete?: never;
+        readonly options?: never;
+        readonly head?: never;
+        readonly patch?: never;
+        readonly trace?: never;
+    };
+    readonly "/api/sites/{site}/palette": {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        /** The main colours of a site */
+        readonly get: operations["SiteListController_palette"];
         readonly put?: never;
         readonly post?: never;
         readonly delete?: never;
@@ -868,6 +937,10 @@ export interface components {
             /** @description Its number */
             readonly seq: number;
         };
+        readonly ArchiveDto: {
+            /** @description Whether it is laid aside, or back among the others */
+            readonly archived: boolean;
+        };
         /**
          * Format: @cove/core
          * @description What is known of a kept picture or file: {file, mime, width, height}
@@ -1004,6 +1077,14 @@ export interface components {
             /** @description The change up to which it holds the site */
             readonly seq: number;
         };
+        readonly LastChangeDto: {
+            /** Format: date-time */
+            readonly at: string;
+            /** @description Null for what the program did itself */
+            readonly by: string | null;
+            /** @description Whether it was the caller */
+            readonly own: boolean;
+        };
         readonly LetterDto: {
             readonly body: string;
             readonly id: number;
@@ -1031,6 +1112,11 @@ export interface components {
         readonly LiveDto: {
             /** @description The release that visitors shall see */
             readonly release: string;
+        };
+        readonly LiveReleaseDto: {
+            /** @description How many changes were made after it */
+            readonly changesSince: number;
+            readonly number: number;
         };
         readonly MadeSiteDto: {
             readonly id: string;
@@ -1064,6 +1150,10 @@ export interface components {
             readonly id: string;
             /** @description Counted from 1 for each site */
             readonly number: number;
+        };
+        readonly PaletteDto: {
+            /** @description Colours by which the site is known again, as CSS */
+            readonly colors: readonly string[];
         };
         readonly PasswordDto: {
             readonly current: string;
@@ -1172,6 +1262,10 @@ export interface components {
             /** @description Number of its last change */
             readonly seq: number;
         };
+        readonly SiteNameDto: {
+            /** @description What the site is called */
+            readonly name: string;
+        };
         /**
          * Format: @cove/core
          * @description A record of a site: {id, kind, …}, with the fields of its kind
@@ -1180,15 +1274,23 @@ export interface components {
         readonly SiteSummaryDto: {
             /** @description Where the published site is */
             readonly address: string;
+            /** @description Whether it was laid aside */
+            readonly archived: boolean;
+            readonly changed: components["schemas"]["LastChangeDto"] | null;
+            /** @description The page that its address leads to */
+            readonly home: string | null;
             readonly id: string;
             /**
              * @description The most a keeper of this site may change
              * @enum {string}
              */
             readonly keeperMay: "content" | "choice" | "style";
+            readonly live: components["schemas"]["LiveReleaseDto"] | null;
             readonly name: string;
             /** @enum {string} */
             readonly role: "designer" | "keeper" | "reviewer";
+            /** @description Number of the last change */
+            readonly seq: number;
         };
         readonly SnapshotDto: {
             /** @description What it was kept for */
@@ -2012,7 +2114,7 @@ export interface operations {
             };
         };
     };
-    readonly SitesController_list: {
+    readonly SiteListController_list: {
         readonly parameters: {
             readonly query?: never;
             readonly header?: never;
@@ -2090,6 +2192,71 @@ export interface operations {
                 content: {
                     readonly "application/json": components["schemas"]["SiteDto"];
                 };
+            };
+            /** @description Refused, or failed */
+            readonly default: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readonly SiteListController_remove: {
+        readonly parameters: {
+            readonly query: {
+                /** @description The name of the site, so that no other one is deleted by mistake */
+                readonly name: string;
+            };
+            readonly header?: never;
+            readonly path: {
+                readonly site: string;
+            };
+            readonly cookie?: never;
+        };
+        readonly requestBody?: never;
+        readonly responses: {
+            /** @description Done */
+            readonly 204: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, or failed */
+            readonly default: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readonly SiteListController_archive: {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path: {
+                readonly site: string;
+            };
+            readonly cookie?: never;
+        };
+        readonly requestBody: {
+            readonly content: {
+                readonly "application/json": components["schemas"]["ArchiveDto"];
+            };
+        };
+        readonly responses: {
+            /** @description Done */
+            readonly 204: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused, or failed */
             readonly default: {
@@ -2262,6 +2429,40 @@ export interface operations {
                 };
                 content: {
                     readonly "application/json": components["schemas"]["ReceiptDto"];
+                };
+            };
+            /** @description Refused, or failed */
+            readonly default: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readonly SiteListController_copy: {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path: {
+                readonly site: unknown;
+            };
+            readonly cookie?: never;
+        };
+        readonly requestBody: {
+            readonly content: {
+                readonly "application/json": components["schemas"]["SiteNameDto"];
+            };
+        };
+        readonly responses: {
+            readonly 200: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["MadeSiteDto"];
                 };
             };
             /** @description Refused, or failed */
@@ -2726,6 +2927,39 @@ export interface operations {
             };
         };
     };
+    readonly SiteListController_rename: {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path: {
+                readonly site: unknown;
+            };
+            readonly cookie?: never;
+        };
+        readonly requestBody: {
+            readonly content: {
+                readonly "application/json": components["schemas"]["SiteNameDto"];
+            };
+        };
+        readonly responses: {
+            /** @description Done */
+            readonly 204: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, or failed */
+            readonly default: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     readonly ViewsController_preview: {
         readonly parameters: {
             readonly query?: never;
@@ -2744,6 +2978,36 @@ export interface operations {
                 };
                 content: {
                     readonly "text/html": string;
+                };
+            };
+            /** @description Refused, or failed */
+            readonly default: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readonly SiteListController_palette: {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path: {
+                readonly site: string;
+            };
+            readonly cookie?: never;
+        };
+        readonly requestBody?: never;
+        readonly responses: {
+            readonly 200: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["PaletteDto"];
                 };
             };
             /** @description Refused, or failed */

@@ -1,19 +1,26 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { answer, server } from '../api/client.ts';
 import { problemText } from '../api/problemText.ts';
 import { queryKeys } from '../api/queryKeys.ts';
 import { RequestProblem } from '../api/requestProblem.ts';
-import type { SiteSummary } from '../api/types.ts';
 import { useSites } from '../api/useSites.ts';
 import { EMAIL, Field, Form } from '../forms/Form.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Front } from './Front.tsx';
 
+const SitesPage = lazy(async () => ({ default: (await import('./sites/SitesPage.tsx')).SitesPage }));
+
 /** The way in: sites where one is signed in, else the door. */
 export function Welcome() {
   const sites = useSites();
+  if (sites.data)
+    return (
+      <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
+        <SitesPage sites={sites.data} />
+      </Suspense>
+    );
   return (
     <Front
       title="Cove Thread"
@@ -23,8 +30,6 @@ export function Welcome() {
         <p role="status">Loading…</p>
       ) : sites.error instanceof RequestProblem && sites.error.status === 401 ? (
         <Door />
-      ) : sites.data ? (
-        <Sites sites={sites.data} />
       ) : (
         <p role="alert">
           {sites.error instanceof RequestProblem
@@ -33,50 +38,6 @@ export function Welcome() {
         </p>
       )}
     </Front>
-  );
-}
-
-function Sites({ sites }: { sites: readonly SiteSummary[] }) {
-  const queries = useQueryClient();
-  const signOut = async () => {
-    await answer(server.DELETE('/api/session'));
-    await queries.resetQueries();
-  };
-  return (
-    <>
-      {sites.length === 0 ? (
-        <p>
-          You have no sites yet. Create one, open an invitation, or read <Link to="/outbox">your mail</Link>.
-        </p>
-      ) : (
-        <ul className="border-t border-hair">
-          {sites.map(site => (
-            <li key={site.id} className="border-b border-hair">
-              <Link
-                to={`/sites/${site.id}`}
-                className="flex items-baseline justify-between py-2.5 font-semibold hover:text-teal"
-              >
-                {site.name} <span className="font-normal text-muted">{site.role}</span>
-              </Link>
-            </li>
-          ))}
-        </ul>
-      )}
-      <p className="mt-4 flex items-center gap-4 text-teal">
-        <Link to="/new" className="hover:underline">
-          New site
-        </Link>
-        <Link to="/account" className="hover:underline">
-          Your account
-        </Link>
-        <Link to="/outbox" className="hover:underline">
-          Mail
-        </Link>
-        <Button kind="link" onClick={() => void signOut()}>
-          Sign out
-        </Button>
-      </p>
-    </>
   );
 }
 

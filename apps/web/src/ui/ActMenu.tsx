@@ -2,6 +2,7 @@ import { ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useRef } from 'react';
 import { useLocked } from './locked.ts';
+import { MENU, MENU_ITEM } from './menu.ts';
 
 /**
  * Something to do with one of several things, at once: a list of values would do it with every press of an arrow key. It can
@@ -25,7 +26,11 @@ export function ActMenu({
   const locked = useLocked();
   const chosen = useRef(false);
   return (
-    <DropdownMenu.Root onOpenChange={() => (chosen.current = false)}>
+    <DropdownMenu.Root
+      onOpenChange={open => {
+        if (open) chosen.current = false;
+      }}
+    >
       <DropdownMenu.Trigger
         aria-label={label}
         disabled={locked || options.length === 0}
@@ -40,7 +45,7 @@ export function ActMenu({
           sideOffset={4}
           collisionPadding={8}
           aria-label={label}
-          className="thin-scroll z-50 max-h-[min(60vh,var(--radix-dropdown-menu-content-available-height))] min-w-[var(--radix-dropdown-menu-trigger-width)] max-w-80 overflow-auto rounded-md border border-hair bg-paper p-1 text-base text-ink shadow-lg"
+          className={MENU}
           onCloseAutoFocus={event => {
             if (chosen.current && !returnFocus) event.preventDefault();
           }}
@@ -52,7 +57,7 @@ export function ActMenu({
                 chosen.current = true;
                 onChoose(option.value);
               }}
-              className="cursor-pointer truncate rounded-sm px-2 py-1 outline-none data-[highlighted]:bg-teal/10 data-[highlighted]:text-teal"
+              className={MENU_ITEM}
             >
               {option.label}
             </DropdownMenu.Item>

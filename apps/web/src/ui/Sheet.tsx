@@ -2,12 +2,21 @@ import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 
+function beginInField(event: Event): void {
+  const field = event.target instanceof HTMLElement ? event.target.querySelector('input, textarea') : null;
+  if (!(field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement)) return;
+  event.preventDefault();
+  field.focus();
+  field.select();
+}
+
 /** Something larger than a menu, laid over the station; Escape and a click beside it close it. */
 export function Sheet({
   title,
   about,
   onClose,
   wide = false,
+  asks = false,
   children,
   foot,
 }: {
@@ -16,6 +25,8 @@ export function Sheet({
   about?: string;
   onClose(): void;
   wide?: boolean;
+  /** Begins in its first field, which is what it is for. */
+  asks?: boolean;
   children: ReactNode;
   foot?: ReactNode;
 }) {
@@ -24,6 +35,7 @@ export function Sheet({
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/35" />
         <Dialog.Content
+          {...(asks && { onOpenAutoFocus: beginInField })}
           {...(about === undefined && { 'aria-describedby': undefined })}
           className={`fixed top-1/2 left-1/2 z-50 flex max-h-[92vh] -translate-x-1/2 -translate-y-1/2 flex-col rounded-md border border-hair bg-paper text-base text-ink shadow-xl ${wide ? 'w-[min(1120px,96vw)]' : 'w-[min(560px,94vw)]'}`}
         >

@@ -1,6 +1,7 @@
 export * from '../roles/index.ts';
 export { familiesOf, familyIn, ownFamilies } from './families.ts';
 export { madeForSchemes } from './madeForSchemes.ts';
+export { mainColors } from './mainColors.ts';
 export {
   type PresetStyles,
   presetStyles,
