@@ -3,6 +3,7 @@ import {
   isFailure,
   literalOf,
   NO_REBINDS,
+  nearSwatches,
   printPainted,
   roleContrasts,
   rolesOf,
@@ -165,6 +166,10 @@ describe('a guide that a brand comes to', () => {
       expect.arrayContaining(['Success', 'Warning', 'Danger', 'Info']),
     );
     expect([...site.kinds.scheme.values()].map(it => it.face)).toEqual(['light', 'light', 'dark', 'dark']);
+  });
+  it('has no two swatches alike that anybody chose: what is made for schemes is no clutter', () => {
+    const site = siteFor(linesOf('Action #1f6f4a, primary #7a2e1d, neutral #78716c').brand);
+    expect(nearSwatches(site)).toEqual([]);
   });
   it('needs a colour', () => {
     expect(completeBrand(NO_BRAND, 'Nothing')).toMatchObject({ ok: false, problem: { code: 'no-color' } });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { CHECKS } from '../src/checks/index.ts';
 import { addToArea, beginWithVariant, type LaidInArea, type Made, showArea } from '../src/commands/index.ts';
 import { planGuide, takeGuide } from '../src/guide/index.ts';
 import { schemeFailures } from '../src/measure/index.ts';
@@ -25,6 +26,7 @@ import {
   type SectionStarter,
   sharedAreaOf,
 } from '../src/starters/index.ts';
+import { ASKING_HEADINGS, sampleWords } from '../src/starters/sections/sampleWords.ts';
 import { demoSite } from './support/demo.ts';
 import { tiny } from './support/tiny.ts';
 
@@ -93,6 +95,38 @@ describe('ready sections', () => {
     });
     expect(new Set(shown).size).toBe(4);
     for (const asset of shown) expect(site.kinds.asset.has(asset)).toBe(true);
+  });
+});
+
+describe('words of ready sections that ask for others', () => {
+  const found = (site: Site) => CHECKS.firstWordsLeft.begin().findings(site);
+  it('are told until somebody has replaced them', () => {
+    const starter = SECTION_STARTERS.find(it => it.id === 'features-three');
+    if (!starter) throw new Error('no such section');
+    const { edits, id } = createSection(demo, 'home', 0, starter);
+    const site = after(demo, edits);
+    expect(found(demo)).toEqual([]);
+    // Title and text of each of the three; the heading above them may stay.
+    expect(found(site).length).toBe(6);
+    const written = nodesIn(site, id).flatMap((node): Edit[] => {
+      const content = site.kinds.widget.get(node)?.content ?? {};
+      return ['title', 'text'].flatMap(field =>
+        field in content && site.kinds.widget.get(node)?.widget === 'feature'
+          ? [{ op: 'set', id: node, path: ['content', field], value: 'Open all year' }]
+          : [],
+      );
+    });
+    expect(found(after(site, written))).toEqual([]);
+  });
+  it('stand in every section that asks for any, headings among them', () => {
+    const all = JSON.stringify(SECTION_STARTERS);
+    for (const words of ASKING_HEADINGS) expect(all).toContain(JSON.stringify(words));
+    expect([...sampleWords().values()].reduce((sum, it) => sum + it.size, 0)).toBeGreaterThan(60);
+  });
+  it('are none that say the name of the site', () => {
+    const footer = SECTION_STARTERS.find(it => it.id === 'footer-ends');
+    if (!footer) throw new Error('no such section');
+    expect(found(after(demo, sharing(demo, 'home', 'footer', footer, 'instead').edits))).toEqual([]);
   });
 });
 

@@ -1,9 +1,10 @@
 import { type Content, printContent } from '../content/index.ts';
 import { elementOfNode, type Id, stableText } from '../site/index.ts';
+import { sampleWords } from '../starters/sections/sampleWords.ts';
 import { ELEMENTS, type ElementType, type Held } from '../widgets/index.ts';
 import { defineCheck } from './check.ts';
 
-/** What new widgets of each element say before anybody wrote in them, by element and field. */
+/** What new widgets of each element, and those of ready sections, say before anybody wrote in them, by element and field. */
 function firstWords(): ReadonlyMap<string, ReadonlySet<string>> {
   const found = new Map<string, Set<string>>();
   const note = (element: ElementType, content: Readonly<Record<string, Content>>) => {
@@ -27,25 +28,31 @@ function firstWords(): ReadonlyMap<string, ReadonlySet<string>> {
     note(element, element.begins);
     visit(element.holdsAtFirst ?? []);
   }
+  for (const [key, words] of sampleWords()) found.set(key, new Set([...(found.get(key) ?? []), ...words]));
   return found;
 }
-const FIRST_WORDS = firstWords();
+
+let known: ReturnType<typeof firstWords> | null = null;
+/** Worked out when it is first asked for: most visits to the program run no check. */
+const wordsAtFirst = () => (known ??= firstWords());
 
 export const firstWordsLeft = defineCheck<{ node: Id; field: string }>({
   id: 'first-words-left',
   title: 'Words that were never replaced',
   severity: 'fault',
   thresholds: {},
-  docs: 'A new widget says what belongs in it, such as “Write the text here.” Visitors should not read that (common practice, no source). Write your own words, or delete the widget.',
+  docs: 'New widgets and ready sections say what belongs in them, such as “Write the text here.” Visitors should not read that (common practice, no source). Write your own words, or delete the widget.',
   dependsOn: ['widget'],
-  run: site =>
-    [...site.kinds.widget.values()].flatMap(record =>
+  run(site) {
+    const first = wordsAtFirst();
+    return [...site.kinds.widget.values()].flatMap(record =>
       Object.entries(record.content).flatMap(([field, value]) =>
-        FIRST_WORDS.get(`${record.widget} ${field}`)?.has(stableText(value))
+        first.get(`${record.widget} ${field}`)?.has(stableText(value))
           ? [{ at: { record: record.id, path: `content.${field}` }, facts: { node: record.id, field } }]
           : [],
       ),
-    ),
+    );
+  },
   message({ node, field }, site) {
     const record = site.kinds.widget.get(node);
     const element = record && elementOfNode(record);

@@ -12,7 +12,7 @@ export const nearSwatches = defineCheck<NearPair>({
   severity: 'note',
   thresholds: { difference: LEAST },
   docs: 'Two swatches less than 2 apart by CIEDE2000 look the same side by side, and drift apart unseen when one is edited. Let one take the place of the other.',
-  dependsOn: ['token'],
+  dependsOn: ['token', 'scheme'],
   run: site => measured(site, LEAST).map(facts => ({ at: { record: facts.a, path: 'value' }, facts })),
   message: ({ a, b, distance }, site) =>
     `${nameOf(site, a)} and ${nameOf(site, b)} differ by ${distance.toFixed(1)} only.`,

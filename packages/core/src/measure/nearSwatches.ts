@@ -1,4 +1,5 @@
 import { ciede2000, labOf } from '../color/index.ts';
+import { madeForSchemes } from '../guide/index.ts';
 import { byOrder, type Id, type Site } from '../site/index.ts';
 import { literalOf, NO_REBINDS } from '../tokens/index.ts';
 
@@ -13,11 +14,13 @@ export interface NearPair {
 const MOST_PAIRS = 2000;
 
 /** Swatches that can hardly be told apart: CIEDE2000 below 2 and the same alpha. The nearest first. */
-export function nearSwatches({ kinds: { token: tokens } }: Site, below = 2): NearPair[] {
+export function nearSwatches(site: Site, below = 2): NearPair[] {
+  const { token: tokens } = site.kinds;
+  const made = madeForSchemes(site);
   const swatches = [...tokens.values()].sort(byOrder).flatMap(({ id, value, type }) => {
     const end = type === 'color' ? literalOf(tokens, NO_REBINDS, value) : null;
-    // An alias is the same colour by intention.
-    return end?.type === 'color' && value.type !== 'token'
+    // An alias is the same colour by intention, and what was worked out for a scheme goes with it.
+    return end?.type === 'color' && value.type !== 'token' && !made.has(id)
       ? [{ id, lab: labOf(end.value), alpha: end.value.alpha }]
       : [];
   });
