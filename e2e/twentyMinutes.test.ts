@@ -1,5 +1,6 @@
 import { CHECKS, failuresOf, isLoose, SCHEMA, type Site, siteOf } from '@cove/core';
 import { describe, expect, it } from '@jest/globals';
+import type { KeyInput } from 'puppeteer-core';
 import { PROGRAM, until, walkDemo } from './support/program.ts';
 
 const demo = walkDemo();
@@ -11,7 +12,6 @@ const MOST_ACTIONS = 150;
 const BRANDS = [
   {
     name: 'Gannet Row Bindery',
-    id: 'gannet-row-bindery',
     lines: [
       'Identity #3b1f4a',
       'Action oklch(0.52 0.17 28)',
@@ -19,6 +19,28 @@ const BRANDS = [
       'Success #2c7a4b, warning #a8650b, danger #b3202f',
       'headings Literata, text Figtree',
       'base 17px, ratio 1.2',
+    ],
+  },
+  {
+    name: 'Low Tide Radio',
+    lines: [
+      '--brand: hsl(192 70% 30%);',
+      '--action: #f2b705;',
+      '--neutral: #8a9296;',
+      '--success: #1f9d6b; --warning: #e08a00; --danger: #d0342c;',
+      '--font-heading: "Bricolage Grotesque", sans-serif;',
+      '--font-text: "Source Sans 3", sans-serif;',
+      'base 17px',
+      'ratio 1.25',
+    ],
+  },
+  {
+    name: 'Shearwater Yard',
+    lines: [
+      'Identity rgb(24 24 27), action rgb(190 242 100), neutral rgb(113 113 122)',
+      'success #4d7c0f, warning #ca8a04, danger #9f1239',
+      'headings Outfit, text Lora',
+      'base 17px, ratio 1.333, corners 0',
     ],
   },
 ] as const;
@@ -32,41 +54,51 @@ const SECTIONS = [
   ['Contact', 'Where to find us'],
 ] as const;
 
-/** What each text that asks for words is given. */
-const WORDS: readonly (readonly [string, string])[] = [
-  ['Say it in a few large words', 'Books that open flat'],
+/** What each text that asks for words is given, and the field of the bench that holds it. */
+const WORDS: readonly (readonly [field: string, asked: string, words: string])[] = [
+  ['Words', 'Say it in a few large words', 'Books that open flat'],
   [
+    'Words',
     'Then add what people need to know first: what, where, and when.',
     'Sewn by hand behind the old fish market, Tuesday to Saturday.',
   ],
-  ['Reason one', 'Sewn, never glued'],
-  ['What people get, in a sentence or two.', 'Every page turns right down to the fold.'],
-  ['Reason two', 'Your own cover'],
-  ['How it is done, in a sentence or two.', 'Bring a cloth you are fond of, and we stretch it over board.'],
-  ['Reason three', 'Mended for life'],
-  ['What it saves them, in a sentence or two.', 'If a seam ever gives, we sew it again for nothing.'],
+  ['Title', 'Reason one', 'Sewn, never glued'],
+  ['Text', 'What people get, in a sentence or two.', 'Every page turns right down to the fold.'],
+  ['Title', 'Reason two', 'Your own cover'],
   [
+    'Text',
+    'How it is done, in a sentence or two.',
+    'Bring a cloth you are fond of, and we stretch it over board.',
+  ],
+  ['Title', 'Reason three', 'Mended for life'],
+  ['Text', 'What it saves them, in a sentence or two.', 'If a seam ever gives, we sew it again for nothing.'],
+  [
+    'Words',
     'What somebody said about you, in their own words.',
     'It has been to sea and back, and it still closes with a click.',
   ],
-  ['Who said it', 'A keeper of log books'],
-  ['The first thing that people do.', 'Choose a size and a paper.'],
-  ['What you do then.', 'We fold, sew and press for a week.'],
-  ['What they have in the end.', 'A book that lies flat on the table.'],
+  ['Whose they are', 'Who said it', 'A keeper of log books'],
+  ['Words', 'The first thing that people do.', 'Choose a size and a paper.'],
+  ['Words', 'What you do then.', 'We fold, sew and press for a week.'],
+  ['Words', 'What they have in the end.', 'A book that lies flat on the table.'],
   [
+    'Words',
     'Say in a sentence what happens after they press the button, and how long it takes.',
     'We answer by the next evening with a price.',
   ],
   [
+    'Words',
     'Street and number, town, and how to find the door. Opening hours by day.',
     '7 Gannet Row, up the green stairs. Tuesday to Saturday, nine to five.',
   ],
-  ['The nearest stop or station', 'Bus 4 to the Fish Market'],
-  ['Where to park a car or a bike', 'Bikes in the yard, cars by the quay'],
-  ['Step-free access', 'A lift from the yard'],
+  ['Words', 'The nearest stop or station', 'Bus 4 to the Fish Market'],
+  ['Words', 'Where to park a car or a bike', 'Bikes in the yard, cars by the quay'],
+  ['Words', 'Step-free access', 'A lift from the yard'],
 ];
 
-async function siteAt(id: string): Promise<Site> {
+/** The site that is open. */
+async function siteNow(): Promise<Site> {
+  const id = /\/sites\/([^/?]+)/.exec(demo.walker.page.url())?.[1] ?? '';
   const records = await demo.walker.page.evaluate(
     async (site, schema) => (await (await fetch(`/api/sites/${site}?schema=${schema}`)).json()).records,
     id,
@@ -97,7 +129,7 @@ function expectFinished(site: Site) {
 describe('a brand and a page of six sections, by somebody who has never seen the program', () => {
   it.each(BRANDS)(
     'are made by pointer: $name',
-    async ({ name, id, lines }) => {
+    async ({ name, lines }) => {
       const { walker } = demo;
       let actions = 0;
       const click = async (what: string, role?: string) => {
@@ -129,7 +161,7 @@ describe('a brand and a page of six sections, by somebody who has never seen the
         n => n === SECTIONS.length,
         'six sections',
       );
-      for (const [asked, words] of WORDS) {
+      for (const [, asked, words] of WORDS) {
         // Two clicks on the words, all of them marked, others typed.
         const at = await page.evaluate(text => {
           const found = [...document.querySelectorAll<HTMLElement>('main [data-part]')]
@@ -148,9 +180,93 @@ describe('a brand and a page of six sections, by somebody who has never seen the
       await walker.press('Escape');
       await walker.kept();
       expect(actions).toBeLessThanOrEqual(MOST_ACTIONS);
-      expectFinished(await siteAt(id));
+      expectFinished(await siteNow());
       expect(demo.errors).toEqual([]);
     },
     180_000,
+  );
+
+  it.each(BRANDS)(
+    'are made by keys alone: $name',
+    async ({ name, lines }) => {
+      const { walker } = demo;
+      let actions = 0;
+      const goTo = async (what: string) => {
+        actions++;
+        await walker.tabTo(what);
+      };
+      const press = async (...keys: KeyInput[]) => {
+        actions++;
+        await walker.press(...keys);
+      };
+      const write = async (text: string) => {
+        actions++;
+        await walker.page.keyboard.type(text);
+      };
+      /** Whatever the program has, by its name. */
+      const find = async (what: string) => {
+        await press('Control', 'k');
+        await walker.page.waitForSelector('[role=dialog]');
+        await write(what);
+        await walker.page.waitForSelector('[cmdk-item][data-selected=true]');
+        await walker.press('Enter');
+        await until(
+          () => walker.page.$('[role=dialog] [cmdk-input]'),
+          it => it === null,
+          'the search should be closed',
+        );
+      };
+      await walker.page.goto(PROGRAM);
+      await goTo('New site');
+      await press('Enter');
+      // The name is what the page begins with.
+      await walker.page.waitForSelector('input:focus');
+      await write(name);
+      await goTo('Brand values');
+      await write(lines.join('\n'));
+      await walker.says('every text meets its contrast');
+      await goTo('Create site');
+      await press('Enter');
+      await walker.frame('Specimen');
+      await goTo('Pages');
+      await press('Enter');
+      const page = await walker.frame('Page');
+      for (const [purpose, section] of SECTIONS) {
+        await find('Add a section at the end');
+        await walker.page.waitForSelector('[role=dialog] [type=radio]');
+        await goTo('Opening');
+        const purposeAt = () =>
+          walker.page.evaluate(() => {
+            const at = document.activeElement;
+            return at instanceof HTMLInputElement ? (at.labels?.[0]?.textContent ?? '') : '';
+          });
+        while ((await purposeAt()) !== purpose) await press('ArrowRight');
+        await goTo(section);
+        await press('Enter');
+      }
+      await until(
+        () => page.$$eval('main > *', all => all.length),
+        n => n === SECTIONS.length,
+        'six sections',
+      );
+      let isOpen = false;
+      for (const [field, asked, words] of WORDS) {
+        await find(asked.slice(0, 40));
+        if (field === 'Title' && !isOpen) {
+          isOpen = true;
+          await goTo('Content');
+          await press('Enter');
+        }
+        await goTo(field);
+        await walker.press('Control', 'a');
+        await write(words);
+      }
+      await walker.press('Tab');
+      await walker.kept();
+      expect(actions).toBeLessThanOrEqual(MOST_ACTIONS);
+      expectFinished(await siteNow());
+      expect(demo.errors).toEqual([]);
+    },
+    300_000,
   );
 });

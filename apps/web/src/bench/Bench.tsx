@@ -12,11 +12,12 @@ import {
   statesOf,
 } from '@cove/core';
 import { Search } from 'lucide-react';
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { type ReactNode, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useCommit, useSite } from '../session/context.tsx';
 import { Lock, useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
+import { useKeptChoice } from '../ui/KeptChoices.tsx';
 import { FieldOwner } from '../ui/useTyping.ts';
 import { AlsoTo } from './alsoTo.ts';
 import { BenchHead, type PathStep } from './BenchHead.tsx';
@@ -45,6 +46,23 @@ import { Versions } from './Versions.tsx';
 import { WornPresets } from './WornPresets.tsx';
 
 const NO_OTHERS: readonly Id[] = [];
+
+/** Fields of content that leave room for the styles below them. */
+const FEW_FIELDS = 2;
+
+/** What a widget says; once somebody has opened it, it is open for the next one, too. */
+function ContentFold({ atFirst, children }: { atFirst: boolean; children: ReactNode }) {
+  const [open, setOpen] = useKeptChoice('content', atFirst);
+  return (
+    <details
+      open={open}
+      onToggle={({ currentTarget }) => currentTarget.open !== open && setOpen(currentTarget.open)}
+    >
+      <summary className="label-line mb-1 cursor-pointer">Content</summary>
+      <Lock unless="content">{children}</Lock>
+    </details>
+  );
+}
 
 interface Props {
   subject: Subject;
@@ -189,12 +207,9 @@ function BenchPanel({
                   )}
                   {node.kind === 'section' && mayGuide && <KeepSection section={node} />}
                   {node.kind === 'widget' && element && Object.keys(element.content).length > 0 && (
-                    <details open={!may || Object.keys(element.content).length <= 2}>
-                      <summary className="label-line mb-1 cursor-pointer">Content</summary>
-                      <Lock unless="content">
-                        <ContentFields site={site} widget={node} askedForWords={askedForWords} />
-                      </Lock>
-                    </details>
+                    <ContentFold atFirst={!may || Object.keys(element.content).length <= FEW_FIELDS}>
+                      <ContentFields site={site} widget={node} askedForWords={askedForWords} />
+                    </ContentFold>
                   )}
                 </section>
               )}

@@ -1,6 +1,6 @@
 import { groupBy, WIDGETS } from '@cove/core';
 import { Command } from 'cmdk';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useActsOffered } from '../acts/stationActs.tsx';
 import { useGo } from '../navigation/go.ts';
@@ -26,7 +26,8 @@ export function Palette({ onClose, onKeys }: { onClose(): void; onKeys(): void }
   const go = useGo();
   const [search, setSearch] = useState('');
   const guide = useMemo(() => guideEntries(site), [site]);
-  const things = useMemo(() => thingEntries(site, search), [site, search]);
+  const looked = useDeferredValue(search);
+  const things = useMemo(() => thingEntries(site, looked), [site, looked]);
   const actsOffered = useActsOffered();
   const [here] = useState(() => stationEntries(actsOffered()));
   const groups = groupBy([...here, ...guide, ...things], it => it.group);

@@ -1,13 +1,15 @@
 import {
   byOrder,
   ELEMENTS,
-  getRecord,
+  elementNamed,
   type Id,
   nameOf,
   PROPERTIES,
   pagesInOrder,
+  printContent,
   type Site,
   tokenPath,
+  type WidgetRecord,
 } from '@cove/core';
 import type { StationAct } from '../acts/stationActs.tsx';
 import { STATIONS } from '../stations/index.ts';
@@ -133,20 +135,42 @@ export function guideEntries(site: Site): Entry[] {
   ];
 }
 
-/** Sections and widgets whose words hold what is looked for, the first fifty. */
+/** Entries of things that are listed, at most. */
+const MOST_THINGS = 50;
+/** Characters of a long text that are shown before the words that were looked for. */
+const BEFORE = 24;
+
+/** A text from a little before the words that were found in it. */
+const from = (text: string, at: number): string => (at <= BEFORE ? text : `…${text.slice(at - BEFORE)}`);
+
+/** What of a widget’s content holds some words; null where nothing does. */
+function wordsFound(widget: WidgetRecord, words: string): string | null {
+  const { content } = elementNamed(widget.widget);
+  for (const [name, field] of Object.entries(content)) {
+    if (field.type !== 'plain' && field.type !== 'rich' && field.type !== 'cells') continue;
+    const text = printContent(field, widget.content[name] ?? null);
+    const at = text.toLowerCase().indexOf(words);
+    if (at >= 0) return from(text, at);
+  }
+  return null;
+}
+
+/** Sections by their names, and widgets by their names and whatever they say; the first fifty. */
 export function thingEntries(site: Site, search: string): Entry[] {
   const words = search.toLowerCase().trim();
   if (words.length < ENOUGH) return [];
   const found: Entry[] = [];
-  for (const map of [site.kinds.section, site.kinds.widget])
-    for (const id of map.keys()) {
-      if (found.length >= 50) return found;
-      const record = getRecord(site, id);
-      const label = nameOf(site, id);
-      if (!label.toLowerCase().includes(words)) continue;
-      found.push(
-        entry('On this site', id, label, record?.kind === 'widget' ? record.widget : 'section', go(id)),
-      );
-    }
+  const note = (id: Id, label: string, kind: string) =>
+    found.push(entry('On this site', id, label, kind, go(id)));
+  const isNamed = (id: Id) => nameOf(site, id).toLowerCase().includes(words);
+  for (const id of site.kinds.section.keys()) {
+    if (found.length >= MOST_THINGS) return found;
+    if (isNamed(id)) note(id, nameOf(site, id), 'section');
+  }
+  for (const [id, widget] of site.kinds.widget) {
+    if (found.length >= MOST_THINGS) return found;
+    const label = isNamed(id) ? nameOf(site, id) : wordsFound(widget, words);
+    if (label !== null) note(id, label, elementNamed(widget.widget).label.toLowerCase());
+  }
   return found;
 }

@@ -8,13 +8,13 @@ export function KeptChoices({ children }: { children: ReactNode }) {
   return <Choices value={choices}>{children}</Choices>;
 }
 
-/** A choice under a name, off at first. */
-export function useKeptChoice(name: string): [boolean, (on: boolean) => void] {
+/** A choice under a name, until it is made as it is at first. */
+export function useKeptChoice(name: string, atFirst = false): [boolean, (on: boolean) => void] {
   const kept = use(Choices);
-  const [on, setOn] = useState(() => kept?.get(name) ?? false);
+  const [on, setOn] = useState<boolean | null>(() => kept?.get(name) ?? null);
   const choose = (next: boolean) => {
     kept?.set(name, next);
     setOn(next);
   };
-  return [on, choose];
+  return [on ?? atFirst, choose];
 }
