@@ -37,6 +37,7 @@ import { PropertyList } from './PropertyList.tsx';
 import { Rebinds } from './Rebinds.tsx';
 import { ResetMenu } from './ResetMenu.tsx';
 import { type Resolved, resolveSubject, type Subject } from './subject.ts';
+import { TextContrast } from './TextContrast.tsx';
 import { TextOverPicture } from './TextOverPicture.tsx';
 import { TextStyleChoice } from './TextStyleChoice.tsx';
 import { OwnDeclarations, TypedCss } from './TypedCss.tsx';
@@ -247,6 +248,7 @@ function BenchPanel({
                 />
               )}
               <Lock unless={right}>
+                <TextContrast {...setting} />
                 <section aria-label="Set here" className="border-b border-hair px-3.5 py-2">
                   <h3 className="flex items-center gap-3 pb-1">
                     <span className="label-line mr-auto flex items-center gap-2">

@@ -1,18 +1,8 @@
-import {
-  failuresOf,
-  type Id,
-  nameOf,
-  printRatio,
-  type RoleContrast,
-  roleFixes,
-  roleIn,
-  type Site,
-} from '@cove/core';
+import { failuresOf, type Id, type RoleContrast } from '@cove/core';
 import { useMemo } from 'react';
-import { useCommit, useSession } from '../session/context.tsx';
+import { useSession } from '../session/context.tsx';
 import { useRestedSite } from '../session/useRestedSite.ts';
-import { Button } from '../ui/Button.tsx';
-import { useLocked } from '../ui/locked.ts';
+import { FailureLine } from './FailureLine.tsx';
 
 /** Failures that are told one by one; further ones are counted. */
 const MOST = 4;
@@ -49,31 +39,5 @@ export function GuardNote({ token }: { token: Id }) {
         </div>
       )}
     </div>
-  );
-}
-
-function FailureLine({ site, failure, fixable }: { site: Site; failure: RoleContrast; fixable: boolean }) {
-  const commit = useCommit();
-  const locked = useLocked();
-  const { scheme, role, on, ratio, wanted } = failure;
-  const label = (name: string) => roleIn(site, name)?.label ?? name;
-  const [fix] = useMemo(
-    () => (fixable && !locked ? roleFixes(site, scheme, role) : []),
-    [fixable, locked, site, scheme, role],
-  );
-  return (
-    <li className="text-small">
-      {label(role)} on {label(on).toLowerCase()} of {nameOf(site, scheme)}:{' '}
-      <span className="font-mono">{printRatio(ratio)}</span>, needs {wanted}.{' '}
-      {fix && (
-        <Button
-          kind="link"
-          className="h-auto! text-small"
-          onClick={() => commit(fix.edits, `Change a role of ${nameOf(site, scheme)}`)}
-        >
-          {fix.label}
-        </Button>
-      )}
-    </li>
   );
 }

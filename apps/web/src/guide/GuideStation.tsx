@@ -14,6 +14,7 @@ import { useSearchParams } from 'react-router';
 import { Bench } from '../bench/Bench.tsx';
 import type { ElementSubject, Subject } from '../bench/subject.ts';
 import { ScrollTogether } from '../canvas/scrollTogether.ts';
+import { ChangeEffect } from '../guard/ChangeEffect.tsx';
 import { Lock } from '../session/rights.tsx';
 import { useCalmSite } from '../session/useCalmSite.ts';
 import { Choice } from '../ui/Choice.tsx';
@@ -237,6 +238,7 @@ export function GuideStation() {
                 />
               </div>
             )}
+            <ChangeEffect />
           </section>
         ),
       }}

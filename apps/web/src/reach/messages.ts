@@ -8,6 +8,7 @@ import type {
   Problem,
   SchemeRecord,
   SiteRecord,
+  UnreadableText,
 } from '@cove/core';
 
 export interface ReachCount {
@@ -20,6 +21,12 @@ export interface UsePlace {
   page: Id;
 }
 
+/** What a change did, or would do: what looks different, and which words could be read before it and cannot after. */
+export interface Effect {
+  impact: Impact;
+  unreadable: readonly UnreadableText[];
+}
+
 /** What the worker is told of the site, and asked about it. */
 export type ToReach =
   | { type: 'all'; records: readonly SiteRecord[] }
@@ -28,6 +35,7 @@ export type ToReach =
   | { type: 'uses'; ask: number; id: Id }
   | { type: 'overrides'; ask: number; page: Id | null }
   | { type: 'impact'; ask: number; edits: readonly Edit[] }
+  | { type: 'effect'; ask: number; edits: readonly Edit[]; inverse: readonly Edit[] }
   | { type: 'plan'; ask: number; guide: GuideWish };
 
 /** A guide to be taken: a ready-made one by its id, or one with all its records; whole, or parts of it by id. */
@@ -50,5 +58,6 @@ export type FromReach =
   | { ask: number; uses: readonly UsePlace[] }
   | { ask: number; overrides: readonly Override[] }
   | { ask: number; impact: Impact }
+  | { ask: number; effect: Effect }
   | { ask: number; offer: GuideOffer }
   | { ask: number; problem: Problem };

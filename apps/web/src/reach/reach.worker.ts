@@ -1,5 +1,8 @@
 import {
+  applyChange,
+  compareSites,
   impactOf,
+  newlyUnreadable,
   overridesOf,
   planGuide,
   reachIndex,
@@ -26,6 +29,18 @@ async function offer(of: Site, { guide, face, parts }: GuideWish): Promise<Guide
     edits: takeGuide(of, plan, parts && new Set(parts)),
     parts: plan.parts,
     kept: plan.kept.length,
+  };
+}
+
+/** Of edits that are not made yet, or of those that were made and are taken back here to see what was there before. */
+function effectOf(now: Site, { ask, edits, inverse }: Extract<ToReach, { type: 'effect' }>): FromReach {
+  const isMade = inverse.length > 0;
+  const other = applyChange(now, { edits: isMade ? inverse : edits });
+  if (!other.ok) return { ask, problem: other.problem };
+  const [before, after] = isMade ? [other.value.site, now] : [now, other.value.site];
+  return {
+    ask,
+    effect: { impact: compareSites(before, after), unreadable: newlyUnreadable(before, after) },
   };
 }
 
@@ -58,6 +73,9 @@ addEventListener('message', ({ data }: MessageEvent<ToReach>) => {
       break;
     case 'plan':
       void offer(site, data.guide).then(made => answer({ ask: data.ask, offer: made }));
+      break;
+    case 'effect':
+      answer(effectOf(site, data));
       break;
     case 'impact': {
       const impact = impactOf(site, data.edits);

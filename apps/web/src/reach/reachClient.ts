@@ -10,7 +10,7 @@ import {
   type SiteRecord,
 } from '@cove/core';
 import type { SiteSession } from '../session/siteSession.ts';
-import type { FromReach, GuideOffer, GuideWish, ReachCount, ToReach, UsePlace } from './messages.ts';
+import type { Effect, FromReach, GuideOffer, GuideWish, ReachCount, ToReach, UsePlace } from './messages.ts';
 
 /** How long, in ms, edits are gathered before the worker is told; a drag makes many. */
 const REST = 120;
@@ -120,6 +120,14 @@ export class ReachClient {
         if ('offer' in answer) return answer.offer;
         throw new Error('the worker answered something else');
       },
+    );
+  }
+
+  /** What a change does, or did; null where that cannot be told any more, since somebody has gone on from it. */
+  effect(edits: readonly Edit[], inverse: readonly Edit[]): Promise<Effect | null> {
+    return this.ask(
+      ask => ({ type: 'effect', ask, edits, inverse }),
+      answer => ('effect' in answer ? answer.effect : null),
     );
   }
 

@@ -48,6 +48,8 @@ export interface SessionState {
   losses: readonly Loss[];
   /** What was typed into a field that went away before it could be kept, until it is read. */
   unkept: readonly Unkept[];
+  /** The last change that was made here, until it is taken back or another one follows. */
+  made: MadeHere | null;
   /** Others at the site. */
   people: readonly Presence[];
 }
@@ -58,6 +60,17 @@ export interface Unkept {
   /** The field they were typed into. */
   label: string;
   words: string;
+}
+
+/** A change as it is made: while it is only shown, or once it is kept. */
+export interface MadeHere {
+  /** Counts them. */
+  n: number;
+  /** Words of the step; null while it is only shown. */
+  label: string | null;
+  edits: readonly Edit[];
+  /** What takes it back, once it is kept. */
+  inverse: readonly Edit[];
 }
 
 /** What is told after each step: the site, and the ids that it touched; null when anything may have changed. */
@@ -135,6 +148,7 @@ export class SiteSession {
       redoLabel: null,
       losses: [],
       unkept: [],
+      made: null,
       people: [],
     }));
     this.others = new Others(options.tab, people => this.store.setState({ people }));
@@ -262,6 +276,9 @@ export class SiteSession {
   /** Shows edits without keeping them, while something is dragged. Nothing is sent until `commit`. */
   show(edits: readonly Edit[] | null): void {
     const before = this.preview;
+    // What was kept stays told of where there is nothing more to show.
+    if (edits || this.store.getState().made?.label === null)
+      this.note(edits && { label: null, edits, inverse: [] });
     if (!before) this.previewBase = this.confirmedSeq;
     const base = this.draft.site;
     this.preview = edits && lacking(this.rights, edits, base) === undefined ? edits : null;
@@ -292,9 +309,21 @@ export class SiteSession {
     const seen = since ?? this.seenAt ?? (shown ? this.previewBase : this.confirmedSeq);
     const change = this.newChange(edits, seen);
     this.history.made(change.id, applied.value.inverse, label);
+    this.note({ label, edits, inverse: applied.value.inverse });
     this.publish(applied.value.site, new Set([...touchedBy(shown ?? []), ...applied.value.after.keys()]));
     void this.sender.send();
     return { ok: true, value: applied.value.site };
+  }
+
+  private notedSoFar = 0;
+
+  private note(made: Omit<MadeHere, 'n'> | null): void {
+    this.store.setState({ made: made && { n: ++this.notedSoFar, ...made } });
+  }
+
+  /** Lets go of what is known of the last change. */
+  forgetMade(): void {
+    this.note(null);
   }
 
   /** The number of the last change that was seen when what is committed now was begun; null where that is the last one. */
@@ -359,6 +388,7 @@ export class SiteSession {
     const step = this.history[direction].pop();
     if (!step) return;
     this.preview = null;
+    this.note(null);
     const base = this.draft.site;
     const { edits, skipped } = this.history.applicable(step, id => getRecord(base, id));
     const lacks = lacking(this.rights, edits, base);

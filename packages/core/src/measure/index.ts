@@ -26,5 +26,7 @@ export {
   worstContrast,
 } from './overPicture.ts';
 export { type Override, overridesOf } from './overrides.ts';
+export { type Filled, Paints, type TextContrast } from './paints.ts';
 export { type Picture, type PictureBehind, pictureAt, pictureBehind } from './pictureBehind.ts';
 export { type RasterIcon, rasterIcons } from './rasterIcons.ts';
+export { type ColorOffer, readableColors } from './readableColors.ts';

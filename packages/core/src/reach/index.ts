@@ -2,3 +2,10 @@ export { type Aspect, compareSites, type Impact, impactOf, type PageImpact } fro
 export { type Mention, mentionsOf, usersOf } from './mentions.ts';
 export { type Reach, type ReachIndex, reachIndex, reachOf, type Use, usesOf } from './reach.ts';
 export { type Standing, standingsOf } from './standing.ts';
+export {
+  newlyUnreadable,
+  textContrast,
+  textsOnFill,
+  type UnreadableText,
+  unreadableTexts,
+} from './unreadable.ts';

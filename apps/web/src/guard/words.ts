@@ -1,0 +1,21 @@
+import type { Impact } from '@cove/core';
+
+const counted = (n: number, word: string) => `${n.toLocaleString('en')} ${word}${n === 1 ? '' : 's'}`;
+
+/** What is said of a change of the guide. */
+export const WORDS = {
+  region: 'Effect of the last change',
+  shown: 'This change',
+  working: 'working out what it changes…',
+  impact: ({ nodes, pages }: Impact, isMade: boolean): string =>
+    nodes === 0
+      ? `nothing on the pages ${isMade ? 'looks' : 'would look'} different.`
+      : `${counted(nodes, 'item')} on ${counted(pages.length, 'page')} ${isMade ? (nodes === 1 ? 'looks' : 'look') : 'would look'} different.`,
+  roles: (n: number) => `${counted(n, 'role')} below the required contrast`,
+  texts: (n: number) => `${counted(n, 'text')} on pages can no longer be read`,
+  textsWould: (n: number) => `${counted(n, 'text')} on pages could no longer be read`,
+  more: (n: number) => `and ${n.toLocaleString('en')} more`,
+  needs: (wanted: number) => `needs ${wanted}`,
+  undo: 'Undo this change',
+  dismiss: 'Dismiss',
+} as const;

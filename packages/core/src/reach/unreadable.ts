@@ -1,0 +1,82 @@
+import { childScope, type Scope } from '../cascade/index.ts';
+import { type Filled, Paints, type TextContrast } from '../measure/paints.ts';
+import { getRecord, type Id, isNode, nodesUnder, type Site } from '../site/index.ts';
+import type { Width } from '../slots/index.ts';
+import { partNames } from '../widgets/index.ts';
+import { standingsOf } from './standing.ts';
+import { structureOf } from './structure.ts';
+
+/** A thing whose words cannot be read where they stand, by the first part of it that shows such words. */
+export interface UnreadableText extends Pick<TextContrast, 'ratio' | 'wanted'> {
+  node: Id;
+  part: string;
+  /** A page on which they stand; those in a shared header stand on others, too. */
+  page: Id;
+}
+
+const lists = new WeakMap<Site, readonly UnreadableText[]>();
+
+/** Every text of a site that cannot be read as it is stacked on wide screens, each once, at the first page it stands on. */
+export function unreadableTexts(site: Site): readonly UnreadableText[] {
+  const known = lists.get(site);
+  if (known) return known;
+  const paints = paintsOf(site, 'wide');
+  const found = new Map<Id, UnreadableText>();
+  for (const { node, page, scope } of standingsOf(site)) {
+    if (!node) continue;
+    for (const part of partNames(scope.element)) {
+      const text = paints.textOf(scope, part);
+      if (!text || text.ratio >= text.wanted) continue;
+      if (!found.has(node.id))
+        found.set(node.id, { node: node.id, part, page, ratio: text.ratio, wanted: text.wanted });
+      break;
+    }
+  }
+  const list = [...found.values()].sort((a, b) => a.ratio / a.wanted - b.ratio / b.wanted);
+  lists.set(site, list);
+  return list;
+}
+
+const paintsOf = (site: Site, width: Width): Paints => {
+  const structure = structureOf(site);
+  return new Paints(site, width, (scope, part) => structure.contributionsTo(scope, part));
+};
+
+/** How well the words of a part can be read where it stands; null where it shows none, or over a picture. */
+export const textContrast = (site: Site, scope: Scope, part: string, width: Width): TextContrast | null =>
+  paintsOf(site, width).textOf(scope, part);
+
+/** Things on a fill that are looked at, at most. */
+const MOST_ON_FILL = 300;
+
+/** Texts that stand directly on the fill of a part, the worst first; each with what shows it. */
+export function textsOnFill(
+  site: Site,
+  fill: Filled,
+  width: Width,
+): (TextContrast & { node: Id; part: string })[] {
+  const paints = paintsOf(site, width);
+  const found: (TextContrast & { node: Id; part: string })[] = [];
+  let looked = 0;
+  const visit = (scope: Scope) => {
+    if (!scope.node || ++looked > MOST_ON_FILL) return;
+    for (const part of partNames(scope.element)) {
+      const text = paints.textOf(scope, part);
+      if (!text || text.filledBy?.part !== fill.part || text.filledBy.scope !== fill.scope) continue;
+      found.push({ ...text, node: scope.node.id, part });
+      break;
+    }
+    for (const id of nodesUnder(site, scope.node.id)) {
+      const node = getRecord(site, id);
+      if (isNode(node)) visit(childScope(scope, node));
+    }
+  };
+  visit(fill.scope);
+  return found.sort((a, b) => a.ratio / a.wanted - b.ratio / b.wanted);
+}
+
+/** Texts that can be read on the earlier site and cannot on the later one, the worst first. */
+export function newlyUnreadable(before: Site, after: Site): UnreadableText[] {
+  const old = new Set(unreadableTexts(before).map(it => it.node));
+  return unreadableTexts(after).filter(it => !old.has(it.node));
+}
