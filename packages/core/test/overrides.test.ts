@@ -5,11 +5,13 @@ import {
   carryLook,
   hiddenFrom,
   hideFrom,
+  keepsLook,
   type Promotion,
   promote,
   promoteToToken,
   RANGES,
   resetOverrides,
+  siblingsFor,
 } from '../src/commands/index.ts';
 import { overridesOf } from '../src/measure/index.ts';
 import type { Facet, PropertyName } from '../src/properties/index.ts';
@@ -141,6 +143,52 @@ describe('a value that is promoted', () => {
     expect(widget(done, 'a').styles['box/paddingTop']).toEqual({ type: 'token', token });
     expect(css(done, 'a', 'paddingTop')).toBe('9px');
     expect(promoteToToken(site, 'a', 'box:hover/color', { group: 'Brand', name: 'X' }).ok).toBe(false);
+  });
+  it('takes those along that carry the very same, and look as they do by the rule alone', () => {
+    const same = after(site, [
+      {
+        op: 'set',
+        id: 'c',
+        path: ['styles', 'box/paddingTop'],
+        value: widget(site, 'a').styles['box/paddingTop'],
+      },
+      {
+        op: 'set',
+        id: 'd',
+        path: ['styles', 'box/paddingTop'],
+        value: widget(site, 'a').styles['box/paddingTop'],
+      },
+    ]);
+    const slots = ['box/paddingTop'];
+    // b has another value; the others have this one.
+    expect(siblingsFor(same, 'a', slots, every).sort()).toEqual(['c', 'd']);
+    const done = after(same, must(promote(same, 'a', slots, every, ['c', 'd'])));
+    for (const id of ['a', 'c', 'd']) {
+      expect(widget(done, id).styles['box/paddingTop']).toBeUndefined();
+      expect(css(done, id, 'paddingTop')).toBe('9px');
+    }
+    // c stands where the rule does not hold, so it would look another.
+    const onDay: Promotion = { type: 'default', place: { type: 'scheme', scheme: 'day' } };
+    expect(siblingsFor(same, 'a', slots, onDay)).toEqual(['d']);
+    expect(siblingsFor(site, 'a', slots, every)).toEqual([]);
+  });
+  it('leaves the thing as it looks, or is not offered', () => {
+    const slots = ['box/paddingTop'];
+    const edits = must(promote(site, 'a', slots, every));
+    expect(keepsLook(site, 'a', slots, edits)).toBe(true);
+    const variant: Promotion = { type: 'variant', variant: 'outlined', place: null };
+    expect(keepsLook(site, 'a', slots, must(promote(site, 'a', slots, variant)))).toBe(true);
+    // A variant that says it already hides the default of all.
+    const hidden = after(site, must(promote(site, 'a', slots, variant)));
+    const again = after(hidden, [
+      {
+        op: 'set',
+        id: 'a',
+        path: ['styles', 'box/paddingTop'],
+        value: { type: 'dimension', value: { value: 31, unit: 'px' } },
+      },
+    ]);
+    expect(keepsLook(again, 'a', slots, must(promote(again, 'a', slots, every)))).toBe(false);
   });
   it('is refused where nothing of it is left', () => {
     expect(promote(site, 'c', ['box/paddingTop'], every).ok).toBe(false);

@@ -36,6 +36,7 @@ import { Promote } from './Promote.tsx';
 import { PropertyList } from './PropertyList.tsx';
 import { Rebinds } from './Rebinds.tsx';
 import { ResetMenu } from './ResetMenu.tsx';
+import { SharedNote } from './SharedNote.tsx';
 import { type Resolved, resolveSubject, type Subject } from './subject.ts';
 import { TextContrast } from './TextContrast.tsx';
 import { TextOverPicture } from './TextOverPicture.tsx';
@@ -189,6 +190,7 @@ function BenchPanel({
             </Lock>
           ) : (
             <>
+              {subject.type === 'node' && scope && <SharedNote site={site} scope={scope} />}
               {subject.type === 'node' && isNode(node) && (
                 <section className="grid gap-3 border-b border-hair px-3.5 py-3">
                   <Lock unless="choice">

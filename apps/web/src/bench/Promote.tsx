@@ -1,7 +1,9 @@
 import {
   canBeToken,
   type Edit,
+  type Id,
   type NodeRecord,
+  type Promotion,
   parseSlot,
   promote,
   promoteToToken,
@@ -14,13 +16,15 @@ import {
   tokenTypesOf,
 } from '@cove/core';
 import { Popover } from 'radix-ui';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { ImpactNote } from '../reach/ImpactNote.tsx';
-import { useCommit } from '../session/context.tsx';
+import { reachClientOf } from '../reach/reachClient.ts';
+import { useCommit, useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Floating } from '../ui/Floating.tsx';
 import { Select } from '../ui/Select.tsx';
+import { Tick } from '../ui/Tick.tsx';
 import { type Choice, promotionsOf } from './promotions.ts';
 
 /** Makes a rule, a preset's part or a token of values that are set here by hand; what that would alter is told first. */
@@ -48,6 +52,50 @@ export function Promote({
   );
 }
 
+const NOBODY: readonly Id[] = [];
+
+/** What values can become, with others that could follow it. */
+interface Offered extends Choice {
+  siblings: readonly Id[];
+}
+
+/** Promotions that leave the thing as it looks; null until that is worked out. */
+function useOffered(
+  site: Site,
+  scope: Scope,
+  node: NodeRecord,
+  slots: readonly Slot[],
+): readonly Offered[] | null {
+  const session = useSession();
+  const asked = slots.join(' ');
+  const [offered, setOffered] = useState<readonly Offered[] | null>(null);
+  useEffect(() => {
+    let isOver = false;
+    const slots = asked.split(' ');
+    const all = promotionsOf(site, scope, node);
+    const rules = all.flatMap(({ to }) => (isPromotion(to) ? [to] : []));
+    void reachClientOf(session)
+      .promotions(node.id, slots, rules)
+      .then(outlooks => {
+        if (isOver) return;
+        const known = new Map(rules.map((it, i) => [it, outlooks[i] ?? null]));
+        setOffered(
+          all.flatMap((choice): Offered[] => {
+            if (!isPromotion(choice.to)) return [{ ...choice, siblings: NOBODY }];
+            const outlook = known.get(choice.to);
+            return outlook ? [{ ...choice, siblings: outlook.siblings }] : [];
+          }),
+        );
+      });
+    return () => {
+      isOver = true;
+    };
+  }, [session, site, scope, node, asked]);
+  return offered;
+}
+
+const isPromotion = (to: Choice['to']): to is Promotion => to !== 'token' && to.type !== 'newVariant';
+
 const labelOf = (slot: Slot): string => {
   const property = parseSlot(slot)?.property;
   return property && property !== 'textStyle' ? propertyOf(property).label : 'Text style';
@@ -70,18 +118,22 @@ function Panel({
   const [slot] = slots;
   const single = slots.length === 1 && slot !== undefined ? slot : null;
   const value = single === null ? undefined : node.styles[single];
-  const choices: readonly Choice[] = useMemo(
+  const offered = useOffered(site, scope, node, slots);
+  const choices: readonly Offered[] = useMemo(
     () => [
-      ...promotionsOf(site, scope, node),
-      ...(value && canBeToken(value) ? [{ label: 'A token of the guide', to: 'token' } as const] : []),
+      ...(offered ?? []),
+      ...(value && canBeToken(value)
+        ? [{ label: 'A token of the guide', to: 'token', siblings: [] } as const]
+        : []),
     ],
-    [site, scope, node, value],
+    [offered, value],
   );
   const [chosen, setChosen] = useState(0);
+  const [withSiblings, setWithSiblings] = useState(true);
   const [name, setName] = useState(single === null ? '' : labelOf(single));
   const groups = useMemo(() => groupsFor(site, single), [site, single]);
   const [group, setGroup] = useState(groups[0] ?? 'Own');
-  const to = choices[chosen]?.to ?? 'token';
+  const { to = 'token', siblings = NOBODY } = choices[chosen] ?? {};
   const newAxis = to !== 'token' && to.type === 'newVariant' ? to.axis : null;
   const made = useMemo((): Result<Edit[]> => {
     const called = name.trim() || 'Unnamed';
@@ -89,10 +141,10 @@ function Panel({
       const variant = promoteToVariant(site, node.id, slots, to.axis, called);
       return variant.ok ? { ok: true, value: variant.value.edits } : variant;
     }
-    if (to !== 'token') return promote(site, node.id, slots, to);
+    if (to !== 'token') return promote(site, node.id, slots, to, withSiblings ? siblings : NOBODY);
     const token = promoteToToken(site, node.id, single ?? '', { group, name: called });
     return token.ok ? { ok: true, value: token.value.edits } : token;
-  }, [site, node, slots, to, single, group, name]);
+  }, [site, node, slots, to, siblings, withSiblings, single, group, name]);
   const finish = () => {
     if (!made.ok) toast.error(made.problem.message);
     else if (
@@ -103,6 +155,12 @@ function Panel({
     )
       onDone();
   };
+  if (offered === null)
+    return (
+      <p role="status" className="text-muted">
+        Working out where it can go…
+      </p>
+    );
   return (
     <div className="grid gap-2.5">
       <p className="text-muted">
@@ -134,6 +192,13 @@ function Panel({
             />
           )}
         </div>
+      )}
+      {siblings.length > 0 && (
+        <Tick checked={withSiblings} onChange={setWithSiblings}>
+          {siblings.length === 1
+            ? 'The other one with the same values follows it, too'
+            : `The ${siblings.length} others with the same values follow it, too`}
+        </Tick>
       )}
       <div className="min-h-24">
         {made.ok ? (

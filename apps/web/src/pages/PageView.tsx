@@ -12,6 +12,7 @@ import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useStore } from 'zustand';
 import { useStationActs } from '../acts/stationActs.tsx';
+import { ChangeEffect } from '../guard/ChangeEffect.tsx';
 import { Canvas } from '../onPage/Canvas.tsx';
 import type { Selection } from '../onPage/useSelection.ts';
 import { useMay } from '../session/rights.tsx';
@@ -183,6 +184,7 @@ export function PageView({
           <TablePanel site={site} table={table} />
         </Suspense>
       )}
+      <ChangeEffect />
     </section>
   );
 }

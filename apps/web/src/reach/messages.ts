@@ -6,8 +6,10 @@ import type {
   Impact,
   Override,
   Problem,
+  Promotion,
   SchemeRecord,
   SiteRecord,
+  Slot,
   UnreadableText,
 } from '@cove/core';
 
@@ -19,6 +21,11 @@ export interface ReachCount {
 export interface UsePlace {
   node: Id | null;
   page: Id;
+}
+
+/** What comes of a promotion that leaves the thing as it looks: others that carry the same could follow, too. */
+export interface PromotionOutlook {
+  siblings: readonly Id[];
 }
 
 /** What a change did, or would do: what looks different, and which words could be read before it and cannot after. */
@@ -36,6 +43,7 @@ export type ToReach =
   | { type: 'overrides'; ask: number; page: Id | null }
   | { type: 'impact'; ask: number; edits: readonly Edit[] }
   | { type: 'effect'; ask: number; edits: readonly Edit[]; inverse: readonly Edit[] }
+  | { type: 'promotions'; ask: number; id: Id; slots: readonly Slot[]; to: readonly Promotion[] }
   | { type: 'plan'; ask: number; guide: GuideWish };
 
 /** A guide to be taken: a ready-made one by its id, or one with all its records; whole, or parts of it by id. */
@@ -59,5 +67,6 @@ export type FromReach =
   | { ask: number; overrides: readonly Override[] }
   | { ask: number; impact: Impact }
   | { ask: number; effect: Effect }
+  | { ask: number; promotions: readonly (PromotionOutlook | null)[] }
   | { ask: number; offer: GuideOffer }
   | { ask: number; problem: Problem };

@@ -2,11 +2,14 @@ import {
   applyChange,
   compareSites,
   impactOf,
+  keepsLook,
   newlyUnreadable,
   overridesOf,
   planGuide,
+  promote,
   reachIndex,
   type Site,
+  siblingsFor,
   siteOf,
   takeGuide,
   usesOf,
@@ -77,6 +80,19 @@ addEventListener('message', ({ data }: MessageEvent<ToReach>) => {
     case 'effect':
       answer(effectOf(site, data));
       break;
+    case 'promotions': {
+      const now = site;
+      const { id, slots, to } = data;
+      answer({
+        ask: data.ask,
+        promotions: to.map(it => {
+          const made = promote(now, id, slots, it);
+          if (!made.ok || !keepsLook(now, id, slots, made.value)) return null;
+          return { siblings: siblingsFor(now, id, slots, it) };
+        }),
+      });
+      break;
+    }
     case 'impact': {
       const impact = impactOf(site, data.edits);
       answer(

@@ -5,12 +5,23 @@ import {
   type Id,
   type Impact,
   type Override,
+  type Promotion,
   type Result,
   type Site,
   type SiteRecord,
+  type Slot,
 } from '@cove/core';
 import type { SiteSession } from '../session/siteSession.ts';
-import type { Effect, FromReach, GuideOffer, GuideWish, ReachCount, ToReach, UsePlace } from './messages.ts';
+import type {
+  Effect,
+  FromReach,
+  GuideOffer,
+  GuideWish,
+  PromotionOutlook,
+  ReachCount,
+  ToReach,
+  UsePlace,
+} from './messages.ts';
 
 /** How long, in ms, edits are gathered before the worker is told; a drag makes many. */
 const REST = 120;
@@ -128,6 +139,18 @@ export class ReachClient {
     return this.ask(
       ask => ({ type: 'effect', ask, edits, inverse }),
       answer => ('effect' in answer ? answer.effect : null),
+    );
+  }
+
+  /** What comes of each of some promotions; null for one that would change the thing itself. */
+  promotions(
+    id: Id,
+    slots: readonly Slot[],
+    to: readonly Promotion[],
+  ): Promise<readonly (PromotionOutlook | null)[]> {
+    return this.ask(
+      ask => ({ type: 'promotions', ask, id, slots, to }),
+      answer => ('promotions' in answer ? answer.promotions : []),
     );
   }
 

@@ -1,20 +1,25 @@
+import { computedStyles, nodeScope } from '../../cascade/index.ts';
 import { isPresetKind } from '../../properties/index.ts';
 import { fail, ok, type Result } from '../../result/index.ts';
 import {
+  applyChange,
   type Edit,
   editOf,
   elementOfNode,
   getRecord,
   type Id,
   isNode,
+  locationOf,
   type NodeRecord,
   type Place,
   putRecord,
   type Site,
+  settingsOf,
+  stableText,
 } from '../../site/index.ts';
-import { parseSlot, printSlot, type Slot } from '../../slots/index.ts';
+import { parseSlot, printSlot, type Slot, type State, type Width } from '../../slots/index.ts';
 import { isLoose, type LiteralType, tokenTypeOf, type Value } from '../../values/index.ts';
-import { partOf } from '../../widgets/index.ts';
+import { partNames, partOf } from '../../widgets/index.ts';
 import { type StyleTarget, setSlots } from '../styles/styles.ts';
 import { addToken } from '../tokens/tokens.ts';
 import { addVariant, duplicateVariant, nameFor } from './variants.ts';
@@ -59,8 +64,17 @@ export function stylesByKind(node: NodeRecord, slots: readonly Slot[]): Record<S
   return styles;
 }
 
-/** Values set on one thing become a rule of the guide, and are set on it no longer: it follows the rule from then on. */
-export function promote(site: Site, id: Id, slots: readonly Slot[], to: Promotion): Result<Edit[]> {
+/**
+ * Values set on one thing become a rule of the guide, and are set on it no longer: it follows the rule from then on. So do
+ * others that carry the same, where that is wanted.
+ */
+export function promote(
+  site: Site,
+  id: Id,
+  slots: readonly Slot[],
+  to: Promotion,
+  also: readonly Id[] = [],
+): Result<Edit[]> {
   const node = getRecord(site, id);
   if (!isNode(node)) return gone(id);
   const own = slots.filter(
@@ -75,7 +89,73 @@ export function promote(site: Site, id: Id, slots: readonly Slot[], to: Promotio
       ? stylesByKind(node, own)
       : Object.fromEntries(own.flatMap(slot => (node.styles[slot] ? [[slot, node.styles[slot]]] : [])));
   const rule = setSlots(site, target, values);
-  return ok([...rule, ...own.map((slot): Edit => editOf(node).unsetIn('styles', slot))]);
+  const followers = [id, ...also].flatMap(it => {
+    const record = getRecord(site, it);
+    return isNode(record) ? [record] : [];
+  });
+  return ok([
+    ...rule,
+    ...followers.flatMap(it => own.map((slot): Edit => editOf(it).unsetIn('styles', slot))),
+  ]);
+}
+
+/** What a thing looks like where it stands, at rest and in the situations of some slots, as CSS by part and property. */
+function looksOf(site: Site, id: Id, slots: readonly Slot[]): string {
+  const place = locationOf(site, id);
+  // What pages share is looked at on the home page.
+  const page = place?.station === 'pages' ? (place.page ?? settingsOf(site).home) : null;
+  const scope = page === null ? null : nodeScope(site, page, id);
+  if (!scope) return '';
+  const situations = new Map<string, { state: State; width: Width }>([
+    ['', { state: 'rest', width: 'wide' }],
+    ...slots.flatMap(slot => {
+      const it = parseSlot(slot);
+      return it ? [[`${it.state} ${it.width}`, { state: it.state, width: it.width }] as const] : [];
+    }),
+  ]);
+  return partNames(scope.element)
+    .flatMap(part =>
+      [...situations.values()].flatMap(({ state, width }) =>
+        [...computedStyles(site, scope, part, ['rest', state], width)]
+          .map(([property, css]) => `${part} ${state} ${width} ${property} ${css}`)
+          .sort(),
+      ),
+    )
+    .join('\n');
+}
+
+/** Whether a promotion leaves the thing itself as it looks: a rule that something stronger hides would not. */
+export function keepsLook(site: Site, id: Id, slots: readonly Slot[], edits: readonly Edit[]): boolean {
+  const applied = applyChange(site, { edits });
+  return applied.ok && looksOf(site, id, slots) === looksOf(applied.value.site, id, slots);
+}
+
+/** Others of the same element on which the very same values are set, and which would look as they do by the rule alone. */
+export function siblingsFor(site: Site, id: Id, slots: readonly Slot[], to: Promotion): Id[] {
+  const node = getRecord(site, id);
+  if (!isNode(node)) return [];
+  const own = slots.filter(slot => Object.hasOwn(node.styles, slot));
+  const alike = [...site.kinds.section.values(), ...site.kinds.widget.values()].filter(
+    it =>
+      it.id !== id &&
+      elementOfNode(it) === elementOfNode(node) &&
+      own.every(slot => it.styles[slot] && stableText(it.styles[slot]) === stableText(node.styles[slot])),
+  );
+  const rule = promote(site, id, slots, to);
+  if (own.length === 0 || alike.length === 0 || !rule.ok) return [];
+  const applied = applyChange(site, { edits: rule.value });
+  if (!applied.ok) return [];
+  const ruled = applied.value.site;
+  return alike
+    .filter(it =>
+      keepsLook(
+        ruled,
+        it.id,
+        slots,
+        own.map((slot): Edit => editOf(it).unsetIn('styles', slot)),
+      ),
+    )
+    .map(it => it.id);
 }
 
 /**
