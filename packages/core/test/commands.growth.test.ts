@@ -10,6 +10,7 @@ import {
   addPage,
   addPasted,
   addPreset,
+  addPresetSet,
   addRamp,
   addRole,
   addRows,
@@ -98,6 +99,7 @@ import {
   placeFor,
   placesAt,
   placeWear,
+  presetOfRule,
   promote,
   promoteToToken,
   promoteToVariant,
@@ -134,8 +136,10 @@ import {
   setCounterpart,
   setDefaultScheme,
   setEntrance,
+  setFluidRange,
   setHome,
   setNote,
+  setSideMargin,
   setSlot,
   setSlots,
   setTyped,
@@ -315,6 +319,20 @@ const COMMANDS: Record<string, (site: Site) => unknown> = {
   unpinPicture: site => unpinPicture(noteOf(site), sample('asset').id),
   addPasted: site => addPasted(site, must(pasteSwatches('#123\n#456')), 'Grown'),
   addPreset: site => addPreset(site, 'New'),
+  addPresetSet: site =>
+    addPresetSet(site, {
+      name: 'Grown',
+      kind: 'box',
+      properties: ['color'],
+      tokens: [...site.kinds.token.values()]
+        .filter(it => it.type === 'color')
+        .slice(0, 3)
+        .map(it => it.id),
+    }),
+  presetOfRule: site => presetOfRule(site, 'default-button', 'New'),
+  setFluidRange: site => setFluidRange(site, { from: 400, to: 1200 }),
+  setSideMargin: site =>
+    setSideMargin(site, 'narrow', { type: 'dimension', value: { value: 1, unit: 'rem' } }),
   addRamp: site => addRamp(site, 't0', 9),
   addRole: site => addRole(site, 'New', 'text', 'surface'),
   addSection: site => addSection(site, 'wide', 1),

@@ -32,6 +32,7 @@ import { foundProperties } from './held.ts';
 import { KeepSection } from './KeepSection.tsx';
 import { Knots } from './Knots.tsx';
 import { NodeChoices } from './NodeChoices.tsx';
+import { PresetOfRule } from './PresetOfRule.tsx';
 import { Promote } from './Promote.tsx';
 import { PropertyList } from './PropertyList.tsx';
 import { Rebinds } from './Rebinds.tsx';
@@ -74,12 +75,22 @@ interface Props {
   /** The way down to the subject, which can be climbed. */
   path: readonly PathStep[];
   onBox?(box: Row['box'] | null): void;
+  /** Opens a preset beside what wears it. */
+  onPreset?: ((preset: Id) => void) | undefined;
   /** How often words were asked to be edited; the editor takes the focus each time. */
   askedForWords?: number;
 }
 
 /** The panel where the selected thing's styles are set: what is set here, what its presets say, what the guide says. */
-export function Bench({ subject, onSubject, others = NO_OTHERS, path, onBox, askedForWords = 0 }: Props) {
+export function Bench({
+  subject,
+  onSubject,
+  others = NO_OTHERS,
+  path,
+  onBox,
+  onPreset,
+  askedForWords = 0,
+}: Props) {
   const site = useSite();
   const resolved = useMemo(() => resolveSubject(site, subject), [site, subject]);
   if (!resolved) return <p className="p-4 text-muted">What was selected is no longer there.</p>;
@@ -92,6 +103,7 @@ export function Bench({ subject, onSubject, others = NO_OTHERS, path, onBox, ask
         resolved={resolved}
         onSubject={onSubject}
         path={path}
+        onPreset={onPreset}
         askedForWords={askedForWords}
         {...(onBox && { onBox })}
       />
@@ -106,6 +118,7 @@ function BenchPanel({
   onSubject,
   path,
   onBox,
+  onPreset,
   askedForWords = 0,
 }: Props & { site: Site; resolved: Resolved }) {
   const [params] = useSearchParams();
@@ -257,6 +270,9 @@ function BenchPanel({
                       Set here
                       {subject.type === 'node' && <Knots count={knots} />}
                     </span>
+                    {subject.type === 'element' && may && node && knots > 0 && (
+                      <PresetOfRule site={site} rule={record} />
+                    )}
                     {subject.type === 'element' && element && may && (
                       <ResetMenu
                         site={site}
@@ -304,7 +320,7 @@ function BenchPanel({
                 {subject.type === 'node' && isNode(node) && (
                   <section aria-label="From presets" className="border-b border-hair px-3.5 py-3">
                     <h3 className="label-line pb-1">From presets</h3>
-                    <WornPresets site={site} node={node} />
+                    <WornPresets site={site} node={node} onPreset={onPreset} />
                     <PropertyList {...setting} list={held.presets} />
                   </section>
                 )}

@@ -39,7 +39,16 @@ function WornRow({ id, children }: { id: Id; children: ReactNode }) {
 }
 
 /** The presets a thing wears, in order: switched, opened, moved, taken off; and a new one from what is set here. */
-export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
+export function WornPresets({
+  site,
+  node,
+  onPreset,
+}: {
+  site: Site;
+  node: NodeRecord;
+  /** Opens a preset where one is; left out, it is opened in the guide. */
+  onPreset: ((preset: Id) => void) | undefined;
+}) {
   const commit = useCommit();
   const go = useGo();
   const mayChoose = useMay('choice');
@@ -75,7 +84,7 @@ export function WornPresets({ site, node }: { site: Site; node: NodeRecord }) {
                   <button
                     type="button"
                     className={`mr-auto truncate text-left font-semibold hover:text-teal hover:underline ${on ? '' : 'text-muted line-through'}`}
-                    onClick={() => go(preset)}
+                    onClick={() => (onPreset && mayMake ? onPreset(preset) : go(preset))}
                   >
                     {nameOf(preset)}
                   </button>

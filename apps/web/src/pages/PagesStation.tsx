@@ -4,7 +4,10 @@ import {
   getRecord,
   type Id,
   isNode,
+  nameOf,
   type PropertyRow,
+  parseSlot,
+  presetStyles,
   type Site,
   settingsOf,
   viewportOf,
@@ -24,6 +27,14 @@ import { useActs } from './useActs.ts';
 const SectionLibrary = lazy(async () => ({
   default: (await import('./SectionLibrary.tsx')).SectionLibrary,
 }));
+
+const PresetPanel = lazy(async () => ({ default: (await import('../guide/PresetPanel.tsx')).PresetPanel }));
+
+/** The kind of part that a preset says something of first. */
+const firstKindOf = (site: Site, preset: Id): string => {
+  const [slot = ''] = Object.keys(presetStyles(site, preset).styles);
+  return parseSlot(slot)?.part ?? 'box';
+};
 
 /** The pages: their list and outline at the left, the page in the middle, the bench at the right. */
 export function PagesStation() {
@@ -67,13 +78,15 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
     return () => window.removeEventListener('keydown', listen);
   }, [nodes]);
 
-  const subject: Subject | null = picked && {
-    type: 'node',
-    page,
-    node: picked.node,
-    part: picked.part,
-    ...situation,
-  };
+  // A preset that is worn is edited beside what wears it, until something else is selected.
+  const [openPreset, setOpenPreset] = useState<{ preset: Id; of: Id; part: string } | null>(null);
+  const preset =
+    openPreset && openPreset.of === picked?.node && site.kinds.preset.has(openPreset.preset)
+      ? openPreset
+      : null;
+  const subject: Subject | null = preset
+    ? { type: 'preset', preset: preset.preset, part: preset.part, ...situation }
+    : picked && { type: 'node', page, node: picked.node, part: picked.part, ...situation };
   const path = useMemo(() => {
     const steps: { id: string; label: string; onSelect?: () => void }[] = [];
     let at = picked ? getRecord(site, picked.node) : undefined;
@@ -82,10 +95,13 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
       steps.unshift({
         id,
         label: at.kind === 'section' ? at.name : elementOfNode(at).label,
-        ...(id !== picked?.node && { onSelect: () => pickNode(id) }),
+        ...(id !== picked?.node
+          ? { onSelect: () => pickNode(id) }
+          : preset && { onSelect: () => setOpenPreset(null) }),
       });
       at = getRecord(site, at.at.parent);
     }
+    if (preset) steps.push({ id: preset.preset, label: nameOf(site, preset.preset) });
     return [
       {
         id: page,
@@ -94,7 +110,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
       },
       ...steps,
     ];
-  }, [site, page, picked, pickNode, pick]);
+  }, [site, page, picked, pickNode, pick, preset]);
 
   return (
     <>
@@ -132,20 +148,35 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           width: 340,
           least: 280,
           content: (
-            <aside data-pane aria-label="Bench" className="min-h-0 bg-paper">
+            <aside data-pane aria-label="Bench" className="flex min-h-0 flex-col bg-paper">
+              {preset && (
+                <Suspense>
+                  <PresetPanel
+                    site={site}
+                    preset={preset.preset}
+                    onOpen={id => setOpenPreset(id === null ? null : { ...preset, preset: id })}
+                  />
+                </Suspense>
+              )}
               {subject ? (
-                <Bench
-                  subject={subject}
-                  others={nodes.slice(1)}
-                  onSubject={next => {
-                    if (next.width !== situation.width) setPx(viewportOf(site)[next.width]);
-                    setSituation({ state: next.state, width: next.width });
-                    if (picked && next.part !== picked.part) selection.openPart(next.part);
-                  }}
-                  path={path}
-                  onBox={it => setBox(it ?? null)}
-                  askedForWords={asked.node === picked?.node ? asked.times : 0}
-                />
+                <div className="min-h-0 flex-1">
+                  <Bench
+                    subject={subject}
+                    others={nodes.slice(1)}
+                    onSubject={next => {
+                      if (next.width !== situation.width) setPx(viewportOf(site)[next.width]);
+                      setSituation({ state: next.state, width: next.width });
+                      if (preset) setOpenPreset({ ...preset, part: next.part });
+                      else if (picked && next.part !== picked.part) selection.openPart(next.part);
+                    }}
+                    onPreset={id =>
+                      picked && setOpenPreset({ preset: id, of: picked.node, part: firstKindOf(site, id) })
+                    }
+                    path={path}
+                    onBox={it => setBox(it ?? null)}
+                    askedForWords={asked.node === picked?.node ? asked.times : 0}
+                  />
+                </div>
               ) : (
                 <p className="p-4 text-muted">
                   {mayStyle

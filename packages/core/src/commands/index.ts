@@ -1,6 +1,8 @@
 export * from './guide/files.ts';
+export * from './guide/measures.ts';
 export { bindRole, roleFixes } from './guide/mendRole.ts';
 export * from './guide/notes.ts';
+export * from './guide/presetSets.ts';
 export * from './guide/presets.ts';
 export * from './guide/promote.ts';
 export * from './guide/schemes.ts';

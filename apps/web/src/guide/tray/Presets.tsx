@@ -19,6 +19,7 @@ import { useReachOfAll } from '../../reach/useReach.ts';
 import { useCommit } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { useLocked } from '../../ui/locked.ts';
+import { SetFromScale } from './SetFromScale.tsx';
 
 /** What a preset is filed under: the facets it sets, in the order of the bench. */
 export function facetsOf(site: Site, id: Id): Facet[] {
@@ -48,6 +49,7 @@ export function Presets({ site, onOpen }: { site: Site; onOpen(id: Id): void }) 
   const locked = useLocked();
   const reach = useReachOfAll();
   const [filed, setFiled] = useState('');
+  const [making, setMaking] = useState(false);
   const all = [...site.kinds.preset.values()].sort(byOrder);
   const unused = useMemo(() => new Set(unusedPresets(site)), [site]);
   const alike = useMemo(() => nearPresets(site), [site]);
@@ -108,9 +110,24 @@ export function Presets({ site, onOpen }: { site: Site; onOpen(id: Id): void }) 
         ))}
       </ul>
       {!locked && (
-        <Button kind="link" className="h-6! text-small" onClick={add}>
-          New preset
-        </Button>
+        <p className="flex gap-3">
+          <Button kind="link" className="h-6! text-small" onClick={add}>
+            New preset
+          </Button>
+          <Button kind="link" className="h-6! text-small" onClick={() => setMaking(true)}>
+            Set from a scale…
+          </Button>
+        </p>
+      )}
+      {making && (
+        <SetFromScale
+          site={site}
+          onMade={id => {
+            setMaking(false);
+            onOpen(id);
+          }}
+          onClose={() => setMaking(false)}
+        />
       )}
     </>
   );

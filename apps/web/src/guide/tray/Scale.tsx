@@ -3,6 +3,7 @@ import {
   parseValueOf,
   printTyped,
   type Site,
+  setFluidRange,
   settingsOf,
   type TokenRecord,
   type Value,
@@ -22,6 +23,30 @@ const RATIOS: readonly (readonly [number, string])[] = [
   [Math.SQRT2, 'bold'],
   [1.5, 'loud'],
 ];
+
+/** The viewport widths between which every fluid size grows. */
+function FluidRange({ site }: { site: Site }) {
+  const commit = useCommit();
+  const { fluidFrom: from, fluidTo: to } = settingsOf(site);
+  const ends = [
+    { label: 'Grows from', px: from, range: (px: number) => ({ from: px, to }) },
+    { label: 'Grows up to', px: to, range: (px: number) => ({ from, to: px }) },
+  ];
+  return (
+    <div className="mb-1.5 grid grid-cols-2 gap-2" title="Viewport widths between which fluid sizes grow">
+      {ends.map(({ label, px, range }) => (
+        <TypedField
+          key={label}
+          label={label}
+          text={`${px}px`}
+          parse={text => setFluidRange(site, range(Number(text.trim().replace(/px$/i, ''))))}
+          onCommit={edits => commit(edits, 'Change where sizes grow')}
+          className="[&_input]:border-hair"
+        />
+      ))}
+    </div>
+  );
+}
 
 /** One base size and one ratio move all steps; each is drawn at the narrowest and at the widest. */
 export function Scale({
@@ -64,6 +89,7 @@ export function Scale({
           className="[&_input]:border-hair"
         />
       </div>
+      <FluidRange site={site} />
       <ul aria-label="Steps of the scale">
         {steps.map(token => {
           const [least, most] = [drawnSize(site, token.value, 'min'), drawnSize(site, token.value)];

@@ -12,6 +12,7 @@ import { Presets } from './Presets.tsx';
 import { Scale } from './Scale.tsx';
 import { Schemes } from './Schemes.tsx';
 import { Shadows } from './Shadows.tsx';
+import { SideMargin } from './SideMargin.tsx';
 import { type Drawing, Sizes } from './Sizes.tsx';
 import { Swatches } from './Swatches.tsx';
 import { TextStyles } from './TextStyles.tsx';
@@ -86,6 +87,7 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
       <Chapter title="Space">
         {Object.entries(SPACE).map(([name, { noun, start }]) => group(name, noun, start, 'bars'))}
         {others.map(name => group(name, name, rem(1), 'bars'))}
+        <SideMargin site={site} />
       </Chapter>
       <Chapter title="Shape">
         {Object.entries(SHAPE).map(([name, { noun, start, drawing }]) => group(name, noun, start, drawing))}

@@ -26,7 +26,7 @@ import {
 } from '../../site/index.ts';
 import { parseSlot, printSlot, type Slot } from '../../slots/index.ts';
 import type { Value } from '../../values/index.ts';
-import { partNames, partOf, statesOf } from '../../widgets/index.ts';
+import { elementNamed, partNames, partOf, statesOf } from '../../widgets/index.ts';
 import { keyAtEnd, placeBehind } from '../order/order.ts';
 import { stylesByKind } from './promote.ts';
 
@@ -107,7 +107,7 @@ export function makePreset(site: Site, nodeId: Id, name: string): Result<{ edits
       record: nodeId,
     });
   if (Object.keys(node.wears).length >= MAX_PRESETS_WORN) return fail(tooMany(nodeId));
-  const styles = stylesByKind(node, Object.keys(node.styles));
+  const styles = stylesByKind(elementOfNode(node), node.styles, Object.keys(node.styles));
   const preset = newId('p');
   const wear = newId('w');
   const order = keyAtEnd(site.kinds.preset.values());
@@ -119,6 +119,27 @@ export function makePreset(site: Site, nodeId: Id, name: string): Result<{ edits
       editOf(node).setIn('wears', wear, worn),
       editOf(node).set('styles', {}),
     ],
+  });
+}
+
+/** A preset from what a rule of the guide sets: a default, or a variant. The rule stays as it is. */
+export function presetOfRule(site: Site, rule: Id, name: string): Result<{ edits: Edit[]; id: Id }> {
+  const record = getRecord(site, rule);
+  if (record?.kind !== 'default' && record?.kind !== 'variant')
+    return fail({ code: 'nothing-set', message: 'Nothing is set here yet.', record: rule });
+  const styles = stylesByKind(elementNamed(record.element), record.styles, Object.keys(record.styles));
+  if (Object.keys(styles).length === 0)
+    return fail({
+      code: 'nothing-set',
+      message: 'Nothing is set here that a preset could hold.',
+      record: rule,
+    });
+  const { id, edits } = addPreset(site, name);
+  return ok({
+    id,
+    edits: edits.map(edit =>
+      edit.op === 'put' && edit.record.kind === 'preset' ? putRecord({ ...edit.record, styles }) : edit,
+    ),
   });
 }
 

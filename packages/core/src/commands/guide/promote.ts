@@ -17,9 +17,9 @@ import {
   settingsOf,
   stableText,
 } from '../../site/index.ts';
-import { parseSlot, printSlot, type Slot, type State, type Width } from '../../slots/index.ts';
+import { parseSlot, printSlot, type Slot, type State, type Styles, type Width } from '../../slots/index.ts';
 import { isLoose, type LiteralType, tokenTypeOf, type Value } from '../../values/index.ts';
-import { partNames, partOf } from '../../widgets/index.ts';
+import { type ElementType, partNames, partOf } from '../../widgets/index.ts';
 import { type StyleTarget, setSlots } from '../styles/styles.ts';
 import { addToken } from '../tokens/tokens.ts';
 import { addVariant, duplicateVariant, nameFor } from './variants.ts';
@@ -52,13 +52,16 @@ const isForPresets = (node: NodeRecord, slot: Slot): boolean => {
 };
 
 /** Slots of a thing as a preset has them, by kind of part; of two parts of a kind the first that says something holds. */
-export function stylesByKind(node: NodeRecord, slots: readonly Slot[]): Record<Slot, Value> {
-  const element = elementOfNode(node);
+export function stylesByKind(
+  element: ElementType,
+  said: Styles,
+  slots: readonly Slot[],
+): Record<Slot, Value> {
   const styles: Record<Slot, Value> = {};
   for (const slot of slots) {
     const parts = parseSlot(slot);
     const kind = parts && partOf(element, parts.part)?.kind;
-    const value = node.styles[slot];
+    const value = said[slot];
     if (parts && kind && isPresetKind(kind) && value) styles[printSlot({ ...parts, part: kind })] ??= value;
   }
   return styles;
@@ -86,7 +89,7 @@ export function promote(
   if (target.type === 'record' && !getRecord(site, target.id)) return gone(target.id);
   const values =
     to.type === 'preset'
-      ? stylesByKind(node, own)
+      ? stylesByKind(elementOfNode(node), node.styles, own)
       : Object.fromEntries(own.flatMap(slot => (node.styles[slot] ? [[slot, node.styles[slot]]] : [])));
   const rule = setSlots(site, target, values);
   const followers = [id, ...also].flatMap(it => {
