@@ -69,3 +69,46 @@ describe('a new site', () => {
     expect(answer.body.code).toBe(code);
   });
 });
+
+describe('a site of one’s own as the beginning of another', () => {
+  it('gives its pages, made neutral, in the guide that is asked for, with files of its own', async () => {
+    const records = await recordsOf({ ownSite: 'tolvane', readyGuide: 'lichen', name: 'Fell Road' });
+    expect(named(records, 'token')).toContain('Moss');
+    const pages = records.flatMap(it => (it.kind === 'page' ? [it.title] : []));
+    expect(pages).toEqual(expect.arrayContaining(['Sailings', 'Fares']));
+    const words = JSON.stringify(records.filter(it => it.kind === 'widget'));
+    expect(words).not.toMatch(/Tolvane|early boat/);
+    for (const asset of records.filter(it => it.kind === 'asset'))
+      await world.get(`/api/sites/fell-road/assets/${asset.file}`).expect(200);
+  });
+  it('is nobody else’s', async () => {
+    const stranger = await world.stranger();
+    const asked = { name: 'Theirs', starter: 'bare', ownSite: 'tolvane' };
+    await world.send('post', '/api/sites', asked, stranger).expect(404);
+    const keeper = await world.member('keeper');
+    await world.send('post', '/api/sites', asked, keeper).expect(404);
+  });
+});
+
+describe('a brief', () => {
+  it('comes along as notes, with what is still missing', async () => {
+    const brief = { character: 'Plain and warm.', missing: ['Opening hours', 'A picture of the oven'] };
+    const records = await recordsOf({ brand: BRAND, brief });
+    const notes = records.flatMap(it => (it.kind === 'note' ? [[it.name, it.status ?? null]] : []));
+    expect(notes).toEqual(
+      expect.arrayContaining([
+        ['Character', null],
+        ['Opening hours', 'open'],
+        ['A picture of the oven', 'open'],
+      ]),
+    );
+  });
+  it.each([
+    [{ character: 7 }],
+    [{ missing: 'all' }],
+    [{ missing: Array.from({ length: 31 }, () => 'x') }],
+    [{ more: 'x' }],
+  ])('is refused as %j', async brief => {
+    await make({ brief }).expect(400);
+  });
+});

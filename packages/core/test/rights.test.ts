@@ -194,7 +194,7 @@ const EXPECTED: {
   note: {
     put: 'guide',
     remove: 'guide',
-    fields: { name: 'guide', order: 'guide', text: 'guide', pictures: 'guide' },
+    fields: { name: 'guide', order: 'guide', text: 'guide', pictures: 'guide', status: 'content' },
   },
   font: {
     put: 'guide',
@@ -279,7 +279,7 @@ function siteOfAll(): Site {
   });
   edits.push({
     op: 'put',
-    record: { id: 'ownNote', kind: 'note', name: 'Tone', order: 'V', text: 'Plain.' },
+    record: { id: 'ownNote', kind: 'note', name: 'Tone', order: 'V', text: 'Plain.', status: 'open' },
   });
   if (!site.kinds.variantRule.has(placedId(rule)))
     edits.push({ op: 'put', record: { id: placedId(rule), ...rule, styles: {} } });

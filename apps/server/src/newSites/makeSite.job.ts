@@ -1,19 +1,24 @@
 import {
   allRecords,
+  applyChange,
   type Edit,
   type GuideData,
   LIMITS,
   type Result,
   SCHEMA,
   type SettingsRecord,
+  type Site,
   type SiteRecord,
 } from '@cove/core';
 import {
+  type Brief,
+  briefNotes,
   completeBrand,
   createSite,
   type Drawing,
   drawings,
   neutralPictures,
+  neutralSite,
   READY_GUIDES,
   readBrandData,
   readyGuide,
@@ -23,7 +28,7 @@ import {
   tolvaneLarge,
 } from '@cove/core/starters';
 import sharp from 'sharp';
-import { ProblemException } from '../common/problem';
+import { notFound, ProblemException } from '../common/problem';
 import { keptGuide, layGuideFiles } from '../guides/keptGuides.job';
 import { acceptChange } from '../sites/acceptChange';
 import { type StoredFile, storedFile } from '../storage/storedFiles';
@@ -38,9 +43,13 @@ declare module '../work/job' {
 /** The guide a new site has: worked out of a brand, a ready-made one, or one that its designer has kept. */
 export type GuideAsked = { brand: object } | { ready: string } | { kept: string };
 
-/** What a new site begins as: a ready one by its id, in its own guide or another one; a copy of a site; or one of the demos. */
+/**
+ * What a new site begins as: a ready one by its id, or one that its designer has made, each in its own guide or another one;
+ * a copy of a site; or one of the demos.
+ */
 export type Beginning =
-  | { starter: string; guide: GuideAsked | null }
+  | { starter: string; guide: GuideAsked | null; brief: Brief | null }
+  | { ownSite: string; guide: GuideAsked | null; brief: Brief | null }
   | { copyOf: string }
   | { demo: 'small' | 'large' };
 
@@ -98,13 +107,34 @@ async function layBeginning(
     const site = begin.demo === 'large' ? tolvaneLarge(file) : tolvane(file);
     return { records: [...allRecords(site)], stored };
   }
-  const starter = starterNamed(begin.starter);
   const guide = begin.guide && (await guideFor(bench, begin.guide, account, name));
-  const site = guide ? createSite(starter, name, file, guide) : createSite(starter, name, file);
-  const records = [...allRecords(site)];
+  const made =
+    'ownSite' in begin
+      ? neutralSite(await ownSite(bench, begin.ownSite, account), name, guide, file)
+      : guide
+        ? createSite(starterNamed(begin.starter), name, file, guide)
+        : createSite(starterNamed(begin.starter), name, file);
+  const briefed = must(applyChange(made, { edits: begin.brief ? briefNotes(made, begin.brief) : [] })).site;
+  const records = [...allRecords(briefed)];
+  if ('ownSite' in begin) {
+    // Its pictures are neutral now; what else it has goes along.
+    const laid = new Set(stored.map(it => it.file));
+    const others = records.filter(it => !('file' in it) || !laid.has(it.file));
+    stored.push(...(await bench.files.copy(others, begin.ownSite, id)));
+  }
   if (begin.guide && 'kept' in begin.guide)
     stored.push(...(await layGuideFiles(bench, begin.guide.kept, records, id)));
   return { records, stored };
+}
+
+/** A site that an account designs, as it is now; nobody else’s is found. */
+async function ownSite({ database, sites }: Workbench, site: string, account: string): Promise<Site> {
+  const [member] = await database.query(
+    "select 1 from members where site_id = $1 and account_id = $2 and role = 'designer'",
+    [site, account],
+  );
+  if (!member) throw notFound('site');
+  return (await sites.at(site)).site;
 }
 
 /** Settings under another name, without the address at which another site is found. */

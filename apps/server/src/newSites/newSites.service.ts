@@ -44,7 +44,13 @@ export class NewSites {
 
   /** A site of a ready one, which whoever asked for it designs. */
   create(account: string, asked: NewSiteDto): Promise<MadeSiteDto> {
-    return this.begin(account, asked.name.trim(), { starter: asked.starter, guide: guideAsked(asked) });
+    const guide = guideAsked(asked);
+    const { starter, ownSite, brief = null } = asked;
+    return this.begin(
+      account,
+      asked.name.trim(),
+      ownSite === undefined ? { starter, guide, brief } : { ownSite, guide, brief },
+    );
   }
 
   /** A site under an id that is free. */

@@ -946,6 +946,16 @@ export interface components {
          * @description What is known of a kept picture or file: {file, mime, width, height}
          */
         readonly AssetFacts: core.AssetFacts;
+        readonly BriefDto: {
+            /** @description Whom the site is for */
+            readonly audience?: string;
+            /** @description What it feels like, and what it never does */
+            readonly character?: string;
+            /** @description Content that is still to come, each a line */
+            readonly missing?: readonly string[];
+            /** @description What visitors come to find or do */
+            readonly visitors?: string;
+        };
         readonly ChangeDto: {
             /** @description The last change its maker had seen: what came between met it unseen */
             readonly base?: number;
@@ -1136,10 +1146,13 @@ export interface components {
             readonly brand?: {
                 readonly [key: string]: unknown;
             };
+            readonly brief?: components["schemas"]["BriefDto"];
             /** @description The kept guide that it has in that place */
             readonly keptGuide?: string;
             /** @description What the site is called */
             readonly name: string;
+            /** @description A site of one’s own whose pages it has, made neutral, in the place of those of the ready site */
+            readonly ownSite?: string;
             /** @description The ready-made guide that it has in that place */
             readonly readyGuide?: string;
             /** @description The ready site it begins as */

@@ -7,6 +7,7 @@ import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Outline } from './Outline.tsx';
 import { PageTree } from './PageTree.tsx';
+import { StillMissing } from './StillMissing.tsx';
 import type { Acts } from './useActs.ts';
 
 const PageSheet = lazy(async () => ({ default: (await import('./PageSheet.tsx')).PageSheet }));
@@ -81,6 +82,7 @@ export function PagesSide({
         </h2>
         <Outline site={site} page={page} selection={selection} acts={acts} fixed={!mayContent} />
       </div>
+      <StillMissing site={site} />
       {mayContent && (
         <div className="grid gap-1 border-t border-hair px-3.5 py-2">
           <div className="flex gap-1">

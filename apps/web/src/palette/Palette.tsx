@@ -1,6 +1,6 @@
 import { groupBy, WIDGETS } from '@cove/core';
 import { Command } from 'cmdk';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useActsOffered } from '../acts/stationActs.tsx';
 import { useGo } from '../navigation/go.ts';
@@ -26,8 +26,7 @@ export function Palette({ onClose, onKeys }: { onClose(): void; onKeys(): void }
   const go = useGo();
   const [search, setSearch] = useState('');
   const guide = useMemo(() => guideEntries(site), [site]);
-  const looked = useDeferredValue(search);
-  const things = useMemo(() => thingEntries(site, looked), [site, looked]);
+  const things = useMemo(() => thingEntries(site, search), [site, search]);
   const actsOffered = useActsOffered();
   const [here] = useState(() => stationEntries(actsOffered()));
   const groups = groupBy([...here, ...guide, ...things], it => it.group);
@@ -89,7 +88,7 @@ export function Palette({ onClose, onKeys }: { onClose(): void; onKeys(): void }
               <Command.Item
                 key={it.key}
                 value={`${group} ${it.key}`}
-                keywords={[it.label, it.note, it.words]}
+                keywords={it.isSaid ? ['', it.note, it.label] : [it.label, it.note, it.words]}
                 onSelect={() => choose(it)}
                 className="flex h-7 cursor-default items-center gap-3 rounded-sm px-2 data-[selected=true]:bg-wash data-[selected=true]:text-teal"
               >

@@ -34,6 +34,8 @@ export interface Entry {
   /** Further words that find it. */
   words: string;
   act: Act;
+  /** Found by something it says rather than by its name, which counts less. */
+  isSaid?: true;
 }
 
 /** What choosing an entry does. */
@@ -160,8 +162,8 @@ export function thingEntries(site: Site, search: string): Entry[] {
   const words = search.toLowerCase().trim();
   if (words.length < ENOUGH) return [];
   const found: Entry[] = [];
-  const note = (id: Id, label: string, kind: string) =>
-    found.push(entry('On this site', id, label, kind, go(id)));
+  const note = (id: Id, label: string, kind: string, said: Pick<Entry, 'isSaid'> = {}) =>
+    found.push({ ...entry('On this site', id, label, kind, go(id)), ...said });
   const isNamed = (id: Id) => nameOf(site, id).toLowerCase().includes(words);
   for (const id of site.kinds.section.keys()) {
     if (found.length >= MOST_THINGS) return found;
@@ -169,8 +171,10 @@ export function thingEntries(site: Site, search: string): Entry[] {
   }
   for (const [id, widget] of site.kinds.widget) {
     if (found.length >= MOST_THINGS) return found;
-    const label = isNamed(id) ? nameOf(site, id) : wordsFound(widget, words);
-    if (label !== null) note(id, label, elementNamed(widget.widget).label.toLowerCase());
+    const kind = elementNamed(widget.widget).label.toLowerCase();
+    const said = isNamed(id) ? null : wordsFound(widget, words);
+    if (said !== null) note(id, said, kind, { isSaid: true });
+    else if (isNamed(id)) note(id, nameOf(site, id), kind);
   }
   return found;
 }

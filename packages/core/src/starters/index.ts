@@ -1,4 +1,5 @@
 export * from './brand/index.ts';
+export { type Brief, briefNotes } from './brief.ts';
 export { SiteBuilder } from './build.ts';
 export { DRAWING_HEIGHT, DRAWING_WIDTH, type Drawing, drawings } from './drawings.ts';
 export { type GuideSpec, READY_GUIDES, readyGuide } from './guides/index.ts';
@@ -14,6 +15,6 @@ export {
   type SectionStarter,
   sharedAreaOf,
 } from './sections/index.ts';
-export { createSite, SITE_STARTERS, type SiteStarter } from './sites/index.ts';
+export { createSite, neutralSite, SITE_STARTERS, type SiteStarter } from './sites/index.ts';
 export { tolvane } from './tolvane/tolvane.ts';
 export { tolvaneLarge } from './tolvane/tolvaneLarge.ts';

@@ -1,5 +1,46 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
-import { IsObject, IsOptional, IsString, IsUUID, Matches, MaxLength } from 'class-validator';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Matches,
+  MaxLength,
+  ValidateNested,
+} from 'class-validator';
+
+const LONGEST_WORDS = 2000;
+const MOST_MISSING = 30;
+
+/** What is known of the brand beside its values. */
+export class BriefDto {
+  @ApiPropertyOptional({ description: 'What it feels like, and what it never does' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(LONGEST_WORDS)
+  character?: string;
+
+  @ApiPropertyOptional({ description: 'Whom the site is for' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(LONGEST_WORDS)
+  audience?: string;
+
+  @ApiPropertyOptional({ description: 'What visitors come to find or do' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(LONGEST_WORDS)
+  visitors?: string;
+
+  @ApiPropertyOptional({ type: [String], description: 'Content that is still to come, each a line' })
+  @IsOptional()
+  @IsString({ each: true })
+  @ArrayMaxSize(MOST_MISSING)
+  @MaxLength(LONGEST_WORDS, { each: true })
+  missing?: string[];
+}
 
 export class NewSiteDto {
   @ApiProperty({ description: 'What the site is called' })
@@ -21,6 +62,21 @@ export class NewSiteDto {
   @IsOptional()
   @IsObject()
   brand?: object;
+
+  @ApiPropertyOptional({
+    description:
+      'A site of one’s own whose pages it has, made neutral, in the place of those of the ready site',
+  })
+  @IsOptional()
+  @IsString()
+  @MaxLength(80)
+  ownSite?: string;
+
+  @ApiPropertyOptional({ type: BriefDto })
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => BriefDto)
+  brief?: BriefDto;
 
   @ApiPropertyOptional({ description: 'The ready-made guide that it has in that place' })
   @IsOptional()

@@ -1,5 +1,5 @@
-import { type GuideData, settingsOf } from '@cove/core';
-import { createSite, neutralPictures, type SiteStarter } from '@cove/core/starters';
+import { type GuideData, type Site, settingsOf } from '@cove/core';
+import { createSite, neutralPictures, neutralSite, type SiteStarter } from '@cove/core/starters';
 import { useMemo } from 'react';
 import { Link, Navigate } from 'react-router';
 import { RequestProblem } from '../../api/requestProblem.ts';
@@ -7,6 +7,7 @@ import { useSites } from '../../api/useSites.ts';
 import { PageCanvas } from '../../canvas/pageCanvas.ts';
 import { ScaledFrame } from '../../canvas/ScaledFrame.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { BriefFields } from './BriefFields.tsx';
 import { Sources } from './Sources.tsx';
 import { useNewSite } from './useNewSite.ts';
 
@@ -28,6 +29,33 @@ function Preview({ starter, guide, name }: { starter: SiteStarter; guide: GuideD
       width={1280}
       onReady={(document, view) => {
         new PageCanvas(document, view, '', settingsOf(site).home).show(site, null);
+        document.addEventListener('click', event => event.preventDefault());
+        return undefined;
+      }}
+    />
+  );
+}
+
+/** The home page of one’s own site as the new one will begin with it: made neutral, in the guide that is chosen. */
+function OwnPreview({
+  own,
+  siteId,
+  guide,
+  name,
+}: {
+  own: Site;
+  siteId: string;
+  guide: GuideData | null;
+  name: string;
+}) {
+  const site = useMemo(() => neutralSite(own, name, guide), [own, guide, name]);
+  return (
+    <ScaledFrame
+      key={`${siteId} ${guide ? keyOf(guide) : ''}`}
+      title="Preview: your site, made neutral"
+      width={1280}
+      onReady={(document, view) => {
+        new PageCanvas(document, view, siteId, settingsOf(site).home).show(site, null);
         document.addEventListener('click', event => event.preventDefault());
         return undefined;
       }}
@@ -61,7 +89,27 @@ export function NewSitePage() {
       </header>
       <main className="grid min-h-0 grid-cols-[minmax(0,1fr)_360px] max-[860px]:grid-cols-1">
         <section aria-label="Preview" className="flex min-h-60 min-w-0 flex-col gap-2 p-4">
-          {state.guide && state.shown ? (
+          {state.ownSite ? (
+            state.ownSite.site && (state.guide || state.source === 'site') ? (
+              <>
+                <OwnPreview
+                  own={state.ownSite.site}
+                  siteId={state.ownSite.id}
+                  guide={state.guide}
+                  name={shownName}
+                />
+                <p className="text-small text-muted">
+                  Its pages with neutral words. Pictures become neutral, too, once the site is created.
+                </p>
+              </>
+            ) : (
+              <p role="status" className="m-auto text-muted">
+                {state.source === 'brand' && !state.guide
+                  ? 'Type a colour of the brand at the right, and the page appears here in its guide.'
+                  : 'Loading…'}
+              </p>
+            )
+          ) : state.guide && state.shown ? (
             <>
               <Preview starter={state.shown} guide={state.guide} name={shownName} />
               <p className="text-small text-muted">
@@ -94,6 +142,7 @@ export function NewSitePage() {
               />
             </label>
             <Sources state={state} />
+            <BriefFields state={state} />
           </div>
           <div className="grid gap-1.5 border-t border-hair px-5 py-3">
             {state.problem && (

@@ -1,8 +1,9 @@
 import { READY_GUIDES } from '@cove/core/starters';
 import { type ReactNode, useId, useRef } from 'react';
 import { Button } from '../../ui/Button.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { BrandRead } from './BrandRead.tsx';
-import { FULL_STARTERS, type NewSiteState, type Source } from './useNewSite.ts';
+import { FULL_STARTERS, type NewSiteState, type Pages, type Source } from './useNewSite.ts';
 
 /** Where a new site starts from; the chosen one is open. */
 export function Sources({ state }: { state: NewSiteState }) {
@@ -15,6 +16,7 @@ export function Sources({ state }: { state: NewSiteState }) {
         about="Colours, fonts and sizes: typed, from a file, or from a logo"
       >
         <BrandSource state={state} />
+        <PagesChoice state={state} />
       </SourceOption>
       <SourceOption
         state={state}
@@ -23,12 +25,13 @@ export function Sources({ state }: { state: NewSiteState }) {
         about={`${READY_GUIDES.length} ready-made, ${state.kept.length} of yours`}
       >
         <GuideSource state={state} />
+        <PagesChoice state={state} />
       </SourceOption>
       <SourceOption
         state={state}
         value="site"
         label="A ready-made site"
-        about={`${FULL_STARTERS.length}, each with its pages`}
+        about={`${FULL_STARTERS.length} ready-made, ${state.own.length} of yours`}
       >
         <SiteSource state={state} />
       </SourceOption>
@@ -175,6 +178,31 @@ function GuideSource({ state }: { state: NewSiteState }) {
   );
 }
 
+const pagesKey = ({ type, id }: Pages): string => `${type} ${id}`;
+
+/** The pages that a site in this guide begins with. */
+function PagesChoice({ state: { pages, setPages, own } }: { state: NewSiteState }) {
+  const options: { pages: Pages; label: string }[] = [
+    { pages: { type: 'ready', id: 'bare' }, label: 'An empty page' },
+    ...FULL_STARTERS.map(it => ({ pages: { type: 'ready' as const, id: it.id }, label: it.label })),
+    ...own.map(it => ({
+      pages: { type: 'own' as const, id: it.id },
+      label: `Pages of ${it.name}, made neutral`,
+    })),
+  ];
+  return (
+    <Select
+      label="Begin with"
+      value={pagesKey(pages)}
+      options={options.map(it => ({ value: pagesKey(it.pages), label: it.label }))}
+      onChange={key => {
+        const found = options.find(it => pagesKey(it.pages) === key);
+        if (found) setPages(found.pages);
+      }}
+    />
+  );
+}
+
 function SiteSource({ state }: { state: NewSiteState }) {
   return (
     <div role="radiogroup" aria-label="Ready-made site" className="grid gap-1.5">
@@ -184,8 +212,18 @@ function SiteSource({ state }: { state: NewSiteState }) {
           name="starter"
           label={it.label}
           about={it.about}
-          checked={state.starterId === it.id}
-          onChoose={() => state.setStarter(it.id)}
+          checked={state.chosenSite.type === 'ready' && state.chosenSite.id === it.id}
+          onChoose={() => state.setChosenSite({ type: 'ready', id: it.id })}
+        />
+      ))}
+      {state.own.map(it => (
+        <Choice
+          key={it.id}
+          name="starter"
+          label={it.name}
+          about="One of yours: its pages and its guide, with neutral words and pictures"
+          checked={state.chosenSite.type === 'own' && state.chosenSite.id === it.id}
+          onChoose={() => state.setChosenSite({ type: 'own', id: it.id })}
         />
       ))}
     </div>

@@ -1,4 +1,4 @@
-import type { GuideData } from '@cove/core';
+import { type GuideData, siteOf } from '@cove/core';
 import { READY_GUIDES, readyGuide, SITE_STARTERS, type SiteStarter } from '@cove/core/starters';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
@@ -6,12 +6,17 @@ import { useNavigate } from 'react-router';
 import { answer, type Dto, server } from '../../api/client.ts';
 import { problemText } from '../../api/problemText.ts';
 import { queryKeys } from '../../api/queryKeys.ts';
+import { useSites } from '../../api/useSites.ts';
 import { useBrand } from './useBrand.ts';
 
 export type Source = 'brand' | 'guide' | 'site';
 export type ChosenGuide = { type: 'ready' | 'kept'; id: string };
 
+/** Whose pages a site begins with: none, those of a ready-made site, or those of one’s own, made neutral. */
+export type Pages = { type: 'ready' | 'own'; id: string };
+
 const BARE = 'bare';
+const NO_PAGES: Pages = { type: 'ready', id: BARE };
 /** Ready sites that have pages to show. */
 export const FULL_STARTERS: readonly SiteStarter[] = SITE_STARTERS.filter(it => it.id !== BARE);
 const bare = SITE_STARTERS.find(it => it.id === BARE);
@@ -23,7 +28,15 @@ export function useNewSite() {
   const [name, setName] = useState('');
   const [source, setSource] = useState<Source>('brand');
   const [chosen, setChosen] = useState<ChosenGuide>({ type: 'ready', id: READY_GUIDES[0]?.id ?? '' });
-  const [starterId, setStarter] = useState(FULL_STARTERS[0]?.id ?? BARE);
+  /** Where the guide is of another source, and where the pages are what is chosen. */
+  const [pages, setPages] = useState<Pages>(NO_PAGES);
+  const [chosenSite, setChosenSite] = useState<Pages>({ type: 'ready', id: FULL_STARTERS[0]?.id ?? BARE });
+  const [brief, setBrief] = useState<Required<Dto['BriefDto']>>({
+    character: '',
+    audience: '',
+    visitors: '',
+    missing: [],
+  });
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const brand = useBrand(name, source === 'brand');
@@ -34,15 +47,27 @@ export function useNewSite() {
     queryFn: () => answer(server.GET('/api/guides/{guide}', { params: { path: { guide: keptId ?? '' } } })),
     enabled: keptId !== null,
   });
+  const own = useSites().data?.filter(it => it.role === 'designer' && !it.archived) ?? [];
   /** Pages that the site itself begins with. */
-  const starter = (source === 'site' ? SITE_STARTERS.find(it => it.id === starterId) : bare) ?? bare;
+  const begun = source === 'site' ? chosenSite : pages;
+  const ownId = begun.type === 'own' ? begun.id : null;
+  const ownRecords = useQuery({
+    queryKey: ['site as a beginning', ownId],
+    queryFn: () => answer(server.GET('/api/sites/{site}', { params: { path: { site: ownId ?? '' } } })),
+    enabled: ownId !== null,
+  });
+  const ownSite = useMemo(
+    () => (ownId !== null && ownRecords.data ? siteOf(ownRecords.data.records) : null),
+    [ownId, ownRecords.data],
+  );
+  const starter = (begun.type === 'ready' && SITE_STARTERS.find(it => it.id === begun.id)) || bare;
   const spec = READY_GUIDES.find(it => it.id === chosen.id);
   const guide = useMemo((): GuideData | null => {
     if (source === 'brand') return brand.guide;
-    if (source === 'site') return starter ? readyGuide(starter.guide) : null;
+    if (source === 'site') return starter && ownId === null ? readyGuide(starter.guide) : null;
     if (chosen.type === 'kept') return opened.data ?? null;
     return spec ? readyGuide(spec) : null;
-  }, [source, brand.guide, starter, chosen.type, opened.data, spec]);
+  }, [source, brand.guide, starter, ownId, chosen.type, opened.data, spec]);
 
   const create = async () => {
     setProblem(null);
@@ -59,6 +84,8 @@ export function useNewSite() {
       const body: Dto['NewSiteDto'] = {
         name,
         starter: starter?.id ?? BARE,
+        ...(ownId !== null && { ownSite: ownId }),
+        brief: { ...brief, missing: brief.missing.filter(it => it.trim() !== '') },
         ...(source === 'brand' && { brand: { ...brand.brand } }),
         ...(source === 'guide' &&
           (chosen.type === 'kept' ? { keptGuide: chosen.id } : { readyGuide: chosen.id })),
@@ -81,11 +108,19 @@ export function useNewSite() {
     kept: kept.data ?? [],
     chosen,
     setChosen,
-    starterId,
-    setStarter,
+    pages,
+    setPages,
+    chosenSite,
+    setChosenSite,
+    /** Sites of one’s own that can be begun from. */
+    own,
+    /** The one that is chosen, once it has been read. */
+    ownSite: ownId === null ? null : { id: ownId, site: ownSite },
+    brief,
+    setBrief,
     /** What the preview shows: the pages of a ready site where the new one begins with none. */
     shown: starter && starter.id !== BARE ? starter : (FULL_STARTERS[0] ?? null),
-    beginsEmpty: starter?.id === BARE,
+    beginsEmpty: ownId === null && starter?.id === BARE,
     guide,
     problem,
     busy,

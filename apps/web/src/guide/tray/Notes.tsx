@@ -1,10 +1,19 @@
-import { addNote, byOrder, editOf, removeRecord, type Site } from '@cove/core';
+import {
+  addNote,
+  byOrder,
+  editOf,
+  type NoteStatus,
+  removeRecord,
+  type Site,
+  setNoteStatus,
+} from '@cove/core';
 import { useState } from 'react';
 import { useCommit } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { useLocked } from '../../ui/locked.ts';
 import { NameInPlace } from '../../ui/NameInPlace.tsx';
 import { NoteField } from '../../ui/NoteField.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { Chapter } from './Group.tsx';
 import { PinnedPictures } from './PinnedPictures.tsx';
 
@@ -53,6 +62,21 @@ export function Notes({ site }: { site: Site }) {
                       commit([editOf({ kind: 'note', id }).set('text', value)], `Write ${name}`)
                     }
                   />
+                  <Select<NoteStatus | 'none'>
+                    label="Status"
+                    value={note.status ?? 'none'}
+                    options={[
+                      { value: 'none', label: 'A note, nothing to wait for' },
+                      { value: 'open', label: 'Content still missing' },
+                      { value: 'done', label: 'Done' },
+                    ]}
+                    onChange={status =>
+                      commit(
+                        setNoteStatus(note, status === 'none' ? null : status),
+                        `Set the status of ${name}`,
+                      )
+                    }
+                  />
                   <PinnedPictures site={site} note={note} />
                   {!locked && (
                     <Button
@@ -65,7 +89,11 @@ export function Notes({ site }: { site: Site }) {
                   )}
                 </>
               ) : (
-                <p className="line-clamp-2 text-muted">{text}</p>
+                <p className="line-clamp-2 text-muted">
+                  {note.status === 'open' && <span className="font-semibold">Still missing. </span>}
+                  {note.status === 'done' && 'Done. '}
+                  {text}
+                </p>
               )}
             </li>
           );

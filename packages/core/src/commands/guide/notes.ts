@@ -22,6 +22,12 @@ export function addNote(site: Site, name: string): { edits: Edit[]; id: Id } {
   return { id: record.id, edits: [putRecord(record)] };
 }
 
+/** Says of a note whether it waits for something that is still to come, and whether that is there. */
+export const setNoteStatus = (
+  note: Pick<NoteRecord, 'kind' | 'id'>,
+  status: NoteRecord['status'] | null,
+): Edit[] => [editOf(note).put('status', status ?? null)];
+
 /** Pins a picture to a note, behind those that are pinned already; nothing where it is one of them. */
 export function pinPicture(note: NoteRecord, picture: Id): Edit[] {
   const pinned = note.pictures ?? {};

@@ -22,7 +22,7 @@ export type { AssetRecord, FileType } from './asset.ts';
 export type { DefaultRecord } from './default.ts';
 export type { DrawingRecord, DrawnPath } from './drawing.ts';
 export type { FontRecord } from './font.ts';
-export type { NoteRecord } from './note.ts';
+export type { NoteRecord, NoteStatus } from './note.ts';
 export type { PageRecord } from './page.ts';
 export type { Included, PresetRecord } from './preset.ts';
 export type { RoleRecord } from './role.ts';

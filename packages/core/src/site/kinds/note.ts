@@ -5,6 +5,9 @@ import type { Id } from '../records.ts';
 import { NOTHING } from './effects.ts';
 import type { InGuide, RecordKind } from './recordKind.ts';
 
+export const NOTE_STATUSES = ['open', 'done'] as const;
+export type NoteStatus = (typeof NOTE_STATUSES)[number];
+
 /** Words that go with a guide: the brief, the tone, what not to do. */
 export interface NoteRecord {
   id: Id;
@@ -14,6 +17,8 @@ export interface NoteRecord {
   text: string;
   /** Pictures pinned to it: their ids, each with its order key. */
   pictures?: Readonly<Record<Id, string>>;
+  /** Of something that is still to come: whether it is there by now. Left out where nothing is waited for. */
+  status?: NoteStatus;
 }
 
 export const note: RecordKind<NoteRecord, InGuide<NoteRecord>> = {
@@ -31,11 +36,12 @@ export const note: RecordKind<NoteRecord, InGuide<NoteRecord>> = {
         return order;
       }),
     ),
+    ...f.maybe('status', (it, name) => it.oneOf(name, NOTE_STATUSES)),
   }),
   references: record =>
     Object.keys(record.pictures ?? {}).map(to => ({ path: `pictures.${to}`, to, kinds: ['asset'] }) as const),
   rightToPut: () => 'guide',
-  rights: { name: 'guide', order: 'guide', text: 'guide', pictures: 'guide' },
+  rights: { name: 'guide', order: 'guide', text: 'guide', pictures: 'guide', status: 'content' },
   guide: {
     owned: true,
     key: record => `note ${record.name.toLowerCase()}`,

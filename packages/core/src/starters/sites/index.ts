@@ -8,3 +8,4 @@ export type { SiteStarter } from './siteStarter.ts';
 
 /** Ready sites; a new one begins as one of them. */
 export const SITE_STARTERS: readonly SiteStarter[] = [business, portfolio, bareSite];
+export { neutralSite } from './neutralSite.ts';
