@@ -315,7 +315,7 @@ describe('the pages of a site', () => {
   it('have links to places in them, and to files of one’s own', async () => {
     await walker.open('pages/home?node=book');
     await walker.frame('Page');
-    await walker.click('Content');
+    await walker.openContent();
     await walker.choose('Leads to', 'Fares › Prices');
     const sheet = join(tmpdir(), `cove-fares-${process.pid}.pdf`);
     writeFileSync(sheet, '%PDF-1.7\n% Six shells a crossing\n');

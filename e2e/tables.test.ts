@@ -169,7 +169,7 @@ describe('the grid of a table', () => {
     const { walker } = demo;
     await walker.open('pages/sailings?node=sailings-table&part=table');
     await walker.frame('Page');
-    await walker.click('Content');
+    await walker.openContent();
     await walker.click('Edit as a grid');
     await until(lines, it => it[1] === 'Hesk | Carrow | 07:10 | 07:50', 'the rows');
     expect(await walker.violations()).toEqual([]);
@@ -299,7 +299,7 @@ describe('the choices of a field', () => {
     await (await walker.row('First boats')).click();
     await walker.choose('Add a widget', 'Field');
     await walker.row('Label', true);
-    await walker.click('Content');
+    await walker.openContent();
     await walker.choose('Kind of answer', 'choice');
     await walker.click('Add a choice');
     const field = '[data-entry]';

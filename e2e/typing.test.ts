@@ -34,7 +34,7 @@ afterAll(() => browser.close());
 async function atButton(walker: Walker): Promise<void> {
   await walker.open('pages/home?node=book');
   await walker.frame('Page');
-  await walker.click('Content');
+  await walker.openContent();
 }
 const field = (walker: Walker, name: string) => walker.page.$(`::-p-aria([name="${name}"][role="textbox"])`);
 const valueIn = async (walker: Walker, name: string): Promise<string | null> =>

@@ -257,6 +257,15 @@ export class Walker {
     throw new Error(`${name} never came to ${option}`);
   }
 
+  /** Opens what a widget says on the bench; once somebody has opened it, it is open for the next one. */
+  async openContent(): Promise<void> {
+    const fold = await this.page.waitForSelector(
+      '::-p-xpath(//details[summary[normalize-space()="Content"]])',
+    );
+    if (await fold?.evaluate(it => it instanceof HTMLDetailsElement && it.open)) return;
+    await this.click('Content');
+  }
+
   /** Searches the bench for a property. */
   async find(words: string): Promise<void> {
     await this.locator('Find a property', 'searchbox').click({ count: 3 });
