@@ -161,3 +161,41 @@ describe('a new site', () => {
     expect(demo.errors).toEqual([]);
   });
 });
+
+describe('a site of one’s own as the beginning of another', () => {
+  it('gives its pages with neutral words and pictures, in the new brand; the brief says what is missing', async () => {
+    const { walker } = demo;
+    await walker.page.goto(`${PROGRAM}/new`);
+    await walker.type('Name', 'Fell Road Pottery', null);
+    await walker.click('Brand values');
+    await walker.page.keyboard.type('Identity #0f4c3a, action #b5471b\nheadings Outfit, text Lora');
+    await walker.choose('Begin with', 'Pages of Tolvane Ferries, made neutral');
+    const preview = await walker.frame('Preview: your site, made neutral');
+    await until(
+      () => preview.$eval('body', it => it.textContent ?? ''),
+      words => words.includes('Fell Road Pottery') && !/Tolvane|early boat|Four islands/.test(words),
+      'the pages in neutral words',
+    );
+    await walker.page.$$eval('summary', all => all.find(it => it.textContent.startsWith('Brief'))?.click());
+    await walker.click('Content still missing, one thing a line');
+    await walker.page.keyboard.type('Photographs of the kiln\nPrices');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Create site');
+    await walker.frame('Specimen');
+    await walker.click('Pages');
+    const page = await walker.frame('Page');
+    expect(await page.$$eval('main > *', all => all.length)).toBe(3);
+    await walker.page.$$eval('summary', all =>
+      all.find(it => it.textContent.startsWith('Still missing'))?.click(),
+    );
+    await walker.says('Photographs of the kiln');
+    await walker.says('texts to write');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Prices', 'checkbox');
+    await walker.kept();
+    await walker.click('Guide');
+    await walker.frame('Specimen');
+    await walker.says('Still missing. ');
+    expect(demo.errors).toEqual([]);
+  });
+});
