@@ -15,7 +15,9 @@ const SitesPage = lazy(async () => ({ default: (await import('./sites/SitesPage.
 /** The way in: sites where one is signed in, else the door. */
 export function Welcome() {
   const sites = useSites();
-  if (sites.data)
+  // Whose session has ended may still have the list that was read before.
+  const isOut = sites.error instanceof RequestProblem && sites.error.status === 401;
+  if (sites.data && !isOut)
     return (
       <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
         <SitesPage sites={sites.data} />
@@ -28,7 +30,7 @@ export function Welcome() {
     >
       {sites.isPending ? (
         <p role="status">Loading…</p>
-      ) : sites.error instanceof RequestProblem && sites.error.status === 401 ? (
+      ) : isOut ? (
         <Door />
       ) : (
         <p role="alert">
