@@ -316,7 +316,7 @@ describe('the pages of a site', () => {
     await walker.open('pages/home?node=book');
     await walker.frame('Page');
     await walker.openContent();
-    await walker.choose('Leads to', 'Fares › Prices');
+    await walker.choose('Link', 'Fares › Prices');
     const sheet = join(tmpdir(), `cove-fares-${process.pid}.pdf`);
     writeFileSync(sheet, '%PDF-1.7\n% Six shells a crossing\n');
     const input = await walker.page.waitForSelector('input[aria-label="File to link to"]');

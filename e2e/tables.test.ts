@@ -300,7 +300,7 @@ describe('the choices of a field', () => {
     await walker.choose('Add a widget', 'Field');
     await walker.row('Label', true);
     await walker.openContent();
-    await walker.choose('Kind of answer', 'choice');
+    await walker.choose('Input type', 'choice');
     await walker.click('Add a choice');
     const field = '[data-entry]';
     await page().waitForSelector(field);

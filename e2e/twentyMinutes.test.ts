@@ -78,7 +78,7 @@ const WORDS: readonly (readonly [field: string, asked: string, words: string])[]
     'What somebody said about you, in their own words.',
     'It has been to sea and back, and it still closes with a click.',
   ],
-  ['Whose they are', 'Who said it', 'A keeper of log books'],
+  ['Source', 'Who said it', 'A keeper of log books'],
   ['Words', 'The first thing that people do.', 'Choose a size and a paper.'],
   ['Words', 'What you do then.', 'We fold, sew and press for a week.'],
   ['Words', 'What they have in the end.', 'A book that lies flat on the table.'],

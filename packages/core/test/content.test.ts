@@ -40,7 +40,7 @@ const SAMPLES: Record<ContentTypeName, Sample> = {
     words: 'See the tides',
   },
   link: {
-    field: { type: 'link', label: 'Leads to' },
+    field: { type: 'link', label: 'Link' },
     good: { type: 'section', page: 'tides', section: 'today' },
     empty: null,
     bad: { type: 'url', href: 'javascript:alert(1)' },

@@ -422,14 +422,7 @@ describe('an accordion that becomes tabs', () => {
     expect(record(tabs, 'below')).toBe(record(site, 'below'));
   });
   it('tells what waits for the way back', () => {
-    expect(there.parked).toEqual([
-      'Open at first',
-      'Open at the same time',
-      'Level of the titles',
-      'Wide',
-      '1 value',
-      'Own',
-    ]);
+    expect(there.parked).toEqual(['Open at first', 'Open at once', 'Title level', 'Wide', '1 value', 'Own']);
   });
   it('is the very same after the way back, and undone in one step', () => {
     const back = after(tabs, must(convertWidget(tabs, 'styled', 'accordion')).edits);

@@ -12,6 +12,7 @@ import {
   type WidgetRecord,
 } from '@cove/core';
 import type { StationAct } from '../acts/stationActs.tsx';
+import { GLOSSARY } from '../glossary/glossary.ts';
 import { STATIONS } from '../stations/index.ts';
 
 export const GROUPS = [
@@ -22,6 +23,7 @@ export const GROUPS = [
   'Swatches and tokens',
   'Schemes, styles and presets',
   'Properties',
+  'Glossary',
 ] as const;
 export type Group = (typeof GROUPS)[number];
 
@@ -46,6 +48,7 @@ export type Act =
   | { type: 'find'; css: string }
   | { type: 'run'; run(): void }
   | { type: 'keys' }
+  | { type: 'glossary'; word: string | null }
   | { type: 'undo' }
   | { type: 'redo' };
 
@@ -104,9 +107,16 @@ const ACTS: readonly Entry[] = [
     'export zip html archive draft release',
   ),
   entry('Acts', 'keys', 'Show keyboard shortcuts', '?', { type: 'keys' }, 'shortcuts keyboard help'),
+  entry('Acts', 'glossary', 'Glossary', '', { type: 'glossary', word: null }, 'words terms meaning help'),
   entry('Acts', 'undo', 'Undo', 'Ctrl+Z', { type: 'undo' }),
   entry('Acts', 'redo', 'Redo', 'Ctrl+Y', { type: 'redo' }, 'do again'),
 ];
+
+/** What words mean here. */
+const TERMS: readonly Entry[] = GLOSSARY.map(({ word, meaning }) => ({
+  ...entry('Glossary', word, word, 'glossary', { type: 'glossary', word }, meaning),
+  isSaid: true,
+}));
 
 /** All that the guide has, and the pages: found from the first letter on. */
 export function guideEntries(site: Site): Entry[] {
@@ -115,6 +125,7 @@ export function guideEntries(site: Site): Entry[] {
     [...records].sort(byOrder);
   return [
     ...ACTS,
+    ...TERMS,
     ...pagesInOrder(site).map(it => entry('Pages', it.id, it.title, 'page', go(it.id), it.path)),
     ...ELEMENTS.filter(it => it.markup || it.name === 'page').map(it =>
       entry('Elements', it.name, it.label, 'element', open(`guide?element=${it.name}`), it.family),

@@ -13,6 +13,9 @@ import { SyncWords } from './SyncWords.tsx';
 import { usePresence } from './usePresence.ts';
 
 const KeysSheet = lazy(async () => ({ default: (await import('./KeysSheet.tsx')).KeysSheet }));
+const GlossarySheet = lazy(async () => ({
+  default: (await import('../glossary/GlossarySheet.tsx')).GlossarySheet,
+}));
 const Palette = lazy(async () => ({ default: (await import('../palette/Palette.tsx')).Palette }));
 
 const KEEPER = {
@@ -43,6 +46,7 @@ export function Shell() {
   useEffect(() => panes.remember(), [panes]);
   const [finding, setFinding] = useState(false);
   const [keys, setKeys] = useState(false);
+  const [glossary, setGlossary] = useState<{ word: string | null } | null>(null);
 
   useEffect(() => {
     document.title = `${name} – Cove Thread`;
@@ -135,7 +139,16 @@ export function Shell() {
       <Losses />
       {finding && (
         <Suspense>
-          <Palette onClose={() => setFinding(false)} onKeys={() => setKeys(true)} />
+          <Palette
+            onClose={() => setFinding(false)}
+            onKeys={() => setKeys(true)}
+            onGlossary={word => setGlossary({ word })}
+          />
+        </Suspense>
+      )}
+      {glossary && (
+        <Suspense>
+          <GlossarySheet word={glossary.word} onClose={() => setGlossary(null)} />
         </Suspense>
       )}
       {keys && (

@@ -29,8 +29,8 @@ export const accordion = element({
   }),
   content: {
     open: { type: 'choice', label: 'Open at first', options: ['none', 'first', 'all'] },
-    several: { type: 'choice', label: 'Open at the same time', options: ['several', 'one'] },
-    level: { type: 'choice', label: 'Level of the titles', options: [2, 3, 4, 5, 6] },
+    several: { type: 'choice', label: 'Open at once', options: ['several', 'one'] },
+    level: { type: 'choice', label: 'Title level', options: [2, 3, 4, 5, 6] },
   },
   sample: { open: 'none', several: 'several', level: 3 },
   begins: { open: 'none', several: 'several', level: 3 },

@@ -43,7 +43,7 @@ export const button = element({
   }),
   content: {
     label: { type: 'plain', label: 'Label' },
-    link: { type: 'link', label: 'Leads to' },
+    link: { type: 'link', label: 'Link' },
     icon: { type: 'icon', label: 'Icon' },
   },
   sample: { label: 'Get started', link: { type: 'url', href: 'https://domain.example/' } },

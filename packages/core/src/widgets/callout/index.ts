@@ -37,7 +37,7 @@ export const callout = element({
   }),
   content: {
     title: { type: 'plain', label: 'Title' },
-    level: { type: 'choice', label: 'Level of the title', options: LEVELS },
+    level: { type: 'choice', label: 'Title level', options: LEVELS },
     text: { type: 'rich', label: 'Words' },
   },
   sample: {

@@ -51,13 +51,13 @@ export const feature = element({
   }),
   content: {
     title: { type: 'plain', label: 'Title' },
-    level: { type: 'choice', label: 'Level of the title', options: LEVELS },
+    level: { type: 'choice', label: 'Title level', options: LEVELS },
     text: { type: 'plain', label: 'Text', long: true },
-    link: { type: 'link', label: 'Leads to' },
-    linkLabel: { type: 'plain', label: 'Words of the link' },
+    link: { type: 'link', label: 'Link' },
+    linkLabel: { type: 'plain', label: 'Link text' },
     asset: { type: 'asset', label: 'Picture' },
     icon: { type: 'icon', label: 'Icon' },
-    alt: { type: 'plain', label: 'For those who cannot see it' },
+    alt: { type: 'plain', label: 'Alt text' },
   },
   sample: {
     title: 'The title of a card',

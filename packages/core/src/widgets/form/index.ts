@@ -12,7 +12,7 @@ export const form = element({
   family: 'form',
   parts: {
     box: { label: 'Form', kind: 'box' },
-    needed: { label: 'Note on what is required', kind: 'text', inside: 'box' },
+    needed: { label: 'Required note', kind: 'text', inside: 'box' },
   },
   axes: ['look'],
   looks: formLooks,
@@ -30,7 +30,7 @@ export const form = element({
   }),
   content: {
     label: { type: 'plain', label: 'Name for screen readers' },
-    needed: { type: 'choice', label: 'Note on what is required', options: ['shown', 'left out'] },
+    needed: { type: 'choice', label: 'Required note', options: ['shown', 'left out'] },
   },
   sample: { label: 'Contact', needed: 'shown' },
   begins: { label: '', needed: 'shown' },

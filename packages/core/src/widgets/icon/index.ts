@@ -26,7 +26,7 @@ export const icon = element({
   }),
   content: {
     icon: { type: 'icon', label: 'Icon' },
-    alt: { type: 'plain', label: 'What it says, where words beside it do not' },
+    alt: { type: 'plain', label: 'Name for screen readers' },
   },
   sample: { icon: 'anchor', alt: '' },
   begins: { icon: 'info', alt: '' },

@@ -69,8 +69,8 @@ export const listItem = element({
   content: {
     text: { type: 'rich', label: 'Words' },
     mark: { type: 'icon', label: 'Icon' },
-    order: { type: 'choice', label: 'Order of the entries below', options: ORDERS },
-    marks: { type: 'icon', label: 'Icon before every entry below' },
+    order: { type: 'choice', label: 'Order of entries below', options: ORDERS },
+    marks: { type: 'icon', label: 'Icon before entries below' },
   },
   sample: { text: richText('The first entry'), mark: null, order: 'free', marks: null },
   begins: { text: richText('Entry'), mark: null, order: 'free', marks: null },

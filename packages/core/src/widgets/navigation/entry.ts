@@ -48,7 +48,7 @@ export const navigationEntry = element({
   }),
   content: {
     label: { type: 'plain', label: 'Label' },
-    link: { type: 'link', label: 'Leads to' },
+    link: { type: 'link', label: 'Link' },
     place: { type: 'choice', label: 'Among the pages', options: ENTRY_PLACES },
   },
   sample: { label: 'Contact', link: null, place: 'behind them' },

@@ -47,7 +47,7 @@ export const picture = element({
   }),
   content: {
     asset: { type: 'asset', label: 'Picture' },
-    alt: { type: 'plain', label: 'For those who cannot see it' },
+    alt: { type: 'plain', label: 'Alt text' },
     caption: { type: 'plain', label: 'Caption' },
   },
   sample: { asset: null, alt: 'A picture', caption: 'A caption for the picture' },

@@ -39,7 +39,7 @@ export const quote = element({
   }),
   content: {
     words: { type: 'rich', label: 'Words' },
-    source: { type: 'plain', label: 'Whose they are' },
+    source: { type: 'plain', label: 'Source' },
   },
   sample: {
     words: [[{ text: 'Something somebody said, in their own words.' }]],
