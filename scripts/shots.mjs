@@ -95,14 +95,14 @@ try {
   await named('Guide Regatta', 'button').click();
   await page.waitForSelector('::-p-text(would look different)');
   await shot('guides');
-  await named('Before and after of Islands', 'button').click();
-  await frame('After: Islands');
-  await shot('before-after');
-  await page.goto(`${program}/sites/tolvane/guide`);
+  await page.goto(`${program}/sites/tolvane/guide?element=heading`);
   await frame('Specimen');
-  await named('Page', 'radio').click();
-  await (await frame('Page')).waitForSelector('[data-part]');
-  await shot('guide-page');
+  await named('Text colour', 'combobox').click({ count: 3 });
+  await page.keyboard.type('#c9d2e0');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('::-p-text(can no longer be read)');
+  await shot('guard');
+  await named('Undo this change').click();
   await page.goto(`${program}/sites/tolvane/pages/sailings?node=sailings-table&part=table`);
   await frame('Page');
   await named('Content').click();
@@ -162,6 +162,41 @@ try {
   );
   await frame('Preview: A business with opening hours');
   await shot('new-site');
+  await page.evaluate(async () => {
+    const swatches = (...list) => list.map(([name, color, purpose]) => ({ name, color, purpose }));
+    const rest = { code: null, base: '17px', ratio: 1.25, corners: '4px', space: null };
+    const sites = [
+      {
+        name: 'Carrow Bakehouse',
+        starter: 'business',
+        brand: {
+          swatches: swatches(['Primary', '#0f4c5c', 'identity'], ['Accent', '#e8863c', 'accent']),
+          heading: 'Fraunces',
+          text: 'Work Sans',
+          ...rest,
+        },
+      },
+      {
+        name: 'Pell Street Prints',
+        starter: 'portfolio',
+        brand: {
+          swatches: swatches(['Ink', '#2b2118', 'identity'], ['Press red', '#b3261e', 'action']),
+          heading: 'Bricolage Grotesque',
+          text: 'Literata',
+          ...rest,
+        },
+      },
+    ];
+    for (const site of sites)
+      await fetch('/api/sites', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(site),
+      });
+  });
+  await page.goto(program);
+  await frame('Pell Street Prints');
+  await shot('sites');
 
   const ines = await invited('ines@tolvane.example', 'Ines');
   await ines.goto(`${program}/sites/tolvane/pages/home?node=welcome-title`);
