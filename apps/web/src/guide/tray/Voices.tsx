@@ -1,4 +1,4 @@
-import { CHECKS, fontBill, type TokenRecord } from '@cove/core';
+import { CHECKS, type FontBill, fontBill, type TokenRecord } from '@cove/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { ownFaces } from '../../canvas/styleEngine.ts';
 import { useCheck } from '../../checks/useCheck.ts';
@@ -15,6 +15,32 @@ const VoiceSheet = lazy(async () => ({ default: (await import('../voices/VoiceSh
 
 const familyOf = ({ name, value }: TokenRecord): string =>
   (value.type === 'fontFamily' ? value.value[0] : null) ?? name;
+
+const kilobytes = (bytes: number): string => `${Math.round(bytes / 1024)} KB`;
+
+/** The cuts that pages load, with their bytes: those that some text style asks for. One file holds all weights of a cut. */
+function Shipped({ bill }: { bill: FontBill }) {
+  return (
+    <table className="mt-2 w-full text-small">
+      <caption className="label-line text-left">Fonts pages load</caption>
+      <tbody>
+        {bill.families.flatMap(({ family, italic, weights }) =>
+          family.files
+            .filter(it => it.cut === 'normal' || italic)
+            .map(it => (
+              <tr key={`${family.name} ${it.cut}`} className="border-b border-hair">
+                <th scope="row" className="py-0.5 text-left font-normal">
+                  {family.name}
+                </th>
+                <td className="text-muted">{it.cut === 'italic' ? 'italic' : weights.join(', ')}</td>
+                <td className="pl-2 text-right font-mono text-[11px] whitespace-nowrap">{kilobytes(it.bytes)}</td>
+              </tr>
+            )),
+        )}
+      </tbody>
+    </table>
+  );
+}
 
 /** The families a guide speaks with, each set in its own letters, with what they cost and what they lack. */
 export function Voices({ site, tokens, open, onOpen }: TokenList) {
@@ -43,7 +69,7 @@ export function Voices({ site, tokens, open, onOpen }: TokenList) {
   return (
     <Group
       label="Voices"
-      note={`${count} famil${count === 1 ? 'y' : 'ies'}, ${Math.round(bill.bytes / 1024)} KB`}
+      note={`${count} famil${count === 1 ? 'y' : 'ies'}, ${kilobytes(bill.bytes)}`}
       {...(!locked && { onAdd: add })}
       addLabel="Add a voice"
     >
@@ -64,6 +90,7 @@ export function Voices({ site, tokens, open, onOpen }: TokenList) {
           </li>
         ))}
       </ul>
+      {bill.families.length > 0 && <Shipped bill={bill} />}
       {problems.map(({ check, at, message }) => (
         <p key={`${check} ${at.record} ${at.path}`} className="mt-1 text-small">
           {message}
