@@ -10,7 +10,7 @@ export const button = element({
   label: 'Button',
   family: 'action',
   parts: {
-    box: { label: 'Box', kind: 'box', states: ['hover', 'focus', 'pressed', 'selected'] },
+    box: { label: 'Box', kind: 'box', states: ['hover', 'focus', 'pressed', 'selected', 'disabled'] },
     icon: { label: 'Icon', kind: 'icon', inside: 'box' },
     label: { label: 'Label', kind: 'label', inside: 'box', shows: 'label' },
   },
@@ -36,6 +36,8 @@ export const button = element({
     'box:hover/color': 'role.mainLabelHover',
     'box:pressed/backgroundColor': 'role.mainFillPressed',
     'box:pressed/color': 'role.mainLabelPressed',
+    'box:disabled/opacity': 0.5,
+    'box:disabled/cursor': 'not-allowed',
     ...focusRing('box'),
     ...iconBaseline('icon', '1.2em'),
     'icon/color': 'currentcolor',
@@ -45,12 +47,19 @@ export const button = element({
     label: { type: 'plain', label: 'Label' },
     link: { type: 'link', label: 'Link' },
     icon: { type: 'icon', label: 'Icon' },
+    disabled: { type: 'choice', label: 'Disabled', options: ['no', 'yes'] },
   },
   sample: { label: 'Get started', link: { type: 'url', href: 'https://domain.example/' } },
   begins: { label: 'Button' },
   markup: (content, context) => {
     const link = linkOf(content, 'link');
-    const attrs = link ? linkAttrs(link, context) : {};
+    const isDisabled = content.disabled === 'yes';
+    // A link that leads nowhere for now stays a link to who hears it (HTML-AAM; ARIA in HTML, links without href).
+    const attrs = isDisabled
+      ? { role: 'link', 'aria-disabled': 'true' }
+      : link
+        ? linkAttrs(link, context)
+        : {};
     const label = h('span', { part: 'label' }, plain(content, 'label'));
     return h('a', { part: 'box', ...attrs }, iconOf('icon', content.icon, context), label);
   },
