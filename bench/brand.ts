@@ -25,7 +25,7 @@ try {
       type: 'color',
       group: `Shade ${Math.floor(i / 20) + 1}`,
       name: `Shade ${i + 1}`,
-      order: `zz${String(i).padStart(3, '0')}`,
+      order: `zz${String(i).padStart(3, '0')}5`,
       value: {
         type: 'color',
         value: { space: 'oklch', coords: [0.3 + (i % 20) / 30, 0.1, i * 1.8], alpha: 1 },

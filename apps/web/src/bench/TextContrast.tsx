@@ -25,7 +25,10 @@ export function TextContrast(setting: Setting) {
   const { scope, asked } = setting;
   const isText =
     scope && ['heading', 'text', 'label'].includes(partOf(scope.element, asked.part)?.kind ?? '');
+  // The bench shows first: what stands behind is looked for once it does.
+  const isShown = useDeferredValue(true, false);
   if (!scope || asked.state !== 'rest') return null;
+  if (!isShown) return isText ? <div className="h-[31px] border-b border-hair" /> : null;
   return isText ? <OfWords {...setting} scope={scope} /> : <OfFill {...setting} scope={scope} />;
 }
 

@@ -2,8 +2,8 @@ import { clusterColors } from '@cove/core';
 import { completeBrand, readBrandFile, readBrandLines, readyGuide } from '@cove/core/starters';
 import type { FromBrand, ToBrand } from './messages.ts';
 
-/** Longer side in px to which larger pictures are drawn: more adds nothing to their colours. */
-const LONGEST = 4096;
+/** Longer side in px to which larger pictures are drawn: more adds nothing to their colours, and takes a second to read. */
+const LONGEST = 2048;
 
 /** The pixels of a picture, none of them left out where it is not very large. */
 async function pixelsOf(picture: Blob): Promise<Uint8ClampedArray> {

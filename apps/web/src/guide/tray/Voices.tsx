@@ -33,7 +33,9 @@ function Shipped({ bill }: { bill: FontBill }) {
                   {family.name}
                 </th>
                 <td className="text-muted">{it.cut === 'italic' ? 'italic' : weights.join(', ')}</td>
-                <td className="pl-2 text-right font-mono text-[11px] whitespace-nowrap">{kilobytes(it.bytes)}</td>
+                <td className="pl-2 text-right font-mono text-[11px] whitespace-nowrap">
+                  {kilobytes(it.bytes)}
+                </td>
               </tr>
             )),
         )}
