@@ -54,7 +54,7 @@ describe('a change of the guide', () => {
     // Each of those is what the bench says of it, and what the worker told.
     for (const node of poor) {
       await walker.open(`pages/home?node=${node}`);
-      await walker.says('Contrast where it stands');
+      await walker.says('Contrast here');
       const line = await walker.page.waitForSelector('section[aria-label=Contrast]');
       expect(await line?.evaluate(it => it.textContent)).toMatch(/needs (3|4\.5)/);
     }
@@ -81,7 +81,7 @@ describe('a change of the guide', () => {
     );
     await walker.click(name, 'button');
     await walker.frame('Page');
-    await walker.says('Contrast where it stands');
+    await walker.says('Contrast here');
     await walker.click('Undo', 'button');
     await walker.kept();
   });

@@ -58,7 +58,7 @@ function OfWords(setting: Placed) {
   const fix = ratio < wanted ? fixOf(text, color => siteContrast(site, color, ground) >= wanted) : undefined;
   return (
     <Line sample={{ text, ground }} ratio={ratio} wanted={wanted} fix={fix}>
-      Contrast where it stands
+      Contrast here
     </Line>
   );
 }
