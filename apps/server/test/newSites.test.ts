@@ -41,6 +41,15 @@ describe('a new site', () => {
     expect(named(records, 'asset')).toContain('Hills');
   });
 
+  it('keeps how it began, to which each foundation of its guide can be reset', async () => {
+    const made = await make({ brand: BRAND }).expect(200);
+    const [first, ...more] = (await world.get(`/api/sites/${made.body.id}/snapshots`).expect(200)).body;
+    expect(more).toEqual([]);
+    expect(first.note).toBe('As the site began');
+    const guide = await world.get(`/api/sites/${made.body.id}/snapshots/${first.id}/guide`).expect(200);
+    expect(named(guide.body.records, 'token')).toEqual(expect.arrayContaining(['Primary', 'Paper']));
+  });
+
   it('has a ready-made guide where that is asked for', async () => {
     expect(named(await recordsOf({ readyGuide: 'lichen' }), 'token')).toContain('Moss');
   });

@@ -9,6 +9,7 @@ import {
   type SettingsRecord,
   type Site,
   type SiteRecord,
+  siteOf,
 } from '@cove/core';
 import {
   type Brief,
@@ -31,6 +32,7 @@ import sharp from 'sharp';
 import { notFound, ProblemException } from '../common/problem';
 import { keptGuide, layGuideFiles } from '../guides/keptGuides.job';
 import { acceptChange } from '../sites/acceptChange';
+import { keepAt } from '../snapshots/snapshots.job';
 import { type StoredFile, storedFile } from '../storage/storedFiles';
 import type { Workbench } from '../work/workbench';
 
@@ -170,9 +172,15 @@ export async function makeSite(
     const change = { site: id, account, id: `begin-${id}-${Date.now()}`, base: 0, edits };
     const accepted = await acceptChange(query, bench.files, change, LIMITS.computedChange);
     if (!accepted.ok) throw new Error(accepted.problem.message);
+    // What a foundation of the guide can be reset to.
+    if (!('demo' in begin))
+      await keepAt(query, id, account, AS_IT_BEGAN, { seq: accepted.value.seq, site: siteOf(records) });
     return true;
   });
 }
+
+/** Note on the snapshot that every new site has. */
+const AS_IT_BEGAN = 'As the site began';
 
 /** Drawings as pictures by where they come from; they are the same for every site, so they are drawn once. */
 const drawn = new Map<() => Drawing[], Promise<readonly { name: string; data: Buffer }[]>>();

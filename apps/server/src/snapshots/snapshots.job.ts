@@ -32,7 +32,8 @@ declare module '../work/job' {
   }
 }
 
-async function keep(
+/** Keeps a site as it is at a change. */
+export async function keepAt(
   query: Query,
   id: string,
   account: string,
@@ -78,7 +79,7 @@ export async function keepSnapshot(
   { database, sites }: Workbench,
   { site, account, note }: { site: string; account: string; note: string },
 ): Promise<KeptSnapshotDto> {
-  return keep(database.query, site, account, note, await sites.at(site));
+  return keepAt(database.query, site, account, note, await sites.at(site));
 }
 
 /** The guide of a snapshot, as JSON. */
@@ -115,7 +116,7 @@ export async function restoreSnapshot(
   const edits = all.filter(it => !takesUnread(it, wanted.unreadable));
   const unread = wanted.unreadable.map(it => `${it.kind} ${it.id}: ${it.why}`);
   if (edits.length === 0) return { seq: now.seq, unread };
-  await keep(database.query, site, account, `Before going back to “${wanted.note}”`.slice(0, 200), now);
+  await keepAt(database.query, site, account, `Before going back to “${wanted.note}”`.slice(0, 200), now);
   const change = { site, account, id: `restore-${randomUUID()}`, base: now.seq, edits };
   const accepted = await database.transaction(query =>
     acceptChange(query, files, change, LIMITS.computedChange),

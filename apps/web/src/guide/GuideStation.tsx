@@ -14,6 +14,7 @@ import { useSearchParams } from 'react-router';
 import { Bench } from '../bench/Bench.tsx';
 import type { ElementSubject, Subject } from '../bench/subject.ts';
 import { ScrollTogether } from '../canvas/scrollTogether.ts';
+import { Term } from '../glossary/Term.tsx';
 import { ChangeEffect } from '../guard/ChangeEffect.tsx';
 import { Lock } from '../session/rights.tsx';
 import { useCalmSite } from '../session/useCalmSite.ts';
@@ -303,8 +304,8 @@ export function GuideStation() {
                 </div>
               ) : (
                 <p className="p-4 text-muted">
-                  Click a cell of the specimen, or walk to one with the arrow keys and press Enter: what you
-                  set here holds for every such element.
+                  Click a cell of the <Term word="Specimen">specimen</Term>, or walk to one with the arrow
+                  keys and press Enter: what you set here holds for every such element.
                 </p>
               )}
             </Lock>

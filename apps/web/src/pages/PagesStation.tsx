@@ -16,6 +16,7 @@ import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { Bench } from '../bench/Bench.tsx';
 import type { Subject } from '../bench/subject.ts';
+import { Term } from '../glossary/Term.tsx';
 import { useSelection } from '../onPage/useSelection.ts';
 import { useCommit, useSession, useSite } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
@@ -179,9 +180,14 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
                 </div>
               ) : (
                 <p className="p-4 text-muted">
-                  {mayStyle
-                    ? 'Click something on the page, or pick it in the outline: what you set here holds for that one alone, and is kept as a knot. '
-                    : 'Click something on the page, or pick it in the outline, to see what it wears and why. '}
+                  {mayStyle ? (
+                    <>
+                      Click something on the page, or pick it in the outline: what you set here holds for that
+                      one alone, and is kept as a <Term word="Knot">knot</Term>.{' '}
+                    </>
+                  ) : (
+                    'Click something on the page, or pick it in the outline, to see what it wears and why. '
+                  )}
                   {mayWrite && 'Double-click words to edit them.'}
                 </p>
               )}
