@@ -156,7 +156,7 @@ describe('the more particular situation wins over the nearer origin', () => {
       keptElsewhere(site, scope, asked())
         .map(it => `${it.state} ${it.width}`)
         .sort(),
-    ).toEqual(['hover narrow', 'hover wide', 'pressed wide', 'rest medium', 'rest narrow']);
+    ).toEqual(['disabled wide', 'hover narrow', 'hover wide', 'pressed wide', 'rest medium', 'rest narrow']);
   });
 });
 
