@@ -5,6 +5,7 @@ import {
   type Id,
   isNode,
   nameOf,
+  PART_KINDS,
   type PropertyRow,
   parseSlot,
   presetStyles,
@@ -31,10 +32,10 @@ const SectionLibrary = lazy(async () => ({
 
 const PresetPanel = lazy(async () => ({ default: (await import('../guide/PresetPanel.tsx')).PresetPanel }));
 
-/** The kind of part that a preset says something of first. */
+/** The outermost kind of part that a preset says something of. */
 const firstKindOf = (site: Site, preset: Id): string => {
-  const [slot = ''] = Object.keys(presetStyles(site, preset).styles);
-  return parseSlot(slot)?.part ?? 'box';
+  const said = new Set(Object.keys(presetStyles(site, preset).styles).map(slot => parseSlot(slot)?.part));
+  return PART_KINDS.find(it => said.has(it)) ?? 'box';
 };
 
 /** The pages: their list and outline at the left, the page in the middle, the bench at the right. */
