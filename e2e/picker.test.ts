@@ -187,7 +187,9 @@ describe('the guard', () => {
     );
     const count = async () => Number.parseInt(await told('button[aria-label="Swatch Rope"]'), 10) || 0;
     const before = await count();
-    const fix = await walker.page.waitForSelector('[role=status] li button');
+    const fix = await walker.page.waitForSelector(
+      '[data-radix-popper-content-wrapper] [role=status] li button',
+    );
     await fix?.click();
     await until(count, n => n < before, 'one less');
     expect(await walker.violations()).toEqual([]);

@@ -231,7 +231,8 @@ export function generatedSite(seed: number): Site {
     for (const element of depth === 0 ? all : some) {
       const id = `w${++made}`;
       const choices = Object.entries(element.content).flatMap(([name, field]) =>
-        field.type === 'choice' ? [[name, random.pick(field.options)] as const] : [],
+        // Being disabled is a state, in which nothing is while it is asked for at rest.
+        field.type === 'choice' && name !== 'disabled' ? [[name, random.pick(field.options)] as const] : [],
       );
       b.widget(
         id,
