@@ -4,10 +4,12 @@ import { PROGRAM, until, walkDemo } from './support/program.ts';
 
 const demo = walkDemo();
 
-const effect = () =>
-  demo.walker.page.$eval('[aria-label="Effect of the last change"]', it => it.textContent ?? '');
 const effectSays = (words: RegExp) =>
-  until(effect, text => words.test(text), `the effect should say ${words}`);
+  until(
+    () => demo.walker.effect(),
+    text => words.test(text),
+    `the effect should say ${words}`,
+  );
 async function write(field: string, value: string): Promise<void> {
   const { walker } = demo;
   await walker.page.locator(`::-p-aria([name="${field}"][role="combobox"])`).click();
@@ -72,7 +74,7 @@ describe('a change of the guide', () => {
     await write('Text colour', '#dcdcdc');
     await effectSays(/can no longer be read/);
     await walker.click('Undo this change');
-    await until(effect, text => text === '', 'nothing to tell');
+    await until(() => walker.effect(), text => text === '', 'nothing to tell');
     await walker.kept();
     await write('Text colour', '#dcdcdc');
     await effectSays(/can no longer be read/);

@@ -217,6 +217,12 @@ describe('swatches', () => {
       await take();
       return take();
     };
+    // What the change does is told below the specimen, which becomes lower by that.
+    await until(
+      () => walker.effect(),
+      it => it.includes('would look different'),
+      'what it does should be told',
+    );
     // What lies over it is drawn to its end first.
     let usual = await picture(false);
     for (let again = ''; again !== usual; ) {
