@@ -74,7 +74,11 @@ describe('a change of the guide', () => {
     await write('Text colour', '#dcdcdc');
     await effectSays(/can no longer be read/);
     await walker.click('Undo this change');
-    await until(() => walker.effect(), text => text === '', 'nothing to tell');
+    await until(
+      () => walker.effect(),
+      text => text === '',
+      'nothing to tell',
+    );
     await walker.kept();
     await write('Text colour', '#dcdcdc');
     await effectSays(/can no longer be read/);
@@ -86,6 +90,64 @@ describe('a change of the guide', () => {
     await walker.says('Contrast here');
     await walker.click('Undo', 'button');
     await walker.kept();
+  });
+});
+
+/** Texts of the home page that stand out of their box or of one around it, as Chromium reports it by itself. */
+async function standingOut(viewport: number, around: boolean): Promise<string[]> {
+  const page = await demo.walker.page.browser().newPage();
+  await page.setBypassCSP(true);
+  await page.setViewport({ width: viewport, height: 800 });
+  await page.goto(`${PROGRAM}/api/sites/tolvane/pages/home/preview`);
+  await page.addStyleTag({
+    content: ':root{overflow-wrap:normal!important}.section-box{content-visibility:visible!important}',
+  });
+  await page.evaluate(() => document.fonts.ready.then(() => undefined));
+  const found = await page.$$eval(
+    'main :is(h1, h2, h3, p, a)',
+    (all, alsoAround) =>
+      all.flatMap(it => {
+        for (let at: Element | null = it; at && at !== document.body; at = at.parentElement) {
+          if (at.clientWidth > 0 && at.scrollWidth > at.clientWidth) return [it.textContent.trim()];
+          if (!alsoAround) break;
+        }
+        return [];
+      }),
+    around,
+  );
+  await page.close();
+  return found;
+}
+
+describe('a scale that grows too fast', () => {
+  it('tells which texts no longer fit, and at which width, as Chromium lays them out', async () => {
+    const { walker } = demo;
+    await walker.open('guide');
+    await walker.frame('Specimen');
+    expect(await standingOut(320, false)).toEqual([]);
+    await walker.type('Ratio', '1.7');
+    await effectSays(/\d+ texts no longer fit/);
+    await effectSays(/wider than its place when wide, at 961 px/);
+    expect(await walker.violations()).toEqual([]);
+    await walker.page.locator('[aria-label="Effect of the last change"] ::-p-text(more)').click();
+    const told = await walker.page.$$eval('[aria-label="Effect of the last change"] li', lines =>
+      lines.map(it => ({
+        name: it.querySelector('button')?.textContent ?? '',
+        page: /^(.+): wider/.exec(it.querySelector('span')?.textContent ?? '')?.[1] ?? '',
+        viewport: Number(/at (\d+) px/.exec(it.textContent)?.[1]),
+      })),
+    );
+    await walker.kept();
+    const home = told.filter(it => it.page === 'Home');
+    expect(home.length).toBeGreaterThan(3);
+    for (const viewport of new Set(home.map(it => it.viewport))) {
+      const seen = await standingOut(viewport, true);
+      for (const { name } of home.filter(it => it.viewport === viewport)) expect(seen).toContain(name);
+    }
+    for (const name of await standingOut(320, false)) expect(told.map(it => it.name)).toContain(name);
+    await walker.click('Undo', 'button');
+    await walker.kept();
+    await effectSays(/^$/);
   });
 });
 

@@ -156,6 +156,9 @@ describe('what is typed into a property', () => {
     ['fontWeight', '650', { type: 'number', value: 650 }],
     ['transitionDuration', '0.2s', { type: 'duration', value: 200 }],
     ['transitionTimingFunction', 'cubic-bezier(0.2, 0, 0, 1)', { type: 'cubicBezier' }],
+    ['fontFamily', 'Heading', { type: 'token', token: 'display' }],
+    ['fontFamily', '"Heading", serif', { type: 'fontFamily', value: ['Heading', 'serif'] }],
+    ['fontFamily', 'Headings, serif', { type: 'fontFamily', value: ['Headings', 'serif'] }],
     [
       'boxShadow',
       'inset 0 1px 2px role.line',

@@ -173,7 +173,7 @@ export async function makeSite(
     const accepted = await acceptChange(query, bench.files, change, LIMITS.computedChange);
     if (!accepted.ok) throw new Error(accepted.problem.message);
     // What a foundation of the guide can be reset to.
-    if (!('demo' in begin))
+    if (!('demo' in begin) || begin.demo === 'small')
       await keepAt(query, id, account, AS_IT_BEGAN, { seq: accepted.value.seq, site: siteOf(records) });
     return true;
   });

@@ -123,7 +123,7 @@ export function PropertyRow({
     <li data-property={row.name}>
       <div
         data-picker-row
-        className={`grid items-center gap-x-1 ${indent ? 'grid-cols-[88px_minmax(0,1fr)_auto_24px] pl-4' : 'grid-cols-[104px_minmax(0,1fr)_auto_24px]'}`}
+        className={`grid items-center gap-x-1 ${indent ? 'grid-cols-[88px_minmax(76px,1fr)_minmax(0,auto)_24px] pl-4' : 'grid-cols-[104px_minmax(92px,1fr)_minmax(0,auto)_24px]'}`}
       >
         <span className="flex min-w-0 items-center">
           <DragLabel
@@ -272,13 +272,13 @@ function Remarks({
 }) {
   const named = value?.type === 'token' || value?.type === 'role' || value?.type === 'derived';
   return (
-    <span className="flex items-center gap-1">
+    <span className="flex min-w-0 items-center gap-1">
       {differs.length > 0 && (
         <span
           className="font-mono text-[10px] text-muted"
           title={`Something else when ${differs.join(' and ')}`}
         >
-          <span aria-hidden>≠ {differs.map(it => it.charAt(0)).join(' ')}</span>
+          <span aria-hidden>≠ {differs.join(' ')}</span>
           <span className="sr-only">, something else when {differs.join(' and ')}</span>
         </span>
       )}
@@ -291,7 +291,7 @@ function Remarks({
         </span>
       )}
       {named && end && (
-        <span className="max-w-20 truncate font-mono text-[11px] text-muted" title={literalText(end)}>
+        <span className="max-w-24 truncate font-mono text-[11px] text-muted" title={literalText(end)}>
           {literalText(end)}
         </span>
       )}

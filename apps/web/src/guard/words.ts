@@ -1,4 +1,4 @@
-import type { Impact } from '@cove/core';
+import type { Impact, Width } from '@cove/core';
 
 const counted = (n: number, word: string) => `${n.toLocaleString('en')} ${word}${n === 1 ? '' : 's'}`;
 
@@ -14,6 +14,11 @@ export const WORDS = {
   roles: (n: number) => `${counted(n, 'role')} below the required contrast`,
   texts: (n: number) => `${counted(n, 'text')} on pages can no longer be read`,
   textsWould: (n: number) => `${counted(n, 'text')} on pages could no longer be read`,
+  unfit: (n: number) => `${counted(n, 'text')} no longer ${n === 1 ? 'fits' : 'fit'}`,
+  unfitWould: (n: number) => `${counted(n, 'text')} would no longer fit`,
+  laidOut: (pages: number, all: number) =>
+    pages < all ? `${pages.toLocaleString('en')} of ${counted(all, 'page')} looked at` : '',
+  tooWide: (width: Width, viewport: number) => `wider than its place when ${width}, at ${viewport} px`,
   more: (n: number) => `and ${n.toLocaleString('en')} more`,
   needs: (wanted: number) => `needs ${wanted}`,
   undo: 'Undo this change',

@@ -1,5 +1,6 @@
 import {
   elementNamed,
+  FOUNDATIONS,
   firstPart,
   type Id,
   nameOf,
@@ -144,7 +145,7 @@ export function GuideStation() {
         label: 'Specimen',
         content: (
           <section data-pane aria-label="Specimen" className="flex min-h-0 min-w-0 flex-col">
-            <div className="flex h-10 items-center gap-3 border-b border-hair px-3">
+            <div className="flex min-h-10 flex-wrap items-center gap-x-3 gap-y-1 border-b border-hair px-3 py-1">
               <Choice<'specimen' | 'page'>
                 label="In the middle"
                 value={middle}
@@ -260,7 +261,12 @@ export function GuideStation() {
               )}
               {guides ? (
                 <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>
-                  <GuidesPanel site={site} onClose={() => openBeside(null)} />
+                  <GuidesPanel
+                    key={params.get('guides')}
+                    site={site}
+                    reset={FOUNDATIONS.find(it => it === params.get('guides')) ?? null}
+                    onClose={() => openBeside(null)}
+                  />
                 </Suspense>
               ) : ground ? (
                 <Suspense fallback={<p className="p-4 text-muted">Loading…</p>}>

@@ -111,10 +111,11 @@ export class SpecimenDocument {
 
   /** Follows an edit; cells stay as they are, their looks change under the hand. */
   style(site: Site, touched: ReadonlySet<Id> | null): void {
+    const isColorAlone = touched !== null && [...touched].every(id => isColor(site, id));
+    if (isColorAlone) this.distant.leave();
+    else this.fitter.ask();
     if (!this.known || touched === null) this.engine.reset(site, null);
     else this.engine.update(site, null, touched);
-    if (touched === null || [...touched].some(id => !isColor(site, id))) this.fitter.ask();
-    else this.distant.leave();
     this.known = true;
   }
 

@@ -1,5 +1,6 @@
 import type {
   Edit,
+  Foundation,
   GuideData,
   GuidePart,
   Id,
@@ -46,17 +47,19 @@ export type ToReach =
   | { type: 'promotions'; ask: number; id: Id; slots: readonly Slot[]; to: readonly Promotion[] }
   | { type: 'plan'; ask: number; guide: GuideWish };
 
-/** A guide to be taken: a ready-made one by its id, or one with all its records; whole, or parts of it by id. */
+/** A guide to be taken: a ready-made one by its id, or one with all its records; whole, a foundation of it, or parts by id. */
 export interface GuideWish {
   guide: string | GuideData;
   face: SchemeRecord['face'] | null;
-  parts?: readonly Id[];
+  parts?: readonly Id[] | Foundation;
 }
 
 /** What taking it comes to. */
 export interface GuideOffer {
   edits: readonly Edit[];
   parts: readonly GuidePart[];
+  /** Those that are taken; null where all of it is. */
+  taken: ReadonlySet<Id> | null;
   /** How many records of the site's own guide stay, since the pages name them. */
   kept: number;
 }

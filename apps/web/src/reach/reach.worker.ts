@@ -11,6 +11,7 @@ import {
   type Site,
   siblingsFor,
   siteOf,
+  takeableFoundation,
   takeGuide,
   usesOf,
   withRecords,
@@ -28,9 +29,18 @@ async function offer(of: Site, { guide, face, parts }: GuideWish): Promise<Guide
   const data = typeof guide === 'string' ? spec && readyGuide(spec) : guide;
   if (!data) throw new Error(`no guide ${String(guide)}`);
   const plan = planGuide(of, data, face);
+  const taken =
+    parts === undefined
+      ? null
+      : new Set(
+          typeof parts === 'string'
+            ? plan.parts.flatMap(it => (takeableFoundation(of, it) === parts ? [it.id] : []))
+            : parts,
+        );
   return {
-    edits: takeGuide(of, plan, parts && new Set(parts)),
+    edits: takeGuide(of, plan, taken ?? undefined),
     parts: plan.parts,
+    taken,
     kept: plan.kept.length,
   };
 }

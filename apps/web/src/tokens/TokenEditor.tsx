@@ -111,7 +111,6 @@ const Further = memo(function Further({ site, token, onGone, onMade }: Props) {
           {derivations.length > 0 && (
             <ActMenu
               label="Derive another"
-              className="w-[122px]"
               options={derivations
                 .filter(it => it.op !== 'ramp')
                 .map(it => ({ value: it.op, label: it.label }))}
@@ -121,7 +120,6 @@ const Further = memo(function Further({ site, token, onGone, onMade }: Props) {
           {token.type === 'color' && (
             <ActMenu
               label="Make a ramp"
-              className="w-[104px]"
               options={STEPS.map(n => ({ value: String(n), label: `${n} steps` }))}
               onChoose={n => ramp(Number(n))}
             />

@@ -33,7 +33,14 @@ export {
   guideOf,
   isGuideRecord,
 } from './take/guideData.ts';
-export { facedSchemes, type GuidePart, type GuidePlan, planGuide, takeGuide } from './take/planGuide.ts';
+export {
+  facedSchemes,
+  type GuidePart,
+  type GuidePlan,
+  planGuide,
+  takeableFoundation,
+  takeGuide,
+} from './take/planGuide.ts';
 export { readGuideData } from './take/readGuideData.ts';
 export { valuesInGuide } from './valuesInGuide.ts';
 export { variantsOf } from './variants.ts';

@@ -148,6 +148,15 @@ function parseName(text: string, types: readonly TokenType[], tokens: Tokens): R
   return found[0] ? ok({ type: 'token', token: found[0].id }) : null;
 }
 
+/**
+ * Any words could be a family of fonts, so the name of a voice is looked for before: a family of that very name is written
+ * in quotes.
+ */
+function parseVoice(text: string, tokens: Tokens): Result<Value> | null {
+  const named = parseName(text, ['fontFamily'], tokens);
+  return named?.ok ? named : null;
+}
+
 /** A sum without a unit, which stands for a length in the usual one. */
 function parsePlainLength(text: string, unit: LengthUnit): Value | null {
   const value = /[a-z%]/i.test(text) ? null : parseArithmetic(text);
@@ -163,6 +172,8 @@ export function parseTokenValue(source: string, type: TokenType, tokens: Tokens)
   if (reference) return reference;
   const mixed = type === 'color' ? parseMixed(text, tokens) : null;
   if (mixed) return mixed;
+  const voice = type === 'fontFamily' ? parseVoice(text, tokens) : null;
+  if (voice) return voice;
   const types: LiteralType[] = type === 'dimension' ? ['dimension', 'fluid'] : [type];
   for (const literal of types) {
     const value = parseLiteral(text, literal, shade => colorInside(shade, tokens));
@@ -237,6 +248,8 @@ export function parsePropertyValue(
   if (role) return ok(role);
   const mixed = isColor ? parseMixed(text, tokens) : null;
   if (mixed) return mixed;
+  const voice = row.accepts.includes('fontFamily') ? parseVoice(text, tokens) : null;
+  if (voice) return voice;
   for (const type of row.accepts) {
     const value = parseLiteral(text, type, shade => colorInside(shade, tokens, ownRoles));
     const result = value && accepts(row, value);

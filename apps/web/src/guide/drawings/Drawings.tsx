@@ -103,7 +103,7 @@ export function Drawings({ site }: { site: Site }) {
     </Group>
   );
   return (
-    <Chapter title="Icons and marks">
+    <Chapter title="Icons and marks" foundation="Icons, marks and notes">
       <Group label="Icon set" note={set.licence}>
         <Select
           hideLabel

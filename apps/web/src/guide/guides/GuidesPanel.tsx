@@ -1,4 +1,4 @@
-import type { Id, SchemeRecord, Site } from '@cove/core';
+import type { Foundation, SchemeRecord, Site } from '@cove/core';
 import { READY_GUIDES } from '@cove/core/starters';
 import { X } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -10,9 +10,16 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { IntoView } from '../../ui/IntoView.tsx';
 import { KeepGuide } from './KeepGuide.tsx';
-import { OfferView } from './OfferView.tsx';
+import { OfferView, type Parts } from './OfferView.tsx';
 import { Snapshots } from './Snapshots.tsx';
-import { useForgetGuide, useKeepSnapshot, useKeptGuide, useKeptGuides, useSnapshotGuide } from './useKept.ts';
+import {
+  useForgetGuide,
+  useKeepSnapshot,
+  useKeptGuide,
+  useKeptGuides,
+  useSnapshotGuide,
+  useSnapshots,
+} from './useKept.ts';
 import { useOffer } from './useOffer.ts';
 
 interface Chosen {
@@ -30,13 +37,29 @@ const Strip = ({ colors }: { colors: readonly string[] }) => (
 );
 
 /** Ready-made guides and one's own: seen on the whole station before they are taken, with what they would alter. */
-export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) {
+export function GuidesPanel({
+  site,
+  reset,
+  onClose,
+}: {
+  site: Site;
+  /** A foundation that is to be as it was when the site began: its first snapshot is opened for it. */
+  reset: Foundation | null;
+  onClose(): void;
+}) {
   const session = useSession();
   const { summary } = useOpened();
   const commit = useCommit();
-  const [chosen, setChosen] = useState<Chosen | null>(null);
+  const [asked, setChosen] = useState<Chosen | null | 'not yet'>('not yet');
   const [face, setFace] = useState<Face>('light');
-  const [parts, setParts] = useState<ReadonlySet<Id> | null>(null);
+  const [parts, setParts] = useState<Parts>(reset);
+  const snapshots = useSnapshots(session.id);
+  const beginning = snapshots.data?.at(-1)?.id;
+  const atFirst = useMemo(
+    (): Chosen | null => (reset && beginning ? { type: 'snapshot', id: beginning } : null),
+    [reset, beginning],
+  );
+  const chosen = asked === 'not yet' ? atFirst : asked;
   const kept = useKeptGuides();
   const opened = useKeptGuide(chosen?.type === 'kept' ? chosen.id : null, session.id);
   const then = useSnapshotGuide(session.id, chosen?.type === 'snapshot' ? chosen.id : null);
@@ -45,7 +68,9 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
   const wish = useMemo((): GuideWish | null => {
     if (chosen?.type === 'ready') return { guide: chosen.id, face };
     const data = chosen?.type === 'kept' ? opened.data : chosen?.type === 'snapshot' ? then.data : undefined;
-    return data ? { guide: data, face: null, ...(parts && { parts: [...parts] }) } : null;
+    return data
+      ? { guide: data, face: null, ...(parts && { parts: typeof parts === 'string' ? parts : [...parts] }) }
+      : null;
   }, [chosen, face, opened.data, then.data, parts]);
   const offer = useOffer(wish);
   const name =
@@ -83,7 +108,7 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
         disabled={!offer || offer.edits.length === 0 || keep.isPending}
         onClick={() => void take()}
       >
-        {parts ? `Take ${parts.size} selected` : `Take ${what}`}
+        {offer?.taken ? `Take ${offer.taken.size} selected` : `Take ${what}`}
       </Button>
     </IntoView>
   );
@@ -95,6 +120,17 @@ export function GuidesPanel({ site, onClose }: { site: Site; onClose(): void }) 
           <X size={14} />
         </button>
       </header>
+      {reset && beginning && (
+        <p role="status" className="mb-2 border-l-2 border-teal pl-2">
+          {reset}, as the site began: nothing is changed until you take it from the oldest snapshot, below.
+        </p>
+      )}
+      {reset && !beginning && snapshots.isSuccess && (
+        <p role="status" className="mb-2 border-l-2 border-teal pl-2">
+          No snapshot has been taken of this site yet, so there is nothing to reset to. Choose a guide
+          instead.
+        </p>
+      )}
       <p className="mb-2 text-muted">
         Choose one to see it in the specimen and on the pages. Nothing is kept until you take it; overrides
         stay.

@@ -1,13 +1,13 @@
 import {
   FOUNDATIONS,
   type Foundation,
-  foundationOf,
   type GuidePart,
   type Id,
   kindNamed,
   nameOf,
   printTyped,
   type Site,
+  takeableFoundation,
 } from '@cove/core';
 import { ImpactNote } from '../../reach/ImpactNote.tsx';
 import type { GuideOffer } from '../../reach/messages.ts';
@@ -16,17 +16,15 @@ import { Tick } from '../../ui/Tick.tsx';
 
 const CHANGE: Record<GuidePart['change'], string> = { new: 'new', altered: 'other', goes: 'goes' };
 
-const foundationOfPart = (site: Site, { after, before }: GuidePart): Foundation | null => {
-  const record = after ?? before;
-  return record && foundationOf(site, record);
-};
-
 /** A token's value before and after, as it is typed; of what is larger, that it differs. */
 function difference(site: Site, { before, after }: GuidePart): string {
   if (before?.kind === 'token' && after?.kind === 'token')
     return `${printTyped(before.value, site.kinds.token)} → ${printTyped(after.value, site.kinds.token)}`;
   return '';
 }
+
+/** Parts of a guide by their ids, or all that belong to a foundation; null for the whole. */
+export type Parts = ReadonlySet<Id> | Foundation | null;
 
 /** What a guide would alter: in numbers, part by part where it can be taken in parts, and on the pages. */
 export function OfferView({
@@ -37,8 +35,9 @@ export function OfferView({
 }: {
   site: Site;
   offer: GuideOffer | null;
-  parts?: ReadonlySet<Id> | null;
-  onParts?(parts: ReadonlySet<Id> | null): void;
+  /** What is to be taken of it; null for all. */
+  parts?: Parts;
+  onParts?(parts: Parts): void;
 }) {
   if (!offer)
     return (
@@ -49,13 +48,10 @@ export function OfferView({
   const count = (change: GuidePart['change']) => offer.parts.filter(it => it.change === change).length;
   if (offer.parts.length === 0) return <p className="text-muted">Your guide already matches.</p>;
   const takeable = offer.parts.filter(it => it.change !== 'goes');
-  const only =
-    FOUNDATIONS.find(it => {
-      const of = takeable.filter(part => foundationOfPart(site, part) === it);
-      return parts && of.length === parts.size && of.every(part => parts.has(part.id));
-    }) ?? '';
+  const foundations = new Set(takeable.map(it => takeableFoundation(site, it)));
+  const only = typeof parts === 'string' ? parts : '';
   const toggle = (id: Id, on: boolean) => {
-    const next = new Set(parts ?? takeable.map(it => it.id));
+    const next = new Set(offer.taken ?? takeable.map(it => it.id));
     if (on) next.add(id);
     else next.delete(id);
     onParts?.(next.size === takeable.length ? null : next);
@@ -72,18 +68,16 @@ export function OfferView({
           value={only}
           options={[
             { value: '', label: parts ? 'Selected parts' : 'Everything' },
-            ...FOUNDATIONS.filter(it => takeable.some(part => foundationOfPart(site, part) === it)).map(
-              it => ({
-                value: it,
-                label: `${it} alone`,
-              }),
-            ),
+            ...FOUNDATIONS.filter(it => foundations.has(it) || it === only).map(it => ({
+              value: it,
+              label: `${it} alone`,
+            })),
           ]}
-          onChange={wanted => {
-            const chosen = takeable.filter(part => foundationOfPart(site, part) === wanted).map(it => it.id);
-            onParts(wanted === '' ? null : new Set(chosen));
-          }}
+          onChange={wanted => onParts(FOUNDATIONS.find(it => it === wanted) ?? null)}
         />
+      )}
+      {only !== '' && offer.taken?.size === 0 && (
+        <p className="text-muted">Nothing of it has changed since. What was added stays.</p>
       )}
       {onParts && (
         <ul aria-label="Parts of the guide" className="thin-scroll max-h-52 overflow-auto">
@@ -92,7 +86,7 @@ export function OfferView({
               <Tick
                 align="items-baseline"
                 disabled={part.change === 'goes'}
-                checked={part.change === 'goes' ? !parts : (parts?.has(part.id) ?? true)}
+                checked={part.change === 'goes' ? !offer.taken : (offer.taken?.has(part.id) ?? true)}
                 onChange={on => toggle(part.id, on)}
               >
                 <span className="min-w-0 truncate">

@@ -1,7 +1,8 @@
+import type { Foundation } from '@cove/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import type { ReactNode } from 'react';
-import { useState } from 'react';
+import { createContext, type ReactNode, use, useState } from 'react';
 import { Button } from '../../ui/Button.tsx';
+import { useLocked } from '../../ui/locked.ts';
 
 /** Whether something is folded away, as it was left in this browser. */
 function useFolded(key: string | null, first: boolean): [boolean, (folded: boolean) => void] {
@@ -74,24 +75,51 @@ export function Group({
   );
 }
 
-/** A chapter of the tray, in the order in which a guide is set up; it can be folded away. */
-export function Chapter({ title, note, children }: { title: string; note?: string; children: ReactNode }) {
+/** Opens a foundation as it was when the site began, to be taken back to that. */
+export const ResetFoundation = createContext<((foundation: Foundation) => void) | null>(null);
+
+/** A chapter of the tray, in the order in which a guide is set up; it can be folded away, and reset to how the site began. */
+export function Chapter({
+  title,
+  note,
+  foundation,
+  children,
+}: {
+  title: string;
+  note?: string;
+  /** What of the guide it holds; a chapter without one cannot be reset alone. */
+  foundation?: Foundation;
+  children: ReactNode;
+}) {
   const [folded, setFolded] = useFolded(`cove.tray.${title}`, false);
+  const reset = use(ResetFoundation);
+  const locked = useLocked();
   const open = !folded;
   const Mark = open ? ChevronDown : ChevronRight;
   return (
-    <section className="border-b border-hair px-3.5 pt-2.5 pb-1" aria-label={title}>
-      <h2>
+    <section className="group/chapter border-b border-hair px-3.5 pt-2.5 pb-1" aria-label={title}>
+      <h2 className="mb-1.5 flex items-baseline gap-2">
         <button
           type="button"
           aria-expanded={open}
           onClick={() => setFolded(open)}
-          className="mb-1.5 flex w-full items-center gap-1 text-left text-base font-semibold"
+          className="mr-auto flex items-center gap-1 text-left text-base font-semibold"
         >
           <Mark size={13} aria-hidden className="-ml-1 text-muted" />
           {title}
-          {note && <span className="ml-auto font-mono text-[11px] font-normal text-muted">{note}</span>}
         </button>
+        {foundation && reset && open && !locked && (
+          <Button
+            kind="link"
+            className="h-5! text-small font-normal opacity-0 group-hover/chapter:opacity-100 focus-visible:opacity-100 pointer-coarse:opacity-100"
+            aria-label={`Reset ${foundation.toLowerCase()}`}
+            title={`Reset ${foundation.toLowerCase()} to how the site began`}
+            onClick={() => reset(foundation)}
+          >
+            Reset…
+          </Button>
+        )}
+        {note && <span className="font-mono text-[11px] font-normal text-muted">{note}</span>}
       </h2>
       {open && children}
     </section>

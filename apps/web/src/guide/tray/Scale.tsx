@@ -70,10 +70,10 @@ export function Scale({
     .filter(it => it.type === 'dimension' && it.group === base.group)
     .sort((a, b) => drawnSize(site, b.value) - drawnSize(site, a.value));
   const at = ratio.value.type === 'number' ? ratio.value.value : 0;
-  const px = (n: number) => Number(n.toFixed(1));
+  const px = (n: number) => Number(n.toFixed(n < 100 ? 1 : 0));
   return (
     <Group label="Scale" note={RATIOS.find(([n]) => Math.abs(n - at) < 0.005)?.[1] ?? ''}>
-      <div className="mb-1.5 grid grid-cols-2 gap-2">
+      <div className="mb-1.5 grid grid-cols-[1fr_56px] gap-2">
         <TypedField
           label="Base size"
           text={printTyped(base.value, tokens)}

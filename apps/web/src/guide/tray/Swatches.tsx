@@ -241,7 +241,7 @@ export function Swatches({
   };
 
   return (
-    <Chapter title="Colours" note={String(count)}>
+    <Chapter title="Colours" foundation="Colours" note={String(count)}>
       <DndContext sensors={sensors} collisionDetection={underPointer} onDragEnd={onDragEnd}>
         {[...groups].map(([group, list]) => (
           <Group

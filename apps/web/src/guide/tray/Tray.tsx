@@ -1,10 +1,19 @@
-import { byOrder, groupBy, type Id, type Site, settingsOf, type TokenType, type Value } from '@cove/core';
+import {
+  byOrder,
+  type Foundation,
+  groupBy,
+  type Id,
+  type Site,
+  settingsOf,
+  type TokenType,
+  type Value,
+} from '@cove/core';
 import { FACES } from '../../canvas/styleEngine.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useStyleText } from '../../ui/useStyleText.ts';
 import { Drawings } from '../drawings/Drawings.tsx';
 import { Gradients } from './Gradients.tsx';
-import { Chapter } from './Group.tsx';
+import { Chapter, ResetFoundation } from './Group.tsx';
 import { Motion } from './Motion.tsx';
 import { Movements } from './Movements.tsx';
 import { Notes } from './Notes.tsx';
@@ -19,7 +28,12 @@ import { TextStyles } from './TextStyles.tsx';
 import { Voices } from './Voices.tsx';
 
 /** What opens in place of the bench, as the address names it. */
-export type Panel = { preset: Id } | { scheme: Id } | { style: Id } | { guides: '' } | { ground: '' };
+export type Panel =
+  | { preset: Id }
+  | { scheme: Id }
+  | { style: Id }
+  | { guides: Foundation | '' }
+  | { ground: '' };
 
 interface Props {
   site: Site;
@@ -65,46 +79,49 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
       onOpen={onOpen}
     />
   );
+  const reset = (guides: Foundation) => onPanel({ guides });
   return (
-    <aside data-pane aria-label="Foundations" className="thin-scroll overflow-auto bg-paper pb-4">
-      <p className="border-b border-hair px-3.5 py-2">
-        <Button kind="link" className="h-5!" onClick={() => onPanel({ guides: '' })}>
-          Guides and snapshots…
-        </Button>
-      </p>
-      <Swatches site={site} open={open} onOpen={onOpen} />
-      <Chapter title="Grounds">
-        <Gradients site={site} tokens={ofType('gradient')} open={open} onOpen={onOpen} />
-        <Button kind="link" className="mb-1 h-5! text-small" onClick={() => onPanel({ ground: '' })}>
-          The site’s ground…
-        </Button>
-      </Chapter>
-      <Chapter title="Text">
-        <Voices site={site} tokens={ofType('fontFamily')} open={open} onOpen={onOpen} />
-        <Scale site={site} open={open} onOpen={onOpen} />
-        <TextStyles site={site} onOpen={style => onPanel({ style })} />
-      </Chapter>
-      <Chapter title="Space">
-        {Object.entries(SPACE).map(([name, { noun, start }]) => group(name, noun, start, 'bars'))}
-        {others.map(name => group(name, name, rem(1), 'bars'))}
-        <SideMargin site={site} />
-      </Chapter>
-      <Chapter title="Shape">
-        {Object.entries(SHAPE).map(([name, { noun, start, drawing }]) => group(name, noun, start, drawing))}
-        <Shadows site={site} tokens={ofType('shadow')} open={open} onOpen={onOpen} />
-      </Chapter>
-      <Chapter title="Motion">
-        <Motion site={site} tokens={tokens} open={open} onOpen={onOpen} />
-        <Movements site={site} />
-      </Chapter>
-      <Drawings site={site} />
-      <Chapter title="Schemes" note={String(site.kinds.scheme.size)}>
-        <Schemes site={site} onOpen={scheme => onPanel({ scheme })} />
-      </Chapter>
-      <Chapter title="Presets" note={String(site.kinds.preset.size)}>
-        <Presets site={site} onOpen={preset => onPanel({ preset })} />
-      </Chapter>
-      <Notes site={site} />
-    </aside>
+    <ResetFoundation value={reset}>
+      <aside data-pane aria-label="Foundations" className="thin-scroll overflow-auto bg-paper pb-4">
+        <p className="border-b border-hair px-3.5 py-2">
+          <Button kind="link" className="h-5!" onClick={() => onPanel({ guides: '' })}>
+            Guides and snapshots…
+          </Button>
+        </p>
+        <Swatches site={site} open={open} onOpen={onOpen} />
+        <Chapter title="Grounds">
+          <Gradients site={site} tokens={ofType('gradient')} open={open} onOpen={onOpen} />
+          <Button kind="link" className="mb-1 h-5! text-small" onClick={() => onPanel({ ground: '' })}>
+            The site’s ground…
+          </Button>
+        </Chapter>
+        <Chapter title="Text" foundation="Text">
+          <Voices site={site} tokens={ofType('fontFamily')} open={open} onOpen={onOpen} />
+          <Scale site={site} open={open} onOpen={onOpen} />
+          <TextStyles site={site} onOpen={style => onPanel({ style })} />
+        </Chapter>
+        <Chapter title="Space" foundation="Space and shape">
+          {Object.entries(SPACE).map(([name, { noun, start }]) => group(name, noun, start, 'bars'))}
+          {others.map(name => group(name, name, rem(1), 'bars'))}
+          <SideMargin site={site} />
+        </Chapter>
+        <Chapter title="Shape" foundation="Space and shape">
+          {Object.entries(SHAPE).map(([name, { noun, start, drawing }]) => group(name, noun, start, drawing))}
+          <Shadows site={site} tokens={ofType('shadow')} open={open} onOpen={onOpen} />
+        </Chapter>
+        <Chapter title="Motion" foundation="Motion">
+          <Motion site={site} tokens={tokens} open={open} onOpen={onOpen} />
+          <Movements site={site} />
+        </Chapter>
+        <Drawings site={site} />
+        <Chapter title="Schemes" foundation="Schemes" note={String(site.kinds.scheme.size)}>
+          <Schemes site={site} onOpen={scheme => onPanel({ scheme })} />
+        </Chapter>
+        <Chapter title="Presets" foundation="Presets" note={String(site.kinds.preset.size)}>
+          <Presets site={site} onOpen={preset => onPanel({ preset })} />
+        </Chapter>
+        <Notes site={site} />
+      </aside>
+    </ResetFoundation>
   );
 }

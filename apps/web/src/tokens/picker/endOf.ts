@@ -30,11 +30,11 @@ export function colorOf(site: Site, scope: Scope | null, value: Value | null): C
 
 type Length = Extract<Value, { type: 'dimension' }>['value'];
 
-const lengthText = (length: Length): string => {
+const lengthText = (length: Length, digits = 2): string => {
   const px = lengthInPx(length);
   return px === null
     ? `${printNumber(length.value)}${length.unit}`
-    : `${printNumber(Number(px.toFixed(2)))}px`;
+    : `${printNumber(Number(px.toFixed(digits)))}px`;
 };
 
 /** A literal as people say it: `24px`, `16–28px`, `#c9d5e3`, `140ms`, the first of some families. */
@@ -45,7 +45,7 @@ export function literalText(end: Value): string {
     case 'dimension':
       return lengthText(end.value);
     case 'fluid': {
-      const [least, most] = [lengthText(end.min), lengthText(end.max)];
+      const [least, most] = [lengthText(end.min, 1), lengthText(end.max, 1)];
       return least.endsWith('px') && most.endsWith('px')
         ? `${least.slice(0, -2)}–${most}`
         : `${least}–${most}`;

@@ -2,8 +2,10 @@ import type { Edit } from '../../site/change.ts';
 import { fieldEdits } from '../../site/difference.ts';
 import { editOf, putRecord, removeRecord } from '../../site/editOf.ts';
 import { newId } from '../../site/id.ts';
+import type { Foundation } from '../../site/kinds/foundation.ts';
 import { type Kind, kindNamed, type RecordMap } from '../../site/kinds/index.ts';
 import type { GuideNames } from '../../site/kinds/recordKind.ts';
+import { foundationOf } from '../../site/named.ts';
 import { byOrder } from '../../site/order.ts';
 import { placedId } from '../../site/place.ts';
 import type { Id, SchemeRecord, SiteRecord } from '../../site/records.ts';
@@ -183,6 +185,10 @@ export function planGuide(site: Site, guide: GuideData, face: SchemeRecord['face
   };
   return { parts, kept: [...kept], settings: fieldEdits(now, wanted), reworn };
 }
+
+/** The foundation with which a part can be taken alone; null for one that only goes, which goes with the whole guide. */
+export const takeableFoundation = (site: Site, { after }: GuidePart): Foundation | null =>
+  after && foundationOf(site, after);
 
 /** Edits that carry out a plan, or the chosen parts of it. Parts alone leave what goes and the site's settings as they are. */
 export function takeGuide(site: Site, plan: GuidePlan, chosen?: ReadonlySet<Id>): Edit[] {
