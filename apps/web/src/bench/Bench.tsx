@@ -1,71 +1,38 @@
 import {
   type Id,
   isNode,
-  nameOf,
   partNames,
   partOf,
   pictureBehind,
-  printSlot,
   type PropertyRow as Row,
-  resetNode,
   type Site,
   statesOf,
 } from '@cove/core';
 import { Search } from 'lucide-react';
-import { type ReactNode, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useCommit, useSite } from '../session/context.tsx';
-import { Lock, useMay } from '../session/rights.tsx';
-import { Button } from '../ui/Button.tsx';
-import { useKeptChoice } from '../ui/KeptChoices.tsx';
+import { Lock } from '../session/rights.tsx';
 import { FieldOwner } from '../ui/useTyping.ts';
 import { AlsoTo } from './alsoTo.ts';
 import { BenchHead, type PathStep } from './BenchHead.tsx';
-import { CarryLook } from './CarryLook.tsx';
-import { ChangeTo } from './ChangeTo.tsx';
-import { ContentFields } from './content/ContentFields.tsx';
 import { ElementHead } from './ElementHead.tsx';
 import { emptyParts } from './emptyParts.ts';
 import { FromGuide } from './FromGuide.tsx';
 import { GroundRows, isGround } from './GroundRows.tsx';
 import { foundProperties } from './held.ts';
-import { KeepSection } from './KeepSection.tsx';
-import { Knots } from './Knots.tsx';
-import { NodeChoices } from './NodeChoices.tsx';
-import { PresetOfRule } from './PresetOfRule.tsx';
-import { Promote } from './Promote.tsx';
+import { ItemHead } from './ItemHead.tsx';
 import { PropertyList } from './PropertyList.tsx';
-import { Rebinds } from './Rebinds.tsx';
-import { ResetMenu } from './ResetMenu.tsx';
+import { SetHere } from './SetHere.tsx';
 import { SharedNote } from './SharedNote.tsx';
 import { type Resolved, resolveSubject, type Subject } from './subject.ts';
 import { TextContrast } from './TextContrast.tsx';
 import { TextOverPicture } from './TextOverPicture.tsx';
-import { TextStyleChoice } from './TextStyleChoice.tsx';
-import { OwnDeclarations, TypedCss } from './TypedCss.tsx';
-import { Unfollowed } from './Unfollowed.tsx';
+import { TypedCss } from './TypedCss.tsx';
 import { useBench, useWhatChanges } from './useBench.ts';
-import { Versions } from './Versions.tsx';
 import { WornPresets } from './WornPresets.tsx';
 
 const NO_OTHERS: readonly Id[] = [];
-
-/** Fields of content that leave room for the styles below them. */
-const FEW_FIELDS = 2;
-
-/** What a widget says; once somebody has opened it, it is open for the next one, too. */
-function ContentFold({ atFirst, children }: { atFirst: boolean; children: ReactNode }) {
-  const [open, setOpen] = useKeptChoice('content', atFirst);
-  return (
-    <details
-      open={open}
-      onToggle={({ currentTarget }) => currentTarget.open !== open && setOpen(currentTarget.open)}
-    >
-      <summary className="label-line mb-1 cursor-pointer">Content</summary>
-      <Lock unless="content">{children}</Lock>
-    </details>
-  );
-}
 
 interface Props {
   subject: Subject;
@@ -131,13 +98,10 @@ function BenchPanel({
   const words = useMemo(() => deferred.toLowerCase().split(/\s+/).filter(Boolean), [deferred]);
   const commit = useCommit();
   const right = subject.type === 'node' ? 'style' : 'guide';
-  const may = useMay(right);
-  const mayGuide = useMay('guide');
-  const mayChoose = useMay('choice');
   const { scope, element, target, record } = resolved;
   const { part, state, width } = subject;
   const bench = useBench(site, subject, resolved);
-  const { node, styles, held, asked, knots, unfollowed } = bench;
+  const { node, held, asked } = bench;
   const kind = element ? partOf(element, part)?.kind : part;
   const impact = useWhatChanges(site, subject, record);
   const behind = useMemo(
@@ -146,7 +110,6 @@ function BenchPanel({
   );
   const empty = useMemo(() => emptyParts(element, node), [element, node]);
   const found = words.length > 0 ? foundProperties(words) : null;
-  const styleSlot = printSlot({ ...asked, property: 'textStyle' });
   const setting = { site, scope, asked, target, impact, onBox };
 
   return (
@@ -205,29 +168,7 @@ function BenchPanel({
             <>
               {subject.type === 'node' && scope && <SharedNote site={site} scope={scope} />}
               {subject.type === 'node' && isNode(node) && (
-                <section className="grid gap-3 border-b border-hair px-3.5 py-3">
-                  <Lock unless="choice">
-                    <NodeChoices site={site} node={node} page={subject.page} />
-                    {node.kind === 'widget' && <ChangeTo site={site} widget={node} />}
-                  </Lock>
-                  {node.kind === 'section' && (
-                    <details open={Object.keys(node.rebind).length > 0}>
-                      <summary className="label-line cursor-pointer">Tokens rebound here</summary>
-                      <Lock unless="style">
-                        <Rebinds site={site} record={node} />
-                      </Lock>
-                    </details>
-                  )}
-                  {node.kind === 'section' && mayChoose && (
-                    <Versions site={site} section={node} page={subject.page} />
-                  )}
-                  {node.kind === 'section' && mayGuide && <KeepSection section={node} />}
-                  {node.kind === 'widget' && element && Object.keys(element.content).length > 0 && (
-                    <ContentFold atFirst={!may || Object.keys(element.content).length <= FEW_FIELDS}>
-                      <ContentFields site={site} widget={node} askedForWords={askedForWords} />
-                    </ContentFold>
-                  )}
-                </section>
+                <ItemHead site={site} node={node} page={subject.page} askedForWords={askedForWords} />
               )}
               {subject.type === 'node' && isNode(node) && behind && (
                 <Lock unless="style">
@@ -264,59 +205,7 @@ function BenchPanel({
               )}
               <Lock unless={right}>
                 <TextContrast {...setting} />
-                <section aria-label="Set here" className="border-b border-hair px-3.5 py-2">
-                  <h3 className="flex items-center gap-3 pb-1">
-                    <span className="label-line mr-auto flex items-center gap-2">
-                      Set here
-                      {subject.type === 'node' && <Knots count={knots} />}
-                    </span>
-                    {subject.type === 'element' && may && node && knots > 0 && (
-                      <PresetOfRule site={site} rule={record} />
-                    )}
-                    {subject.type === 'element' && element && may && (
-                      <ResetMenu
-                        site={site}
-                        record={record}
-                        part={part}
-                        element={element.name}
-                        name={nameOf(site, record)}
-                      />
-                    )}
-                    {isNode(node) && may && (
-                      <>
-                        <CarryLook site={site} node={node} />
-                        {scope && mayGuide && Object.keys(styles).length > 0 && (
-                          <Promote site={site} scope={scope} node={node} slots={Object.keys(styles)} />
-                        )}
-                        {knots > 0 && (
-                          <Button
-                            kind="link"
-                            onClick={() => commit(resetNode(site, node.id), 'Reset all that was set here')}
-                          >
-                            Reset all
-                          </Button>
-                        )}
-                      </>
-                    )}
-                  </h3>
-                  {holdsText(kind) && (
-                    <TextStyleChoice site={site} target={target} slot={styleSlot} styles={styles} />
-                  )}
-                  {held.here.length === 0 && unfollowed.length === 0 && !styles[styleSlot] ? (
-                    <p className="text-muted">
-                      Nothing is set for this part, state and width.
-                      {may && ' Find a property above, or change a value below.'}
-                    </p>
-                  ) : (
-                    <PropertyList {...setting} list={held.here} />
-                  )}
-                  {node && <Unfollowed site={site} record={node} list={unfollowed} />}
-                  <OwnDeclarations
-                    site={site}
-                    takesUnfollowed={subject.type !== 'preset'}
-                    apply={typed => commit(bench.typed(typed), 'Set declarations')}
-                  />
-                </section>
+                <SetHere subject={subject} resolved={resolved} bench={bench} setting={setting} kind={kind} />
                 {subject.type === 'node' && isNode(node) && (
                   <section aria-label="From presets" className="border-b border-hair px-3.5 py-3">
                     <h3 className="label-line pb-1">From presets</h3>
@@ -333,7 +222,3 @@ function BenchPanel({
     </div>
   );
 }
-
-/** Whether a kind of part has words, or holds what has. */
-const holdsText = (kind: string | undefined): boolean =>
-  kind === 'box' || kind === 'heading' || kind === 'text' || kind === 'label';

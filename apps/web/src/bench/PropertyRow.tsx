@@ -1,44 +1,22 @@
-import {
-  type Asked,
-  type AssetRecord,
-  isLoose,
-  nearestToken,
-  ok,
-  parsePropertyValue,
-  printSlot,
-  type Result,
-  type PropertyRow as Row,
-  type Scope,
-  type Site,
-  type StyleTarget,
-  threadOf,
-  type Value,
-  type Width,
-} from '@cove/core';
+import type { AssetRecord, PropertyRow as Row, Width } from '@cove/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { type ReactNode, useId, useState } from 'react';
+import { useId, useState } from 'react';
 import { DrawnValue } from '../tokens/picker/DrawnValue.tsx';
-import { endOf, literalText, shownText } from '../tokens/picker/endOf.ts';
-import { stepped } from '../tokens/picker/stepped.ts';
 import { ValueField } from '../tokens/picker/ValueField.tsx';
 import { DragLabel } from '../ui/DragLabel.tsx';
 import { useLocked } from '../ui/locked.ts';
 import { FocusControl, pictureIn } from './FocusControl.tsx';
 import { GroundControl } from './GroundControl.tsx';
 import { PictureFocus } from './PictureFocus.tsx';
+import { Remarks } from './Remarks.tsx';
 import { RemoveButton } from './RemoveButton.tsx';
 import { ThreadMark } from './ThreadMark.tsx';
 import { ThreadView } from './ThreadView.tsx';
-import { useSetSlots } from './useSetSlots.ts';
+import { type Property, useProperty } from './useProperty.ts';
 import { wantsOf } from './wants.ts';
 
-interface Props {
-  site: Site;
-  scope: Scope | null;
-  row: Row;
-  /** Longhands that are set together with it: the other sides, the other corners. */
-  also?: readonly Row[];
-  /** What is shown where those hold something else. */
+interface Props extends Omit<Property, 'also' | 'label' | 'mixed'> {
+  also?: Property['also'];
   mixed?: string;
   /** What it is called here, where its own name does not tell which part is meant. */
   label?: string;
@@ -46,12 +24,6 @@ interface Props {
   short?: string;
   /** Its place below what it belongs to. */
   indent?: boolean;
-  asked: Omit<Asked, 'property'>;
-  target: StyleTarget;
-  /** What holds now; null where nobody says anything. */
-  value: Value | null;
-  /** True where it is set on the very subject, in this state and width. */
-  knot: boolean;
   noEffect: string | null;
   /** Other widths at which it is something else. */
   differs?: readonly Width[];
@@ -74,7 +46,7 @@ export function PropertyRow({
   site,
   scope,
   row,
-  also: together = NO_ROWS,
+  also = NO_ROWS,
   mixed,
   label = row.label,
   short = label,
@@ -93,31 +65,11 @@ export function PropertyRow({
   const id = useId();
   const [open, setOpen] = useState(false);
   const locked = useLocked();
-  const rows = [row, ...together];
-  const slots = rows.map(it => printSlot({ ...asked, property: it.name }));
-  const slot = printSlot({ ...asked, property: row.name });
-  const { set, show, remove } = useSetSlots({ rows, asked, target, label });
-  const parse = (text: string): Result<Value | null> =>
-    text.trim() === '' ? ok(null) : parsePropertyValue(text, row, site.kinds.token, site.kinds.role);
+  const property = useProperty({ site, scope, row, also, label, mixed, asked, target, value, knot });
+  const { set, show, remove, parse, text, end, near } = property;
   const focus = (asset: AssetRecord, way: 'ground' | 'picture') =>
     scope && <PictureFocus site={site} scope={scope} asset={asset} way={way} asked={asked} target={target} />;
   const shown = scope && row.control === 'focus' && !locked ? pictureIn(site, scope) : null;
-  const end = mixed === undefined ? endOf(site, scope, value) : null;
-  const loose = knot && mixed === undefined && value !== null && isLoose(value);
-  const near = loose && !locked ? nearestToken(site, row.name, value) : null;
-  const tied = near === null ? undefined : site.kinds.token.get(near);
-  const reads = (text: string) => {
-    const read = parse(text);
-    return read.ok ? read.value : null;
-  };
-  const text = shownText(site, value, reads);
-  const step = (by: number) => (mixed === undefined ? stepped(site, value, text, by, parse) : null);
-  const canStep = row.control !== 'choice' && (step(1) !== null || step(-1) !== null);
-  const beneath =
-    knot && scope
-      ? (threadOf(site, scope, { ...asked, property: row.name }).overridden.find(it => it.why === 'origin')
-          ?.value ?? null)
-      : null;
 
   return (
     <li data-property={row.name}>
@@ -128,18 +80,9 @@ export function PropertyRow({
         <span className="flex min-w-0 items-center">
           <DragLabel
             htmlFor={id}
-            title={`${label} (${rows.map(it => it.css).join(', ')})`}
+            title={`${label} (${[row, ...also].map(it => it.css).join(', ')})`}
             className={knot ? '' : 'text-muted'}
-            {...(canStep && {
-              onStep: (by: number, phase: 'drag' | 'done' | 'off') => {
-                const next = by === 0 ? null : step(by);
-                if (phase === 'drag') show(next);
-                else {
-                  show(null);
-                  if (phase === 'done' && next) set(next);
-                }
-              },
-            })}
+            {...(property.onStep && { onStep: property.onStep })}
           >
             {short}
           </DragLabel>
@@ -205,7 +148,7 @@ export function PropertyRow({
               wants={wantsOf(row)}
               value={mixed === undefined ? value : null}
               {...(mixed !== undefined && { mixed })}
-              beneath={beneath}
+              beneath={property.beneath}
               parse={parse}
               onShow={show}
               onCommit={(next, before) => (next ? set(next, before) : knot && remove())}
@@ -216,20 +159,20 @@ export function PropertyRow({
           )}
         </div>
         <Remarks end={end} value={value} differs={differs} varies={varies}>
-          {loose && (
+          {property.isLoose && (
             <span className="text-small text-madder" title="This value is not a token of the guide">
               loose
             </span>
           )}
-          {tied && (
+          {near && (
             <button
               type="button"
-              title={`Tie it to ${tied.name}`}
-              aria-label={`Use ${tied.name} for ${label.toLowerCase()}`}
+              title={`Tie it to ${near.name}`}
+              aria-label={`Use ${near.name} for ${label.toLowerCase()}`}
               className="max-w-24 truncate text-small text-teal hover:underline"
-              onClick={() => set({ type: 'token', token: tied.id })}
+              onClick={() => set({ type: 'token', token: near.id })}
             >
-              Use {tied.name}
+              Use {near.name}
             </button>
           )}
         </Remarks>
@@ -248,54 +191,10 @@ export function PropertyRow({
           scope={scope}
           asked={{ ...asked, property: row.name }}
           target={target}
-          own={knot ? slot : null}
-          {...(together.length > 0 && { together: slots })}
+          own={knot ? property.slot : null}
+          {...(also.length > 0 && { together: property.slots })}
         />
       )}
     </li>
-  );
-}
-
-/** What is said at the end of a row: what a token comes to, and where it is something else. */
-function Remarks({
-  end,
-  value,
-  differs,
-  varies,
-  children,
-}: {
-  end: Value | null;
-  value: Value | null;
-  differs: readonly Width[];
-  varies: number;
-  children: ReactNode;
-}) {
-  const named = value?.type === 'token' || value?.type === 'role' || value?.type === 'derived';
-  return (
-    <span className="flex min-w-0 items-center gap-1">
-      {differs.length > 0 && (
-        <span
-          className="font-mono text-[10px] text-muted"
-          title={`Something else when ${differs.join(' and ')}`}
-        >
-          <span aria-hidden>≠ {differs.join(' ')}</span>
-          <span className="sr-only">, something else when {differs.join(' and ')}</span>
-        </span>
-      )}
-      {varies > 0 && (
-        <span
-          className="text-small text-muted"
-          title={`${varies} of the other selected things ${varies === 1 ? 'has' : 'have'} something else here`}
-        >
-          {varies} differ{varies === 1 && 's'}
-        </span>
-      )}
-      {named && end && (
-        <span className="max-w-24 truncate font-mono text-[11px] text-muted" title={literalText(end)}>
-          {literalText(end)}
-        </span>
-      )}
-      {children}
-    </span>
   );
 }

@@ -1,0 +1,23 @@
+/** What the guide says around its specimen. */
+export const WORDS = {
+  tray: 'Tray',
+  bench: 'Bench',
+  middle: 'In the middle',
+  specimen: 'Specimen',
+  specimenBeside: 'Specimen beside',
+  page: 'Page',
+  across: 'across',
+  columns: 'Columns',
+  schemes: 'Schemes',
+  widths: 'Widths',
+  states: 'States',
+  scheme: 'Scheme',
+  on: (scheme: string) => `on ${scheme}`,
+  filter: 'Filter rows',
+  asOpened: 'When you opened it',
+  inTheOther: 'In the other guide',
+  working: 'Calculating…',
+  loading: 'Loading…',
+  elements: 'Elements',
+  presets: 'Presets',
+} as const;
