@@ -3,6 +3,7 @@ export const BENCHES = [
   'guide',
   'picker',
   'brand',
+  'guard',
   'canvas',
   'render',
   'records',

@@ -1,7 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import { computedStyles } from '../src/cascade/index.ts';
 import { addRole, removePreset, replaceTokens, setSlot } from '../src/commands/index.ts';
-import { compareSites, impactOf, reachOf, standingsOf, usersOf, usesOf } from '../src/reach/index.ts';
+import {
+  compareSites,
+  forecast,
+  impactOf,
+  reachOf,
+  standingsOf,
+  usersOf,
+  usesOf,
+} from '../src/reach/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type Site } from '../src/site/index.ts';
 import { parseTokenValue } from '../src/tokens/index.ts';
@@ -56,6 +64,24 @@ describe('reach', () => {
     for (const kind of ['token', 'scheme', 'textStyle', 'default', 'variant', 'preset'] as const)
       for (const id of demo.kinds[kind].keys())
         expect([id, reachOf(demo, id).uses]).toEqual([id, usesOf(demo, id).length]);
+  });
+});
+
+describe('a forecast', () => {
+  it('tells what uses a thing and which roles fail, and counts what uses several things once', () => {
+    for (const id of ['lamp', 'rope', 'hull', 'foam']) {
+      const edits = recolor(id, '#00ff00');
+      const told = must(forecast(demo, edits));
+      const impact = must(impactOf(demo, edits));
+      expect(told.uses).toBe(reachOf(demo, id).uses);
+      expect(told.pages).toBe(reachOf(demo, id).pages.length);
+      expect(told.failures).toEqual(impact.failures);
+    }
+    const both = must(forecast(demo, [...recolor('lamp', '#123456'), ...recolor('lamp-pale', '#234567')]));
+    expect(both.uses).toBe(new Set([...nodesIn(demo, 'lamp'), ...nodesIn(demo, 'lamp-pale')]).size);
+  });
+  it('refuses what cannot be made', () => {
+    expect(forecast(demo, [{ op: 'remove', id: 'rope' }])).toMatchObject({ ok: false });
   });
 });
 

@@ -1,4 +1,5 @@
 import { FACETS, type Facet } from '@cove/core';
+import { useDeferredValue } from 'react';
 import { FACET_NAMES } from './facetNames.ts';
 import type { Held } from './held.ts';
 import { PropertyList, type Setting } from './PropertyList.tsx';
@@ -13,7 +14,10 @@ const FIRST: Readonly<Record<string, readonly Facet[]>> = {
 };
 const facetsFor = (kind: string): readonly Facet[] => [...new Set([...(FIRST[kind] ?? []), ...FACETS])];
 
-/** What the guide says, facet by facet. */
+/** Rows that are there as soon as something is picked: as many as there is room for below the head of the bench. */
+const AT_ONCE = 8;
+
+/** What the guide says, facet by facet; what lies below the fold comes right after what is seen. */
 export function FromGuide({
   kind,
   list,
@@ -23,11 +27,14 @@ export function FromGuide({
   kind: string;
   list: readonly Held[];
 }) {
+  const isWhole = useDeferredValue(true, false);
+  let room = isWhole ? Number.POSITIVE_INFINITY : AT_ONCE;
   return (
     <section aria-label="From the guide" className="px-3.5 py-3">
       <h3 className="label-line pb-1">From the guide</h3>
       {facetsFor(kind).map(facet => {
-        const ofFacet = list.filter(({ row }) => row.facet === facet);
+        const ofFacet = list.filter(({ row }) => row.facet === facet).slice(0, room);
+        room -= ofFacet.length;
         return (
           ofFacet.length > 0 && (
             <div key={facet} className="pb-2">

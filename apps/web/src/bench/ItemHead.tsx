@@ -1,5 +1,5 @@
 import { elementOfNode, type Id, type NodeRecord, type Site } from '@cove/core';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Lock, useMay } from '../session/rights.tsx';
 import { useKeptChoice } from '../ui/KeptChoices.tsx';
 import { ChangeTo } from './ChangeTo.tsx';
@@ -13,15 +13,30 @@ import { Versions } from './Versions.tsx';
 const FEW_FIELDS = 2;
 
 /** What a widget says; once somebody has opened it, it is open for the next one, too. */
-function ContentFold({ atFirst, children }: { atFirst: boolean; children: ReactNode }) {
-  const [open, setOpen] = useKeptChoice('content', atFirst);
+function ContentFold({
+  atFirst,
+  askedFor,
+  children,
+}: {
+  atFirst: boolean;
+  /** How often what it says was asked for. */
+  askedFor: number;
+  children: ReactNode;
+}) {
+  const [kept, setOpen] = useKeptChoice('content', atFirst);
+  const [answered, setAnswered] = useState(0);
+  const open = kept || askedFor > answered;
   return (
     <details
       open={open}
-      onToggle={({ currentTarget }) => currentTarget.open !== open && setOpen(currentTarget.open)}
+      onToggle={({ currentTarget }) => {
+        if (currentTarget.open === open) return;
+        setAnswered(askedFor);
+        setOpen(currentTarget.open);
+      }}
     >
       <summary className="label-line mb-1 cursor-pointer">Content</summary>
-      <Lock unless="content">{children}</Lock>
+      {open && <Lock unless="content">{children}</Lock>}
     </details>
   );
 }
@@ -60,7 +75,7 @@ export function ItemHead({
       {node.kind === 'section' && mayChoose && <Versions site={site} section={node} page={page} />}
       {node.kind === 'section' && mayGuide && <KeepSection section={node} />}
       {node.kind === 'widget' && fields > 0 && (
-        <ContentFold atFirst={!mayStyle || fields <= FEW_FIELDS}>
+        <ContentFold atFirst={!mayStyle || fields <= FEW_FIELDS} askedFor={askedForWords}>
           <ContentFields site={site} widget={node} askedForWords={askedForWords} />
         </ContentFold>
       )}

@@ -27,6 +27,7 @@ export function ChangeEffect() {
 
 function Told({
   made,
+  forecast,
   effect,
   fit,
 }: NonNullable<ReturnType<typeof useEffectOfChange>> & { fit: Fit | null }) {
@@ -34,14 +35,14 @@ function Told({
   const site = useSessionState(state => state.site);
   const undoLabel = useSessionState(state => state.undoLabel);
   const isMade = made.label !== null;
-  const { failures = [] } = effect?.impact ?? {};
+  const { failures = [] } = effect?.impact ?? forecast ?? {};
   const unreadable = effect?.unreadable ?? [];
   return (
     <>
       <p className="flex items-center gap-2">
         <span className="mr-auto">
           <span className="font-semibold">{made.label ?? WORDS.shown}:</span>{' '}
-          {effect ? WORDS.impact(effect.impact, isMade) : WORDS.working}
+          {effect ? WORDS.impact(effect.impact, isMade) : forecast ? WORDS.reaches(forecast) : WORDS.working}
         </span>
         {isMade && undoLabel === made.label && (
           <Button kind="link" className="h-5!" onClick={() => session.undo()}>

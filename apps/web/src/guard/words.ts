@@ -1,4 +1,4 @@
-import type { Impact, Width } from '@cove/core';
+import type { Forecast, Impact, Width } from '@cove/core';
 
 const counted = (n: number, word: string) => `${n.toLocaleString('en')} ${word}${n === 1 ? '' : 's'}`;
 
@@ -7,6 +7,10 @@ export const WORDS = {
   region: 'Effect of the last change',
   shown: 'This change',
   working: 'working out what it changes…',
+  reaches: ({ uses, pages }: Forecast): string =>
+    uses === 0
+      ? 'nothing on the pages uses it.'
+      : `${counted(uses, 'item')} on ${counted(pages, 'page')} ${uses === 1 ? 'uses' : 'use'} it.`,
   impact: ({ nodes, pages }: Impact, isMade: boolean): string =>
     nodes === 0
       ? `nothing on the pages ${isMade ? 'looks' : 'would look'} different.`

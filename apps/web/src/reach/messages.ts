@@ -1,5 +1,6 @@
 import type {
   Edit,
+  Forecast,
   Foundation,
   GuideData,
   GuidePart,
@@ -44,6 +45,7 @@ export type ToReach =
   | { type: 'overrides'; ask: number; page: Id | null }
   | { type: 'impact'; ask: number; edits: readonly Edit[] }
   | { type: 'effect'; ask: number; edits: readonly Edit[]; inverse: readonly Edit[] }
+  | { type: 'forecast'; ask: number; edits: readonly Edit[] }
   | { type: 'promotions'; ask: number; id: Id; slots: readonly Slot[]; to: readonly Promotion[] }
   | { type: 'plan'; ask: number; guide: GuideWish };
 
@@ -70,6 +72,7 @@ export type FromReach =
   | { ask: number; overrides: readonly Override[] }
   | { ask: number; impact: Impact }
   | { ask: number; effect: Effect }
+  | { ask: number; forecast: Forecast }
   | { ask: number; promotions: readonly (PromotionOutlook | null)[] }
   | { ask: number; offer: GuideOffer }
   | { ask: number; problem: Problem };

@@ -1,6 +1,7 @@
 import {
   applyChange,
   compareSites,
+  forecast,
   impactOf,
   keepsLook,
   newlyUnreadable,
@@ -90,6 +91,11 @@ addEventListener('message', ({ data }: MessageEvent<ToReach>) => {
     case 'effect':
       answer(effectOf(site, data));
       break;
+    case 'forecast': {
+      const made = forecast(site, data.edits);
+      answer(made.ok ? { ask: data.ask, forecast: made.value } : { ask: data.ask, problem: made.problem });
+      break;
+    }
     case 'promotions': {
       const now = site;
       const { id, slots, to } = data;

@@ -1,6 +1,7 @@
 import {
   allRecords,
   type Edit,
+  type Forecast,
   getRecord,
   type Id,
   type Impact,
@@ -139,6 +140,14 @@ export class ReachClient {
     return this.ask(
       ask => ({ type: 'effect', ask, edits, inverse }),
       answer => ('effect' in answer ? answer.effect : null),
+    );
+  }
+
+  /** What a change that is only shown will reach; null where it cannot be made. */
+  forecast(edits: readonly Edit[]): Promise<Forecast | null> {
+    return this.ask(
+      ask => ({ type: 'forecast', ask, edits }),
+      answer => ('forecast' in answer ? answer.forecast : null),
     );
   }
 

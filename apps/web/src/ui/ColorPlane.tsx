@@ -1,5 +1,5 @@
 import { type Color, convert, type Gamut, inGamut, maxChroma, paintedBytes, roundColor } from '@cove/core';
-import { type PointerEvent, useEffect, useRef } from 'react';
+import { type PointerEvent, useEffect, useMemo, useRef } from 'react';
 import { planeDrag } from './planeDrag.ts';
 
 const COLUMNS = 88;
@@ -8,6 +8,8 @@ const ROWS = 44;
 const MOST = 0.34;
 /** How strongly colours are drawn that only wide screens show, 0 to 255. */
 const BEYOND = 110;
+
+const GAMUTS = ['srgb', 'display-p3'] as const;
 
 const edgeOf = (hue: number, gamut: Gamut): string =>
   Array.from({ length: 41 }, (_, i) => {
@@ -35,6 +37,7 @@ export function ColorPlane({
   const [lightness, chroma, hue] = convert(color, 'oklch').coords;
   const shownHue = Math.round(hue);
   const gamut: Gamut = wide ? 'display-p3' : 'srgb';
+  const edges = useMemo(() => GAMUTS.map(it => [it, edgeOf(shownHue, it)] as const), [shownHue]);
 
   useEffect(() => {
     const element = canvas.current;
@@ -86,10 +89,10 @@ export function ColorPlane({
           preserveAspectRatio="none"
         >
           <title>Edges of sRGB and of Display P3</title>
-          {(['srgb', 'display-p3'] as const).map(it => (
+          {edges.map(([it, points]) => (
             <polyline
               key={it}
-              points={edgeOf(shownHue, it)}
+              points={points}
               fill="none"
               stroke="currentColor"
               strokeWidth="1"

@@ -90,14 +90,17 @@ export function Tree<Row extends TreeRow>({
   });
   const rowAt = (id: Id) => list.current?.querySelector<HTMLElement>(`[data-row="${CSS.escape(id)}"]`);
   const first = picked[0];
+  const bringIntoView = (index: number) => {
+    const { startIndex = 0, endIndex = -1 } = virtual.range ?? {};
+    // Asking for what is in view already would have the whole window laid out for nothing.
+    if (index >= 0 && (index <= startIndex || index >= endIndex))
+      virtual.scrollToIndex(index, { align: 'auto' });
+  };
   // What is picked elsewhere is brought into view here.
   // biome-ignore lint/correctness/useExhaustiveDependencies: only where another one is picked
   useLayoutEffect(() => {
     const index = first === undefined ? -1 : rows.findIndex(it => it.id === first);
-    const { startIndex = 0, endIndex = -1 } = virtual.range ?? {};
-    // Asking for what is in view already would have the whole window laid out for nothing.
-    if (index >= 0 && (index < startIndex || index > endIndex))
-      virtual.scrollToIndex(index, { align: 'auto' });
+    bringIntoView(index);
   }, [first]);
 
   /** The row that has the focus, or had it until it went. */
@@ -113,7 +116,7 @@ export function Tree<Row extends TreeRow>({
     const row = rows[index];
     if (!row) return;
     onPick(row.id, more);
-    virtual.scrollToIndex(index, { align: 'auto' });
+    bringIntoView(index);
     rowAt(row.id)?.focus();
   };
   // The rows that stay as they were are not drawn again because what they would call is made anew.

@@ -98,6 +98,8 @@ interface Gathered {
   index: ReachIndex;
   /** What each situation leads to, by its key in the structure. */
   bySituation: ReadonlyMap<number, Reached>;
+  /** What stands in situations that lead to the same. */
+  tallies: ReadonlyMap<Reached, Tally>;
 }
 const gatheredOf = new WeakMap<Site, Gathered>();
 
@@ -140,13 +142,25 @@ function gather(site: Site): Gathered {
     }
   const index = new Map<Id, Reach>();
   for (const [id, { nodes, pages }] of tallies) index.set(id, { uses: nodes.size, pages: [...pages] });
-  const made = { index, bySituation };
+  const made = { index, bySituation, tallies: gathered };
   gatheredOf.set(site, made);
   return made;
 }
 
 const NOWHERE: Reach = { uses: 0, pages: [] };
 export const reachOf = (site: Site, id: Id): Reach => reachIndex(site).get(id) ?? NOWHERE;
+
+/** How far several things of the guide reach together; what is reached by more than one of them counts once. */
+export function reachOfAny(site: Site, ids: ReadonlySet<Id>): Reach {
+  const nodes = new Set<Id>();
+  const pages = new Set<Id>();
+  for (const [reached, tally] of gather(site).tallies) {
+    if (![...ids].some(id => reached.has(id))) continue;
+    for (const node of tally.nodes) nodes.add(node);
+    for (const page of tally.pages) pages.add(page);
+  }
+  return { uses: nodes.size, pages: [...pages] };
+}
 
 export interface Use {
   node: NodeRecord | null;
