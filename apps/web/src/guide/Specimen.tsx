@@ -1,47 +1,15 @@
-import {
-  byOrder,
-  failuresOf,
-  familyLabel,
-  type Site,
-  type SpecimenColumn,
-  STATES,
-  sampleContent,
-  settingsOf,
-  specimenRows,
-  WIDTHS,
-} from '@cove/core';
+import { failuresOf, familyLabel, type Site, sampleContent, settingsOf, specimenRows } from '@cove/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { CanvasFrame } from '../canvas/CanvasFrame.tsx';
 import type { ScrollTogether } from '../canvas/scrollTogether.ts';
 import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
 import { useRestedSite } from '../session/useRestedSite.ts';
-import { titled } from '../ui/titled.ts';
 import { useLatest } from '../ui/useLatest.ts';
+import { type Across, columnsFor } from './columns.ts';
 import { type Hit, type Layout, SpecimenDocument } from './specimenDocument.ts';
 import { usesOfRow } from './uses.ts';
 import type { View } from './ViewMenu.tsx';
-
-export type Across = 'schemes' | 'widths' | 'states';
-
-export function columnsFor(site: Site, across: Across, scheme: string): SpecimenColumn[] {
-  const plain = { scheme, width: 'wide', state: 'rest' } as const;
-  switch (across) {
-    case 'schemes':
-      return [...site.kinds.scheme.values()]
-        .sort(byOrder)
-        .map(({ id, name }) => ({ ...plain, id, label: name, scheme: id }));
-    case 'widths':
-      return WIDTHS.map(width => ({ ...plain, id: width, label: titled(width), width }));
-    case 'states':
-      return STATES.map(state => ({
-        ...plain,
-        id: state,
-        label: titled(state),
-        state,
-      }));
-  }
-}
 
 const counted = (sections: number) => `${sections} section${sections === 1 ? '' : 's'}`;
 

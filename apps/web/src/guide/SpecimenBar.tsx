@@ -1,7 +1,7 @@
 import { type Site, schemesInOrder } from '@cove/core';
 import { Choice } from '../ui/Choice.tsx';
 import { Select } from '../ui/Select.tsx';
-import { type Across, columnsFor } from './Specimen.tsx';
+import { type Across, columnsFor } from './columns.ts';
 import type { GuideStationState } from './useGuideStation.ts';
 import { type View, ViewMenu } from './ViewMenu.tsx';
 import { WORDS } from './words.ts';

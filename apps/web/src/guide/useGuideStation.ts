@@ -14,8 +14,8 @@ import {
 import { useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { ElementSubject, Subject } from '../bench/subject.ts';
+import { type Across, columnsFor } from './columns.ts';
 import { subjectAddress, subjectIn } from './guideAddress.ts';
-import { type Across, columnsFor } from './Specimen.tsx';
 import type { Hit } from './specimenDocument.ts';
 import type { Panel } from './tray/Tray.tsx';
 
