@@ -109,7 +109,7 @@ describe('a new site', () => {
     await walker.click('New page');
     await walker.click('Empty page');
     await walker.row('New page', true);
-    await walker.says('Nothing stands on this page yet.');
+    await walker.says('This page is empty.');
     expect(await walker.violations()).toEqual([]);
     for (const purpose of ['Opening', 'Features', 'Proof', 'Content', 'Call to action', 'Contact']) {
       // The first is asked for where the page is empty.
@@ -177,7 +177,7 @@ describe('a site of one’s own as the beginning of another', () => {
       'the pages in neutral words',
     );
     await walker.page.$$eval('summary', all => all.find(it => it.textContent.startsWith('Brief'))?.click());
-    await walker.click('Content still missing, one thing a line');
+    await walker.click('Content still missing, one item per line');
     await walker.page.keyboard.type('Photographs of the kiln\nPrices');
     expect(await walker.violations()).toEqual([]);
     await walker.click('Create site');

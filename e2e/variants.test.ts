@@ -146,7 +146,7 @@ describe('an element that looks different on one page', () => {
     await walker.open('pages/fares');
     await walker.click('Page settings…');
     await walker.click('Reset Heading on this page');
-    await walker.says('None: all are as in the guide.');
+    await walker.says('None. Everything follows the guide.');
     await walker.kept();
   });
 

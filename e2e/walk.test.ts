@@ -699,7 +699,7 @@ describe('a part of the program that cannot be fetched', () => {
     await other.open('guide');
     await other.frame('Specimen');
     await other.click('Release', 'link');
-    await other.says('This could not be shown');
+    await other.says('This could not be displayed');
     expect(await page.$('nav[aria-label=Stations]')).not.toBeNull();
     expect(await other.violations()).toEqual([]);
     lost = false;

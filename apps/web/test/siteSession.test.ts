@@ -433,7 +433,7 @@ describe('a keeper', () => {
     expect(session.site).toBe(before);
     expect(session.commit([style()], 'Fade').ok).toBe(false);
     expect(session.store.getState().waiting).toBe(0);
-    expect(server.notices).toEqual(['Your role on this site cannot set styles of single things.']);
+    expect(server.notices).toEqual(['Your role on this site cannot set styles of single items.']);
     expect(session.mayMake([style()])).toBe(false);
   });
   it('may change the words, and does not undo what they may no longer do', () => {

@@ -1,5 +1,7 @@
 import { FACETS, type Facet } from '@cove/core';
 import { useDeferredValue } from 'react';
+import { Term } from '../glossary/Term.tsx';
+import { Hint } from '../hints/Hint.tsx';
 import { FACET_NAMES } from './facetNames.ts';
 import type { Held } from './held.ts';
 import { PropertyList, type Setting } from './PropertyList.tsx';
@@ -32,6 +34,10 @@ export function FromGuide({
   return (
     <section aria-label="From the guide" className="px-3.5 py-3">
       <h3 className="label-line pb-1">From the guide</h3>
+      <Hint name="thread">
+        The line at the end of a row is its <Term word="Thread">thread</Term>. Press it to see where the value
+        comes from.
+      </Hint>
       {facetsFor(kind).map(facet => {
         const ofFacet = list.filter(({ row }) => row.facet === facet).slice(0, room);
         room -= ofFacet.length;

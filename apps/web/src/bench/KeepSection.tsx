@@ -46,8 +46,8 @@ export function KeepSection({ section }: { section: SectionRecord }) {
             />
           </label>
           <p className="text-muted">
-            One of the same name is replaced. It comes with its words and looks; in another site it takes that
-            site’s guide.
+            Replaces one with the same name. It keeps its text and looks, and follows the guide of the site it
+            is added to.
           </p>
           <Button
             type="submit"

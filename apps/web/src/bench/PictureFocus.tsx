@@ -115,7 +115,7 @@ export function PictureFocus({
         onCancel={() => session.show(null)}
       />
       <p className="mt-1 text-small text-muted">
-        Drag the point, or move it with the arrow keys. It tells where the picture is cropped from.
+        Drag the point, or move it with the arrow keys. The picture is cropped around it.
       </p>
     </section>
   );

@@ -33,7 +33,7 @@ export function PresetOfRule({ site, rule }: { site: Site; rule: Id }) {
         >
           {made.ok ? (
             <p className="text-muted">
-              It sets what is set here, on parts of the same kind of any widget. What is set here stays.
+              It sets the same values on parts of the same kind, in any widget. What is set here stays.
             </p>
           ) : (
             <p role="alert" className="text-madder">

@@ -164,7 +164,7 @@ function Panel({
   return (
     <div className="grid gap-2.5">
       <p className="text-muted">
-        {single === null ? `${slots.length} values` : labelOf(single)} will be set there, and here no longer.
+        {single === null ? `${slots.length} values` : labelOf(single)} will be set there instead of here.
       </p>
       <Select
         label="It becomes the rule for"

@@ -20,18 +20,15 @@ export function Remarks({
   return (
     <span className="flex min-w-0 items-center gap-1">
       {differs.length > 0 && (
-        <span
-          className="font-mono text-[10px] text-muted"
-          title={`Something else when ${differs.join(' and ')}`}
-        >
+        <span className="font-mono text-[10px] text-muted" title={`Different when ${differs.join(' and ')}`}>
           <span aria-hidden>≠ {differs.join(' ')}</span>
-          <span className="sr-only">, something else when {differs.join(' and ')}</span>
+          <span className="sr-only">, different when {differs.join(' and ')}</span>
         </span>
       )}
       {varies > 0 && (
         <span
           className="text-small text-muted"
-          title={`${varies} of the other selected things ${varies === 1 ? 'has' : 'have'} something else here`}
+          title={`${varies} of the other selected items ${varies === 1 ? 'differs' : 'differ'} here`}
         >
           {varies} differ{varies === 1 && 's'}
         </span>

@@ -71,7 +71,7 @@ export function ResetMenu({
           ) : (
             <>
               <p>
-                {slots} value{slots === 1 ? '' : 's'} would go; what stands below holds again.
+                {slots} value{slots === 1 ? '' : 's'} would be removed; the values below apply again.
               </p>
               <ImpactNote edits={edits} />
               <Button

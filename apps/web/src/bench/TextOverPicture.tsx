@@ -129,7 +129,7 @@ export function TextOverPicture({
       <h3 className="label-line">Text over the picture</h3>
       {known.length === 0 ? (
         <p className="text-muted">
-          {WIDTHS.every(it => it in readings) ? 'No words stand on it.' : 'Loading…'}
+          {WIDTHS.every(it => it in readings) ? 'There is no text on it.' : 'Loading…'}
         </p>
       ) : (
         <>
@@ -146,17 +146,19 @@ export function TextOverPicture({
           </dl>
           {poor.length > 0 &&
             (least === null ? (
-              <p role="alert">No tint of that colour lets the words be read: take another, or move them.</p>
+              <p role="alert">
+                No tint of this colour makes the text readable. Choose another colour, or move the text.
+              </p>
             ) : (
               <p role="alert">
-                Too little to be read.{' '}
+                Too low to be readable.{' '}
                 {!locked && (
                   <Button
                     kind="link"
                     onClick={() =>
                       commit(
                         addTint(session.site, behind, { color: tint, share: least }),
-                        'Lay a tint over the picture',
+                        'Add a tint over the picture',
                       )
                     }
                   >

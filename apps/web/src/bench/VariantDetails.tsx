@@ -79,7 +79,7 @@ export function VariantDetails({
               used={reach === null || reach.uses > 0}
               question="What wears it"
               answers={[
-                { value: '', label: 'is as the default' },
+                { value: '', label: 'uses the default' },
                 ...all.filter(it => it.id !== id).map(it => ({ value: it.id, label: `wears ${it.name}` })),
               ]}
               edits={by => removeVariant(site, id, by || null)}

@@ -19,7 +19,12 @@ export function ChangeEffect() {
   const found = useEffectOfChange();
   const fit = useUnfitTexts(found?.made ?? null, found?.effect ?? null);
   return (
-    <section aria-label={WORDS.region} className={found ? 'border-t border-hair bg-paper px-3 py-1.5' : ''}>
+    <section
+      aria-label={WORDS.region}
+      className={
+        found ? 'thin-scroll max-h-[38vh] overflow-y-auto border-t border-hair bg-paper px-3 py-1.5' : ''
+      }
+    >
       <div role="status">{found && <Told {...found} fit={fit} />}</div>
     </section>
   );

@@ -78,7 +78,7 @@ export function PageInView({ site, onSubject }: { site: Site; onSubject(subject:
           options={WIDTHS.map(it => ({ value: it, label: it.charAt(0).toUpperCase() + it.slice(1) }))}
           onChange={width => setPx(viewportOf(site)[width])}
         />
-        <span className="truncate text-muted">A click lands on the rule that dresses the thing.</span>
+        <span className="truncate text-muted">Click anything to edit the rule that styles it.</span>
       </div>
       <Canvas
         key={shown}

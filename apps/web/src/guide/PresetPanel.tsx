@@ -185,7 +185,7 @@ function PresetDetails({
             id={id}
             name={name}
             used={used || merging}
-            question="Things that wear it"
+            question="Items that wear it"
             answers={[
               { value: 'letGo', label: 'keep its values as overrides' },
               { value: 'takeOff', label: 'lose its values' },

@@ -140,9 +140,7 @@ export function Specimen({
         }}
       />
       {layout.rows.length === 0 && (
-        <p className="p-6 text-muted">
-          No row is shown: no element has that name, or all of them are left out under View.
-        </p>
+        <p className="p-6 text-muted">No rows match. Change the filter, or show more under View.</p>
       )}
     </div>
   );

@@ -28,7 +28,7 @@ export function ElementLooks({
   return (
     <LookSheet
       title={`Ready looks: ${element.label.toLowerCase()}`}
-      about="In this site’s words. What you take becomes a variant tied to the guide’s own steps; choose it again to open it."
+      about="Shown with this site’s text. The look you choose becomes a variant tied to the guide’s own steps; choose it again to open it."
       looks={looks}
       wide={element.holds !== null}
       onTake={({ look }) => {

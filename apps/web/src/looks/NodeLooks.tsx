@@ -30,12 +30,12 @@ export function NodeLooks({
   return (
     <LookSheet
       title={`Looks for this ${element.label.toLowerCase()}`}
-      about="With its own words and pictures. Ready looks become variants of the guide when they are taken."
+      about="Shown with its own text and pictures. A ready-made look becomes a variant of the guide when you choose it."
       looks={looks}
       wide={element.holds !== null}
       onTake={option => {
         const edits = option.edits(session.site);
-        if (edits.length === 0) toast.error('It wears as many presets as it can. Take one off first.');
+        if (edits.length === 0) toast.error('It has as many presets as it can wear. Take one off first.');
         else commit(edits, `Choose ${option.label}`);
       }}
       onClose={onClose}

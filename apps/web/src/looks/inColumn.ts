@@ -3,8 +3,8 @@ import { staticMarkup } from './option.ts';
 
 /** Enough for something to stand beside. */
 const WORDS = [
-  'Running text goes around it, line by line, so that one sees how much room is left for words beside it and how far it stands from them.',
-  'A second paragraph shows where the text comes back to its full width, and how the space below belongs to the rest.',
+  'Running text goes around it, line by line, so that you can see how much room is left beside it.',
+  'A second paragraph shows where the text returns to its full width.',
 ];
 
 /** A thing at the top of a long text, which is drawn as wide as it would be: how it stands shows by the words around it. */

@@ -74,7 +74,7 @@ export function Overrides({ site, page, onClose }: { site: Site; page: Id; onClo
     <Sheet
       wide
       title="Overrides"
-      about="Values set by hand on one thing, over what its presets and the guide say."
+      about="Values set by hand on one item, over its presets and the guide."
       onClose={onClose}
       foot={
         may && (
@@ -103,7 +103,7 @@ export function Overrides({ site, page, onClose }: { site: Site; page: Id; onClo
           Loading…
         </p>
       )}
-      {list?.length === 0 && <p className="mt-3 text-muted">None: everything follows the guide.</p>}
+      {list?.length === 0 && <p className="mt-3 text-muted">None. Everything follows the guide.</p>}
       <ul aria-label="Overrides" className="mt-3">
         {list?.map(it => {
           const { what, where, value } = wordsOf(site, it);

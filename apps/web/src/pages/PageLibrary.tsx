@@ -22,7 +22,7 @@ export function PageLibrary({
     return { site: must(applyChange(site, { edits })).site, page: id };
   }, [site, seen]);
   return (
-    <Sheet wide title="New page" about="As it would look in this guide." onClose={onClose}>
+    <Sheet wide title="New page" about="Shown in this site’s guide." onClose={onClose}>
       <div className="grid h-[70vh] grid-cols-[190px_1fr] gap-4">
         <ul aria-label="Ready pages" className="thin-scroll overflow-auto">
           {PAGE_STARTERS.map(starter => (

@@ -44,7 +44,7 @@ export function PageRules({ site, page }: { site: Site; page: PageRecord }) {
   return (
     <div className="grid gap-1">
       <p className="label-line">Elements that look different here</p>
-      {rules.length === 0 && <p className="text-muted">None: all are as in the guide.</p>}
+      {rules.length === 0 && <p className="text-muted">None. Everything follows the guide.</p>}
       <ul>
         {rules.map(({ id, label, slots, below }) => (
           <li key={id} className="flex items-center gap-2">

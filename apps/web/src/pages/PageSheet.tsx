@@ -235,8 +235,8 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
       {leaving && (
         <div className="mt-4 grid gap-2 border-t border-hair pt-3">
           <p>
-            {title} goes, with all that stands on it and the pages below it. Links that lead there will lead
-            to the page above.
+            {title} will be deleted with everything on it and the pages below it. Links to it will lead to the
+            page above.
           </p>
           <ImpactNote edits={leaving} />
           <Button kind="main" className="justify-self-start" onClick={remove}>

@@ -170,7 +170,7 @@ export function PageView({
           {mayChoose && !trying && sectionsIn(site, page, 'main').length === 0 && (
             <div className="pointer-events-none absolute inset-0 grid place-items-center">
               <div className="pointer-events-auto grid justify-items-center gap-2 rounded-md border border-hair bg-paper px-5 py-4">
-                <p>Nothing stands on this page yet.</p>
+                <p>This page is empty.</p>
                 <Button kind="main" onClick={() => onSeam(0)}>
                   Add a section…
                 </Button>

@@ -1,6 +1,7 @@
 import { type Id, type Site, sectionsIn, withArticle } from '@cove/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useStationActs } from '../acts/stationActs.tsx';
+import { Hint } from '../hints/Hint.tsx';
 import type { Selection } from '../onPage/useSelection.ts';
 import { useMay } from '../session/rights.tsx';
 import { ActMenu } from '../ui/ActMenu.tsx';
@@ -124,11 +125,15 @@ export function PagesSide({
               </Button>
             )}
           </div>
-          <p className="text-small text-muted">
-            {selection.nodes.length > 1
-              ? `${selection.nodes.length} selected. Changes apply to all of them.`
-              : 'Alt + arrow keys move the selection. Shift extends it.'}
-          </p>
+          {selection.nodes.length > 1 ? (
+            <p className="text-small text-muted">
+              {selection.nodes.length} selected. Changes apply to all of them.
+            </p>
+          ) : (
+            <Hint name="outline">
+              Double-click text to edit it. Alt + arrow keys move the selection, Shift extends it.
+            </Hint>
+          )}
         </div>
       )}
       {about && record && (

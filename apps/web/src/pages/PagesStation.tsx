@@ -183,13 +183,13 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
                 <p className="p-4 text-muted">
                   {mayStyle ? (
                     <>
-                      Click something on the page, or pick it in the outline: what you set here holds for that
-                      one alone, and is kept as a <Term word="Knot">knot</Term>.{' '}
+                      Click something on the page, or select it in the outline. What you set here applies to
+                      that item only, and is kept as a <Term word="Knot">knot</Term>.{' '}
                     </>
                   ) : (
-                    'Click something on the page, or pick it in the outline, to see what it wears and why. '
+                    'Click something on the page, or select it in the outline, to see what it wears and why. '
                   )}
-                  {mayWrite && 'Double-click words to edit them.'}
+                  {mayWrite && 'Double-click text to edit it.'}
                 </p>
               )}
             </aside>

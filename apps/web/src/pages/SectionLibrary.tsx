@@ -154,7 +154,7 @@ export function SectionLibrary({
   const bring = (id: Id) =>
     shown.current?.querySelector(`[data-node="${CSS.escape(id)}"]`)?.scrollIntoView({ block: 'nearest' });
   return (
-    <Sheet wide title="Add a section" about="As it would look in this guide." onClose={onClose}>
+    <Sheet wide title="Add a section" about="Shown in this site’s guide." onClose={onClose}>
       <Choice<Purpose | 'own'>
         label="What it is for"
         value={purpose}

@@ -88,7 +88,10 @@ export function SiteFields({ site }: { site: Site }) {
           const address = text.trim().replace(/\/+$/, '');
           return address === '' || /^https?:\/\/[^\s/]+/.test(address)
             ? ok(address)
-            : fail({ code: 'bad-address', message: 'Write it whole, such as https://domain.example' });
+            : fail({
+                code: 'bad-address',
+                message: 'Enter the full address, such as https://domain.example',
+              });
         }}
         onCommit={address =>
           commit(
@@ -98,7 +101,7 @@ export function SiteFields({ site }: { site: Site }) {
         }
       />
       <p className="text-muted">
-        Shared links, their pictures and the site’s map need it: without it those are left out.
+        Link previews, their pictures and the sitemap need it. Without it, they are left out.
       </p>
     </div>
   );

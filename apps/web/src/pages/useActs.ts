@@ -63,8 +63,8 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
     const before = moved.map(id => areaOf(session.site, id));
     if (!commit(edits, label)) return false;
     const to = moved.map(id => areaOf(session.site, id)).find((area, i) => area !== before[i]);
-    if (to && to !== 'main') toast(`It stands in the ${to} now: it shows on every page that has it.`);
-    else if (to) toast('It left what pages share: it shows on this page alone now.');
+    if (to && to !== 'main') toast(`Now in the ${to}: it shows on every page that has it.`);
+    else if (to) toast('No longer shared: it shows on this page only.');
     return true;
   };
   const run = (result: Result<Edit[]>, label: string, moved: readonly Id[] = []) => {
@@ -113,7 +113,7 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
     const now = session.site;
     const place = placeFor(now, from(now) ?? '', widget);
     if (!place) {
-      toast.error('Add a section first: widgets stand in sections.');
+      toast.error('Add a section first: widgets go into sections.');
       return;
     }
     const made = addWidget(now, place.parent, place.index, widget);

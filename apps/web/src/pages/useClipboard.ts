@@ -54,7 +54,7 @@ export function useClipboard(wish: Wish): void {
       if (write(event))
         toast(
           others.length > 0
-            ? `${others.length + 1} things are copied.`
+            ? `${others.length + 1} items are copied.`
             : `${nameOf(session.site, first)} is copied.`,
         );
     };

@@ -100,11 +100,11 @@ export function Palette({
       <Command.Input
         value={search}
         onValueChange={setSearch}
-        placeholder="Find an act, a page, a swatch, a property…"
+        placeholder="Find a command, page, swatch or property…"
         className="h-11 w-full border-b border-hair bg-transparent px-4 text-[15px] outline-none"
       />
       <Command.List className="thin-scroll max-h-[56vh] overflow-auto px-2 py-2">
-        <Command.Empty className="px-2 py-3 text-muted">Nothing has that name.</Command.Empty>
+        <Command.Empty className="px-2 py-3 text-muted">No results.</Command.Empty>
         {groups.map(([group, entries]) => (
           <Command.Group
             key={group}

@@ -13,10 +13,11 @@ import {
 } from '@cove/core';
 import type { StationAct } from '../acts/stationActs.tsx';
 import { GLOSSARY } from '../glossary/glossary.ts';
+import { restoreHints } from '../hints/dismissed.ts';
 import { STATIONS } from '../stations/index.ts';
 
 export const GROUPS = [
-  'Acts',
+  'Commands',
   'Pages',
   'On this site',
   'Elements',
@@ -69,13 +70,13 @@ const entry = (group: Group, key: string, label: string, note: string, act: Act,
 /** What can be done with what is open and picked. */
 export const stationEntries = (acts: readonly StationAct[]): Entry[] =>
   acts.map(({ label, keys = '', words = '', run }) =>
-    entry('Acts', `here ${label}`, label, keys, { type: 'run', run }, words),
+    entry('Commands', `here ${label}`, label, keys, { type: 'run', run }, words),
   );
 
 const ACTS: readonly Entry[] = [
-  ...STATIONS.map(it => entry('Acts', it.name, it.open.label, '', open(it.name), it.open.words)),
+  ...STATIONS.map(it => entry('Commands', it.name, it.open.label, '', open(it.name), it.open.words)),
   entry(
-    'Acts',
+    'Commands',
     'ground',
     'Set the site’s ground',
     '',
@@ -83,7 +84,7 @@ const ACTS: readonly Entry[] = [
     'background pattern picture boxed',
   ),
   entry(
-    'Acts',
+    'Commands',
     'guides',
     'Take another guide, or go back to a snapshot',
     '',
@@ -91,7 +92,7 @@ const ACTS: readonly Entry[] = [
     'ready theme',
   ),
   entry(
-    'Acts',
+    'Commands',
     'export',
     'Export the guide: design tokens, CSS, Tailwind, TypeScript',
     '',
@@ -99,7 +100,7 @@ const ACTS: readonly Entry[] = [
     'download save variables custom properties dtcg json theme schemes',
   ),
   entry(
-    'Acts',
+    'Commands',
     'archive',
     'Download the site as files',
     '',
@@ -107,17 +108,25 @@ const ACTS: readonly Entry[] = [
     'export zip html archive draft release',
   ),
   entry(
-    'Acts',
+    'Commands',
     'reset',
     'Reset a foundation of the guide',
     '',
     open('guide?guides'),
     'colours text space shape restore snapshot began',
   ),
-  entry('Acts', 'keys', 'Show keyboard shortcuts', '?', { type: 'keys' }, 'shortcuts keyboard help'),
-  entry('Acts', 'glossary', 'Glossary', '', { type: 'glossary', word: null }, 'words terms meaning help'),
-  entry('Acts', 'undo', 'Undo', 'Ctrl+Z', { type: 'undo' }),
-  entry('Acts', 'redo', 'Redo', 'Ctrl+Y', { type: 'redo' }, 'do again'),
+  entry('Commands', 'keys', 'Show keyboard shortcuts', '?', { type: 'keys' }, 'shortcuts keyboard help'),
+  entry('Commands', 'glossary', 'Glossary', '', { type: 'glossary', word: null }, 'words terms meaning help'),
+  entry(
+    'Commands',
+    'hints',
+    'Show hints again',
+    '',
+    { type: 'run', run: restoreHints },
+    'help tips dismissed',
+  ),
+  entry('Commands', 'undo', 'Undo', 'Ctrl+Z', { type: 'undo' }),
+  entry('Commands', 'redo', 'Redo', 'Ctrl+Y', { type: 'redo' }, 'do again'),
 ];
 
 /** What words mean here. */

@@ -25,9 +25,9 @@ export function lacking(rights: Rights, edits: readonly Edit[], site: Site): Rig
 }
 
 const NEEDED: Record<Right, string> = {
-  content: 'change words and pictures',
+  content: 'change text and pictures',
   choice: 'choose from the guide',
-  style: 'set styles of single things',
+  style: 'set styles of single items',
   guide: 'change the guide',
 };
 export const forbidden = (right: Right): { ok: false; problem: Problem } => ({

@@ -13,10 +13,10 @@ export function Broken() {
   const error = useRouteError();
   return (
     <section role="alert" aria-label="Something went wrong" className="grid max-w-[56ch] gap-3 p-8">
-      <h2 className="text-[15px] font-semibold">This could not be shown</h2>
+      <h2 className="text-[15px] font-semibold">This could not be displayed</h2>
       <p>
-        Something in the program broke, or a part of it could not be fetched. What you made is kept: it waits
-        in this browser until the server has it.
+        Part of the program failed, or could not be loaded. Your edits are stored in this browser until the
+        server has them.
       </p>
       <p className="font-mono text-[12px] break-words text-muted">{wordsOf(error)}</p>
       <Button kind="main" className="justify-self-start" onClick={() => location.reload()}>

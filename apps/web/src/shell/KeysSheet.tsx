@@ -26,7 +26,7 @@ const KEYS: readonly { where: string; keys: readonly (readonly [keys: string, ac
   {
     where: 'Guide',
     keys: [
-      ['← → ↑ ↓', 'Walk the cells of the specimen'],
+      ['← → ↑ ↓', 'Move between cells of the specimen'],
       ['Enter', 'Select the cell'],
       ['Alt ← →', 'Move a swatch in its group'],
       ['Alt ↑ ↓', 'Move a scheme, or a text style'],
@@ -35,8 +35,8 @@ const KEYS: readonly { where: string; keys: readonly (readonly [keys: string, ac
   {
     where: 'Pages',
     keys: [
-      ['↑ ↓', 'Walk the pages, or the outline'],
-      ['Shift ↑ ↓', 'Pick more; so does Shift and a click'],
+      ['↑ ↓', 'Move in the pages or the outline'],
+      ['Shift ↑ ↓', 'Extend the selection; so does Shift + click'],
       ['Ctrl G', 'Group the selection'],
       ['Ctrl Shift G', 'Ungroup it'],
       ['Alt ↑ ↓', 'Move it up or down'],

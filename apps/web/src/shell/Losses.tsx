@@ -15,7 +15,7 @@ function said({ how, by, edit, site }: Loss): string {
     case 'removed':
       return `${who} removed ${nameOf(site, edit.id)} while you changed its ${pathWords(edit.path)}.`;
     case 'refused':
-      return `The ${what} was not taken by the server.`;
+      return `The ${what} was refused by the server.`;
   }
 }
 

@@ -18,13 +18,13 @@ type Role = SiteSummary['role'];
 type KeeperMay = SiteSummary['keeperMay'];
 
 const ROLES: readonly { value: Role; label: string; does: string }[] = [
-  { value: 'designer', label: 'Designer', does: 'sets up the guide and builds the pages' },
-  { value: 'keeper', label: 'Keeper', does: 'keeps the site, as far as chosen below' },
-  { value: 'reviewer', label: 'Reviewer', does: 'looks, and changes nothing' },
+  { value: 'designer', label: 'Designer', does: 'can set up the guide and build the pages' },
+  { value: 'keeper', label: 'Keeper', does: 'can edit the site, as far as chosen below' },
+  { value: 'reviewer', label: 'Reviewer', does: 'can look, and change nothing' },
 ];
 const KEEPER_MAY: readonly { value: KeeperMay; label: string }[] = [
   { value: 'content', label: 'words and pictures' },
-  { value: 'choice', label: 'words, pictures, and choices from the guide' },
+  { value: 'choice', label: 'text, pictures and choices from the guide' },
   { value: 'style', label: 'everything but the guide' },
 ];
 
@@ -272,7 +272,7 @@ function Invitations() {
       </Form>
       {made && (
         <p role="status" className="mt-2">
-          Sent to {made.email}. You can also hand the link over yourself; it works once:
+          Sent to {made.email}. You can also pass on the link yourself. It works once:
           <input
             readOnly
             aria-label="Link of the invitation"
@@ -290,7 +290,7 @@ function Invitations() {
               <span className="text-muted">{it.role}</span>
               <Button
                 kind="link"
-                aria-label={`Take back the invitation of ${it.email}`}
+                aria-label={`Withdraw the invitation of ${it.email}`}
                 onClick={() =>
                   act.mutate(() =>
                     answer(

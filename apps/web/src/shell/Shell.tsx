@@ -19,9 +19,9 @@ const GlossarySheet = lazy(async () => ({
 const Palette = lazy(async () => ({ default: (await import('../palette/Palette.tsx')).Palette }));
 
 const KEEPER = {
-  content: 'You may change words and pictures',
-  choice: 'You may change words and pictures, and choose from the guide',
-  style: 'You may change everything but the guide',
+  content: 'You can change text and pictures',
+  choice: 'You can change text and pictures, and choose from the guide',
+  style: 'You can change everything but the guide',
 } as const;
 
 const isTyping = (target: EventTarget | null) =>

@@ -63,12 +63,12 @@ export function TableBar({ table, grid }: { table: WidgetRecord; grid: GridOfTab
   const take = async (chosen: File) => {
     // A character takes four bytes at most; what is longer is not read at all.
     if (chosen.size > LIMITS.typed.cells * 4) {
-      toast.error('This file is too large. Take one with fewer rows.');
+      toast.error('This file is too large. Choose one with fewer rows.');
       return;
     }
     const read = gridOfFile(await chosen.text());
     if (!read.ok) toast.error(read.problem.message);
-    else if (read.value.length === 0) toast.error('There are no rows in this file.');
+    else if (read.value.length === 0) toast.error('This file has no rows.');
     else if (run(replaceGrid(session.site, table.id, read.value), `Take ${chosen.name}`))
       toast(`${(read.value.length - 1).toLocaleString('en')} rows of ${chosen.name} stand in the table now.`);
   };
@@ -151,7 +151,7 @@ export function TableBar({ table, grid }: { table: WidgetRecord; grid: GridOfTab
           }}
         />
         <Button className={small} onClick={() => file.current?.click()}>
-          Take a CSV file…
+          Import a CSV file…
         </Button>
         <Button className={small} onClick={save}>
           Save as CSV

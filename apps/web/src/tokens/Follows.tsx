@@ -25,7 +25,7 @@ export function Follows({ site, token, followed }: { site: Site; token: TokenRec
             <Button
               kind="link"
               className="h-5!"
-              onClick={() => commit([editOf(token).set('value', end)], `Have ${token.name} follow nothing`)}
+              onClick={() => commit([editOf(token).set('value', end)], `Stop ${token.name} following`)}
             >
               Stop following, keep the value
             </Button>

@@ -82,7 +82,7 @@ export function RichField({
         />
       )}
       {onPage ? (
-        <p className="text-muted">They are written on the page. Escape ends it.</p>
+        <p className="text-muted">Edited on the page. Press Escape to finish.</p>
       ) : (
         <EditorContent editor={editor} />
       )}

@@ -109,7 +109,7 @@ export function RichToolbar({ site, editor, onPicture }: Props) {
           />
           {problem && (
             <p role="alert" className="text-small text-madder">
-              Write an address that begins with https://, a mail address, or a telephone number.
+              Enter an address that begins with https://, an email address or a phone number.
             </p>
           )}
         </div>

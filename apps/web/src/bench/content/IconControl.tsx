@@ -26,8 +26,8 @@ export function IconControl({
       />
       {typeof value === 'string' && site.kinds.asset.has(value) && (
         <p role="note" className="mt-0.5 text-small text-madder">
-          A picture of pixels: it keeps its own colours on every scheme and blurs where it is drawn larger. An
-          SVG under Icons and marks would not.
+          A bitmap keeps its own colours on every scheme and blurs when enlarged. Add an SVG under Icons and
+          marks to avoid both.
         </p>
       )}
     </div>

@@ -46,8 +46,7 @@ export function LinkControl({ site, field, value, onChange }: ContentControl<Con
               ? ok(target)
               : fail({
                   code: 'bad-link',
-                  message:
-                    'Write an address that begins with https://, a mail address, or a telephone number.',
+                  message: 'Enter an address that begins with https://, an email address or a phone number.',
                 });
           }}
           onCommit={onChange}

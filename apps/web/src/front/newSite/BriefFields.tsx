@@ -60,7 +60,7 @@ export function BriefFields({ state: { brief, setBrief } }: { state: NewSiteStat
           onChange={visitors => setBrief({ ...brief, visitors })}
         />
         <Words
-          label="Content still missing, one thing a line"
+          label="Content still missing, one item per line"
           hint={'Photographs of the shop\nPrices'}
           value={brief.missing.join('\n')}
           onChange={text => setBrief({ ...brief, missing: text.split('\n') })}

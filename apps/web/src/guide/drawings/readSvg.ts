@@ -94,9 +94,10 @@ export function readSvg(text: string, site: Site): Result<ReadDrawing> {
     return refuse('The drawing is larger than 500 KB. Simplify it first.');
   const parsed = new DOMParser().parseFromString(text, 'image/svg+xml');
   const root = parsed.documentElement;
-  if (parsed.querySelector('parsererror') || root.localName !== 'svg') return refuse('This is no SVG file.');
+  if (parsed.querySelector('parsererror') || root.localName !== 'svg')
+    return refuse('This is not an SVG file.');
   if (parsed.querySelector('image'))
-    return refuse('There is a picture of pixels in it: it could not be recoloured. Draw it in shapes.');
+    return refuse('It contains a bitmap, which cannot be recoloured. Use shapes only.');
   const [x = 0, y = 0, w = 0, h = 0] = (root.getAttribute('viewBox') ?? '').split(/[\s,]+/).map(Number);
   const width = w > 0 ? w : number(root, 'width');
   const height = h > 0 ? h : number(root, 'height');
@@ -132,7 +133,7 @@ export function readSvg(text: string, site: Site): Result<ReadDrawing> {
     const line = Number.parseFloat(inherited(element, 'stroke-width') ?? '1');
     paths.push({ d, fill, stroke, width: stroke ? (Number.isFinite(line) ? line : 1) : 0 });
   }
-  if (paths.length === 0) return refuse('There are no shapes in it.');
+  if (paths.length === 0) return refuse('It has no shapes.');
   if (paths.length > MOST_SHAPES) return tooMany();
   return ok({ width, height, paths });
 }

@@ -27,7 +27,7 @@ export function KeepGuide({ siteId, siteName }: { siteId: string; siteName: stri
         name="name"
         label="Name of the guide"
         maxLength={80}
-        rules={{ required: 'Write a name.' }}
+        rules={{ required: 'Enter a name.' }}
       />
       <Field<{ name: string; about: string }> name="about" label="Its character, in a line" maxLength={200} />
     </Form>

@@ -77,7 +77,7 @@ export function OfferView({
         />
       )}
       {only !== '' && offer.taken?.size === 0 && (
-        <p className="text-muted">Nothing of it has changed since. What was added stays.</p>
+        <p className="text-muted">Nothing in it has changed since then. What was added stays.</p>
       )}
       {onParts && (
         <ul aria-label="Parts of the guide" className="thin-scroll max-h-52 overflow-auto">

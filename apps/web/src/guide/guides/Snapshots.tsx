@@ -33,7 +33,7 @@ export function Snapshots({
       toast(`Back at “${note}”. What was there is kept as a snapshot.`);
       if (unread.length > 0)
         toast.error(
-          `${unread.length} of its things cannot be read by this version of the program, and stay as they are now: ${unread.join('; ')}`,
+          `${unread.length} of its items cannot be read by this version of the program and are left as they are now: ${unread.join('; ')}`,
         );
       setOpen(null);
     } catch (error) {

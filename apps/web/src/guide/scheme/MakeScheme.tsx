@@ -45,7 +45,7 @@ export function MakeScheme({ site, onClose, onMade }: { site: Site; onClose(): v
   return (
     <Sheet
       title="A scheme from the palette"
-      about="Every role meets its contrast on all it stands on and takes swatches of its purpose only"
+      about="Every role meets its contrast and uses only swatches of its purpose"
       onClose={onClose}
       foot={
         <>
@@ -88,7 +88,7 @@ export function MakeScheme({ site, onClose, onMade }: { site: Site; onClose(): v
                 </span>
                 .
               </p>
-              <p style={{ color: css('muted') }}>Muted text says what is said aside.</p>
+              <p style={{ color: css('muted') }}>Muted text for what matters less.</p>
               <p className="flex gap-2">
                 {['', 'Hover', 'Pressed'].map(state => (
                   <span

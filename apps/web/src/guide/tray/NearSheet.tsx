@@ -45,7 +45,7 @@ export function NearSheet({
   return (
     <Sheet
       title="Swatches that look alike"
-      about="Nearer than 2 in CIEDE2000: hardly to be told apart"
+      about="Less than 2 apart in CIEDE2000: hard to tell apart"
       onClose={onClose}
     >
       {pairs.length === 0 && <p className="text-muted">None left.</p>}

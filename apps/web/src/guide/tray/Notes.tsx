@@ -66,7 +66,7 @@ export function Notes({ site }: { site: Site }) {
                     label="Status"
                     value={note.status ?? 'none'}
                     options={[
-                      { value: 'none', label: 'A note, nothing to wait for' },
+                      { value: 'none', label: 'Just a note' },
                       { value: 'open', label: 'Content still missing' },
                       { value: 'done', label: 'Done' },
                     ]}

@@ -65,7 +65,7 @@ export function PasteSheet({ site, onClose }: { site: Site; onClose(): void }) {
   return (
     <Sheet
       title="Paste or import"
-      about="Colours one a line, CSS custom properties, or a design token file"
+      about="Colours, one per line, CSS custom properties, or a design token file"
       onClose={onClose}
       foot={
         <>
@@ -140,7 +140,7 @@ export function PasteSheet({ site, onClose }: { site: Site; onClose(): void }) {
           )}
           {found.pasted.unread.length > 0 && (
             <div>
-              <p className="text-muted">No colour in these lines; they are left out:</p>
+              <p className="text-muted">These lines have no colour and are skipped:</p>
               <ul className="thin-scroll max-h-24 overflow-auto font-mono text-[11px]">
                 {found.pasted.unread.map(({ line, text: words }) => (
                   <li key={`${line} ${words}`}>

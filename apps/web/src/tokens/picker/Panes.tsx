@@ -67,9 +67,7 @@ export function CustomPane({
         onShow={value => onShow({ type: 'color', value })}
         onCommit={value => onCommit({ type: 'color', value })}
       />
-      <p className="pt-2 text-small text-muted">
-        Loose: it follows no swatch. Add it as a token to reuse it.
-      </p>
+      <p className="pt-2 text-small text-muted">Loose: it follows no token. Add it as a token to reuse it.</p>
     </Pane>
   );
 }

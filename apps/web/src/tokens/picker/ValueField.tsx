@@ -214,7 +214,9 @@ export function ValueField({
                 />
                 {options.length === 0 && (
                   <p className="px-3.5 py-1 text-muted">
-                    {typed ? 'Nothing in the guide is named so.' : 'The guide has nothing of this kind yet.'}
+                    {typed
+                      ? 'Nothing in the guide has that name.'
+                      : 'The guide has nothing of this kind yet.'}
                   </p>
                 )}
                 {impact && <p className="mt-1 border-t border-hair px-3.5 pt-2 text-muted">{impact}</p>}
