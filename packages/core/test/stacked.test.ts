@@ -2,7 +2,13 @@ import { describe, expect, it } from '@jest/globals';
 import { nodeScope, type Scope } from '../src/cascade/index.ts';
 import { type Color, parseColor } from '../src/color/index.ts';
 import { readableColors } from '../src/measure/index.ts';
-import { newlyUnreadable, textContrast, textsOnFill, unreadableTexts } from '../src/reach/index.ts';
+import {
+  newlyUnreadable,
+  textContrast,
+  textsOnFill,
+  textsOnPreset,
+  unreadableTexts,
+} from '../src/reach/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type Id, type Site } from '../src/site/index.ts';
 import { createSite, READY_GUIDES, readyGuide, SITE_STARTERS } from '../src/starters/index.ts';
@@ -101,6 +107,18 @@ describe('text as it is stacked', () => {
     expect(on.map(it => it.node)).not.toContain('book');
     const shares = on.map(it => it.ratio / it.wanted);
     expect(shares).toEqual([...shares].sort((a, b) => a - b));
+  });
+
+  it('is told of a preset by what stands on all that wears it, where it is what fills them', () => {
+    const site = after(styled('ticket', 'box/backgroundColor', '#3a3a3a'));
+    const on = textsOnPreset(site, 'ticket', 'box', 'wide');
+    // The card of the dogs has a fill of its own over that of the preset.
+    const worn = ['sailing-hesk', 'sailing-carrow', 'sailing-little'];
+    expect(on.map(it => it.node)).toEqual(expect.arrayContaining(worn));
+    const poor = on.filter(it => it.ratio < it.wanted).map(it => it.node);
+    expect(newlyUnreadable(demo, site).map(it => it.node)).toEqual(expect.arrayContaining(worn));
+    expect(poor).toEqual(expect.arrayContaining(worn));
+    expect(textsOnPreset(site, 'low-tide', 'box', 'wide')).toEqual([]);
   });
 
   it('finds nothing on any ready site in any ready guide', () => {

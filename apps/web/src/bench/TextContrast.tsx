@@ -1,14 +1,21 @@
 import {
   type Color,
+  type Id,
+  isPresetKind,
   nameOf,
+  type PartKind,
   partOf,
   printPainted,
   printRatio,
+  printSlot,
   propertyOf,
   readableColors,
+  type Scope,
   siteContrast,
+  type TextOnFill,
   textContrast,
   textsOnFill,
+  textsOnPreset,
 } from '@cove/core';
 import { type ReactNode, useDeferredValue, useMemo } from 'react';
 import { useGo } from '../navigation/go.ts';
@@ -22,22 +29,27 @@ const MOST = 3;
 
 /** How well the words of a part can be read where it stands, or those that stand on its fill; with what mends it nearest. */
 export function TextContrast(setting: Setting) {
-  const { scope, asked } = setting;
+  const { site, scope, asked, target } = setting;
   const isText =
     scope && ['heading', 'text', 'label'].includes(partOf(scope.element, asked.part)?.kind ?? '');
   // The bench shows first: what stands behind is looked for once it does.
   const isShown = useDeferredValue(true, false);
-  if (!scope || asked.state !== 'rest') return null;
+  if (asked.state !== 'rest') return null;
   if (!isShown) return isText ? <div className="h-[31px] border-b border-hair" /> : null;
-  return isText ? <OfWords {...setting} scope={scope} /> : <OfFill {...setting} scope={scope} />;
+  if (scope) return isText ? <OfWords {...setting} scope={scope} /> : <OfFill {...setting} scope={scope} />;
+  const preset = target.type === 'record' ? site.kinds.preset.get(target.id) : undefined;
+  const fill = printSlot({ ...asked, property: 'backgroundColor' });
+  return preset?.styles[fill] && isPresetKind(asked.part) ? (
+    <OfPreset {...setting} preset={preset.id} kind={asked.part} />
+  ) : null;
 }
 
 type Placed = Setting & { scope: NonNullable<Setting['scope']> };
 
-function useFix({ site, scope, asked, target }: Placed, property: 'color' | 'backgroundColor') {
+function useFix({ site, asked, target }: Setting, property: 'color' | 'backgroundColor') {
   const row = propertyOf(property);
   const { set } = useSetSlots({ rows: [row], asked, target, label: row.label });
-  return (from: Color | undefined, holds: (color: Color) => boolean) => {
+  return (scope: Scope, from: Color | undefined, holds: (color: Color) => boolean) => {
     const [offer] = from
       ? readableColors(site, scope, from, property === 'color' ? 'text' : 'ground', holds)
       : [];
@@ -55,7 +67,8 @@ function OfWords(setting: Placed) {
   const fixOf = useFix(setting, 'color');
   if (!found) return null;
   const { text, ground, ratio, wanted } = found;
-  const fix = ratio < wanted ? fixOf(text, color => siteContrast(site, color, ground) >= wanted) : undefined;
+  const fix =
+    ratio < wanted ? fixOf(scope, text, color => siteContrast(site, color, ground) >= wanted) : undefined;
   return (
     <Line sample={{ text, ground }} ratio={ratio} wanted={wanted} fix={fix}>
       Contrast here
@@ -66,23 +79,53 @@ function OfWords(setting: Placed) {
 function OfFill(setting: Placed) {
   const { scope, asked } = setting;
   const site = useDeferredValue(setting.site);
-  const go = useGo();
   const texts = useMemo(
     () => textsOnFill(site, { scope, part: asked.part }, asked.width),
     [site, scope, asked.part, asked.width],
   );
+  return (
+    <OnFill {...setting} texts={texts}>
+      {texts.length === 1 ? 'Text on this fill' : `${texts.length} texts on this fill, the lowest`}
+    </OnFill>
+  );
+}
+
+/** A preset shows the texts on all that wears it, since it changes the fill under each of them. */
+function OfPreset({ preset, kind, ...setting }: Setting & { preset: Id; kind: PartKind }) {
+  const { asked } = setting;
+  const site = useDeferredValue(setting.site);
+  const texts = useMemo(
+    () => textsOnPreset(site, preset, kind, asked.width),
+    [site, preset, kind, asked.width],
+  );
+  return (
+    <OnFill {...setting} texts={texts}>
+      {texts.length === 1 ? 'Text on what wears it' : `${texts.length} texts on what wears it, the lowest`}
+    </OnFill>
+  );
+}
+
+/** The lowest of the texts on a fill, each that cannot be read, and the nearest fill on which all can. */
+function OnFill({
+  texts,
+  children,
+  ...setting
+}: Setting & { texts: readonly TextOnFill[]; children: ReactNode }) {
+  const { site } = setting;
+  const go = useGo();
   const fixOf = useFix(setting, 'backgroundColor');
   const [worst] = texts;
   if (!worst) return null;
   const poor = texts.filter(it => it.ratio < it.wanted);
+  const at = worst.filledBy?.scope;
   const fix =
-    poor.length > 0
-      ? fixOf(worst.ground, color => texts.every(it => siteContrast(site, it.text, color) >= it.wanted))
+    poor.length > 0 && at
+      ? fixOf(at, worst.ground, color => texts.every(it => siteContrast(site, it.text, color) >= it.wanted))
       : undefined;
   return (
     <>
       <Line sample={worst} ratio={worst.ratio} wanted={worst.wanted} fix={fix}>
-        {texts.length === 1 ? 'Text on this fill' : `${texts.length} texts on this fill, the lowest`}
+        {children}
       </Line>
       {poor.length > 0 && (
         <ul className="px-3.5 pb-2 text-small">

@@ -5,8 +5,10 @@ export { type Reach, type ReachIndex, reachIndex, reachOf, reachOfAny, type Use,
 export { type Standing, standingsOf } from './standing.ts';
 export {
   newlyUnreadable,
+  type TextOnFill,
   textContrast,
   textsOnFill,
+  textsOnPreset,
   type UnreadableText,
   unreadableTexts,
 } from './unreadable.ts';

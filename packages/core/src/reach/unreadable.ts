@@ -1,8 +1,10 @@
 import { childScope, type Scope } from '../cascade/index.ts';
+import { presetsAround } from '../guide/index.ts';
 import { type Filled, Paints, type TextContrast } from '../measure/paints.ts';
-import { getRecord, type Id, isNode, nodesUnder, type Site } from '../site/index.ts';
+import type { PartKind } from '../properties/index.ts';
+import { getRecord, type Id, isNode, type NodeRecord, nodesUnder, type Site } from '../site/index.ts';
 import type { Width } from '../slots/index.ts';
-import { partNames } from '../widgets/index.ts';
+import { partNames, partOf } from '../widgets/index.ts';
 import { standingsOf } from './standing.ts';
 import { structureOf } from './structure.ts';
 
@@ -49,14 +51,18 @@ export const textContrast = (site: Site, scope: Scope, part: string, width: Widt
 /** Things on a fill that are looked at, at most. */
 const MOST_ON_FILL = 300;
 
-/** Texts that stand directly on the fill of a part, the worst first; each with what shows it. */
-export function textsOnFill(
-  site: Site,
-  fill: Filled,
-  width: Width,
-): (TextContrast & { node: Id; part: string })[] {
+/** A text on a fill, and what shows it. */
+export interface TextOnFill extends TextContrast {
+  node: Id;
+  part: string;
+}
+
+const worstFirst = (a: TextContrast, b: TextContrast): number => a.ratio / a.wanted - b.ratio / b.wanted;
+
+/** Texts that stand directly on the fill of a part, the worst first. */
+export function textsOnFill(site: Site, fill: Filled, width: Width): TextOnFill[] {
   const paints = paintsOf(site, width);
-  const found: (TextContrast & { node: Id; part: string })[] = [];
+  const found: TextOnFill[] = [];
   let looked = 0;
   const visit = (scope: Scope) => {
     if (!scope.node || ++looked > MOST_ON_FILL) return;
@@ -72,7 +78,30 @@ export function textsOnFill(
     }
   };
   visit(fill.scope);
-  return found.sort((a, b) => a.ratio / a.wanted - b.ratio / b.wanted);
+  return found.sort(worstFirst);
+}
+
+/** Things that wear a preset that are looked at, at most. */
+const MOST_WEARERS = 200;
+
+const wearsOneOf = ({ wears }: NodeRecord, presets: ReadonlySet<Id>): boolean =>
+  Object.values(wears).some(({ preset, on }) => on && presets.has(preset));
+
+/** Texts that stand on parts of a kind of all that wears a preset, or one that holds it; the worst first. */
+export function textsOnPreset(site: Site, preset: Id, kind: PartKind, width: Width): TextOnFill[] {
+  const worn = new Set(presetsAround(site, preset));
+  const seen = new Set<Id>();
+  const found = new Map<string, TextOnFill>();
+  for (const { node, scope } of standingsOf(site)) {
+    if (seen.size === MOST_WEARERS) break;
+    if (!node || seen.has(node.id) || !wearsOneOf(node, worn)) continue;
+    seen.add(node.id);
+    for (const part of partNames(scope.element))
+      if (partOf(scope.element, part)?.kind === kind)
+        for (const text of textsOnFill(site, { scope, part }, width))
+          found.set(`${text.node} ${text.part}`, text);
+  }
+  return [...found.values()].sort(worstFirst);
 }
 
 /** Texts that can be read on the earlier site and cannot on the later one, the worst first. */
