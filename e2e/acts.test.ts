@@ -207,7 +207,7 @@ describe('whatever is done, in whatever order', () => {
       expect({ lately, errors: demo.errors, refused }).toEqual({ lately, errors: [], refused: [] });
       if (!walker.page.url().includes('/sites/tolvane/')) await walker.open('pages/home');
     }
-    expect(await walker.text()).not.toContain('could not be shown');
+    expect(await walker.text()).not.toContain('could not be displayed');
     await walker.open('pages/home');
     await walker.frame('Page');
     const undo = () =>

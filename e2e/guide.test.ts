@@ -587,7 +587,7 @@ describe('icons, marks and notes', () => {
     await walker.click('Add to marks');
     const input = await walker.page.waitForSelector('input[aria-label="SVG files"]');
     await (input as import('puppeteer-core').ElementHandle<HTMLInputElement>).uploadFile(good, bad);
-    await walker.says('There is a picture of pixels in it');
+    await walker.says('It contains a bitmap');
     await until(
       () => walker.page.$$eval('ul[aria-label=Marks] li', all => all.length),
       n => n === 3,

@@ -126,7 +126,7 @@ describe('a new site', () => {
       'six sections',
     );
     await walker.click('Overrides…');
-    await walker.says('Nothing');
+    await walker.says('None. Everything follows the guide.');
     await walker.click('Close');
     await walker.kept();
   });

@@ -360,7 +360,7 @@ describe('the pages', () => {
     await walker.row('Times are those', true);
     await walker.clickOnCanvas('[data-node=crossing-small][data-part=paragraph]', 2);
     await canvas.waitForSelector('[data-node=crossing-small][contenteditable=true]:focus');
-    await walker.says('They are written on the page.');
+    await walker.says('Edited on the page.');
     await walker.page.keyboard.down('Control');
     await walker.page.keyboard.press('a');
     await walker.page.keyboard.up('Control');
@@ -378,7 +378,7 @@ describe('the pages', () => {
     );
     await walker.choose('Change the link', 'Somewhere else…');
     await walker.type('Address of the link', 'javascript:alert(1)');
-    await walker.says('Write an address that begins with https://');
+    await walker.says('Enter an address that begins with https://');
     await walker.page.keyboard.press('Escape');
     while ((await html()) !== 'Times are those of the outer harbour.') {
       await undo();

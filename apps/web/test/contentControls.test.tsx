@@ -70,7 +70,7 @@ describe('an icon', () => {
   });
   it('that is a picture says what comes of that', () => {
     const { rerender } = render(<IconControl {...around()} field={field} value={picture?.id ?? ''} />);
-    expect(screen.getByRole('note').textContent).toContain('A picture of pixels');
+    expect(screen.getByRole('note').textContent).toContain('A bitmap');
     rerender(<IconControl {...around()} field={field} value="anchor" />);
     expect(screen.queryByRole('note')).toBeNull();
   });

@@ -33,6 +33,25 @@ const PAIRS: readonly Pair[] = [
       },
     },
   },
+  ...(
+    [
+      ['accordion', 'accordionEntry'],
+      ['tabs', 'tab'],
+    ] as const
+  ).map(
+    ([holder, item]): Pair => ({
+      between: ['steps', holder],
+      content: {},
+      parts: { steps: holder },
+      items: {
+        step: {
+          to: item,
+          content: { title: 'title', icon: 'icon' },
+          parts: { sign: 'sign', title: 'title', body: 'panel' },
+        },
+      },
+    }),
+  ),
   { between: ['group', 'column'], content: {}, parts: { box: 'box' }, items: {} },
   {
     between: ['callout', 'notice'],

@@ -9,6 +9,8 @@ import { divider } from './divider/index.ts';
 import { feature } from './feature/index.ts';
 import { fieldChoice } from './field/choice.ts';
 import { field } from './field/index.ts';
+import { figure } from './figures/figure.ts';
+import { figures } from './figures/index.ts';
 import { form } from './form/index.ts';
 import { group } from './group/index.ts';
 import { heading } from './heading/index.ts';
@@ -27,6 +29,8 @@ import { preformatted } from './preformatted/index.ts';
 import { quote } from './quote/index.ts';
 import { footer, header, section, sidebar } from './section/index.ts';
 import { siteTitle } from './siteTitle/index.ts';
+import { steps } from './steps/index.ts';
+import { step } from './steps/step.ts';
 import { table } from './table/index.ts';
 import { tableRow } from './table/row.ts';
 import { tabs } from './tabs/index.ts';
@@ -66,6 +70,8 @@ export const WIDGETS: readonly ElementType[] = [
   listItem,
   quote,
   callout,
+  figures,
+  figure,
   table,
   tableRow,
   preformatted,
@@ -85,6 +91,8 @@ export const WIDGETS: readonly ElementType[] = [
   accordionEntry,
   tabs,
   tab,
+  steps,
+  step,
   siteTitle,
   navigation,
   navigationEntry,

@@ -6,6 +6,7 @@ import { contentBeside } from './contentBeside.ts';
 import { contentLong } from './contentLong.ts';
 import { contentPicture } from './contentPicture.ts';
 import { contentQuestions } from './contentQuestions.ts';
+import { contentStages } from './contentStages.ts';
 import { contentSteps } from './contentSteps.ts';
 import { contentTable } from './contentTable.ts';
 import { contentTabs } from './contentTabs.ts';
@@ -46,6 +47,7 @@ export const SECTION_STARTERS: readonly SectionStarter[] = [
   contentPicture,
   contentTable,
   contentSteps,
+  contentStages,
   contentQuestions,
   contentTabs,
   featuresThree,

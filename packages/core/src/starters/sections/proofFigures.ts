@@ -1,4 +1,4 @@
-import { across, column, heading, type SectionStarter, text } from './sketch.ts';
+import { figure, figures, type SectionStarter } from './sketch.ts';
 
 export const proofFigures: SectionStarter = {
   id: 'proof-figures',
@@ -6,11 +6,10 @@ export const proofFigures: SectionStarter = {
   purpose: 'proof',
   tone: 'tinted',
   holds: [
-    across(
-      'Three',
-      column(heading('120 people'), text('A figure that shows how many trust you.')),
-      column(heading('15 years'), text('A figure that shows how long you have done it.')),
-      column(heading('2 days'), text('A figure that shows how quick you are.')),
+    figures(
+      figure('120 people', 'A figure that shows how many trust you.'),
+      figure('15 years', 'A figure that shows how long you have done it.'),
+      figure('2 days', 'A figure that shows how quick you are.'),
     ),
   ],
 };

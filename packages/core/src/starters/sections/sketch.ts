@@ -163,3 +163,18 @@ export const tab = (title: string, ...holds: Sketch[]): Sketch => ({
   content: { title, icon: null },
   holds,
 });
+export const steps = (level: 2 | 3 | 4, ...holds: Sketch[]): Sketch => ({
+  widget: 'steps',
+  content: { level },
+  holds,
+});
+export const step = (title: string, ...holds: Sketch[]): Sketch => ({
+  widget: 'step',
+  content: { title, icon: null },
+  holds,
+});
+export const figures = (...holds: Sketch[]): Sketch => ({ widget: 'figures', content: {}, holds });
+export const figure = (value: string, words: string): Sketch => ({
+  widget: 'figure',
+  content: { value, words, icon: null },
+});

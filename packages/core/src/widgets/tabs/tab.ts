@@ -25,9 +25,7 @@ export const tab = element({
   onlyIn: ['tabs'],
   closes: true,
   holdsAtFirst: [{ widget: 'text' }],
-  sampleHolds: [
-    { widget: 'text', content: { text: richText('Leaves 07:10, 09:40, 13:05 and 17:30. Forty minutes.') } },
-  ],
+  sampleHolds: [{ widget: 'text', content: { text: richText('What belongs to it, in a sentence or two.') } }],
   program: programStyles({
     'tab/display': 'flex',
     'tab/alignItems': 'center',
