@@ -40,7 +40,7 @@ describe('several things', () => {
     await walker.styleIs(canvas, card('cars'), 'opacity', '0.5');
     await walker.styleIs(canvas, card('bikes'), 'opacity', '0.5');
     const differs = () =>
-      walker.page.$$eval('li[data-property] [title*="other selected things"]', all =>
+      walker.page.$$eval('li[data-property] [title*="other selected items"]', all =>
         all.map(it => it.closest('[data-property]')?.getAttribute('data-property')),
       );
     expect(await differs()).toEqual([]);

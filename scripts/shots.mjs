@@ -144,7 +144,7 @@ try {
   await page.keyboard.press('Enter');
   await named('Find a property', 'searchbox').click({ count: 3 });
   await page.keyboard.press('Backspace');
-  await page.waitForSelector('::-p-text(Lay a tint)');
+  await page.waitForSelector('::-p-text(Add a tint)');
   await shot('section');
   for (let i = 0; i < 2; i++) await named('Undo').click();
   await page.waitForSelector('::-p-text(Saved)');

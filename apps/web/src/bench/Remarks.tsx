@@ -27,7 +27,7 @@ export function Remarks({
       )}
       {varies > 0 && (
         <span
-          className="text-small text-muted"
+          className="shrink-0 text-small whitespace-nowrap text-muted"
           title={`${varies} of the other selected items ${varies === 1 ? 'differs' : 'differ'} here`}
         >
           {varies} differ{varies === 1 && 's'}

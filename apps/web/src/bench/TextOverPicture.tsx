@@ -162,7 +162,7 @@ export function TextOverPicture({
                       )
                     }
                   >
-                    Lay a tint of {Math.round(least * 100)} % over it
+                    Add a tint of {Math.round(least * 100)} %
                   </Button>
                 )}
               </p>

@@ -35,6 +35,8 @@ import { table } from './table/index.ts';
 import { tableRow } from './table/row.ts';
 import { tabs } from './tabs/index.ts';
 import { tab } from './tabs/tab.ts';
+import { testimonials } from './testimonials/index.ts';
+import { testimonial } from './testimonials/testimonial.ts';
 import { text } from './text/index.ts';
 
 export { CONVERSIONS, type Conversion, type Match } from './conversions.ts';
@@ -69,6 +71,8 @@ export const WIDGETS: readonly ElementType[] = [
   list,
   listItem,
   quote,
+  testimonials,
+  testimonial,
   callout,
   figures,
   figure,

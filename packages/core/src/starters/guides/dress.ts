@@ -168,6 +168,8 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
     ...corners('box', '{size.corners.card}'),
     ...around('box', 'three'),
   });
+  b.default('step', { 'title/textStyle': id('h4') });
+  b.default('figure', { 'value/textStyle': id('h2') });
   b.default('siteTitle', { 'link/textStyle': id('title') });
   b.default('navigation', {
     'link/textStyle': id('nav'),

@@ -27,6 +27,7 @@ import { openingBeside } from './openingBeside.ts';
 import { openingNotice } from './openingNotice.ts';
 import { openingTitle } from './openingTitle.ts';
 import { openingWords } from './openingWords.ts';
+import { proofFaces } from './proofFaces.ts';
 import { proofFigures } from './proofFigures.ts';
 import { proofQuote } from './proofQuote.ts';
 import { proofVoices } from './proofVoices.ts';
@@ -55,6 +56,7 @@ export const SECTION_STARTERS: readonly SectionStarter[] = [
   featuresList,
   proofQuote,
   proofVoices,
+  proofFaces,
   proofFigures,
   actionOne,
   actionTwo,

@@ -15,6 +15,7 @@ const ASKING_FIELDS: Readonly<Record<string, readonly string[]>> = {
   tab: ['title'],
   tableRow: ['cells'],
   figure: ['value', 'words'],
+  testimonial: ['words', 'name', 'role'],
 };
 
 /** Headings of ready sections that ask for others. */

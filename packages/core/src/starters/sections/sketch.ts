@@ -178,3 +178,8 @@ export const figure = (value: string, words: string): Sketch => ({
   widget: 'figure',
   content: { value, words, icon: null },
 });
+export const testimonials = (...holds: Sketch[]): Sketch => ({ widget: 'testimonials', content: {}, holds });
+export const testimonial = (words: string, name: string, role: string): Sketch => ({
+  widget: 'testimonial',
+  content: { words: richText(words), name, role, asset: null, alt: '', icon: null },
+});

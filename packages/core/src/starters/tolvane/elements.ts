@@ -117,6 +117,8 @@ export function elements(b: SiteBuilder): void {
     'message/textStyle': 'style-small',
     ...corners('control', '{size.corners.small}'),
   });
+  b.default('step', { 'title/textStyle': 'style-h4' });
+  b.default('figure', { 'value/textStyle': 'style-h2' });
   b.default('siteTitle', { 'link/textStyle': 'style-title' });
   b.default('navigation', {
     'link/textStyle': 'style-nav',

@@ -19,8 +19,10 @@ export const stepsLooks: Looks = {
     Boxed: { ...around('step', 'role.line'), ...padded('step', '1.5rem') },
     'Large numbers': {
       ...bare('mark'),
-      'mark/width': 'auto',
+      // As wide as any digit, so that titles stand below each other.
+      'mark/width': '0.8em',
       'mark/height': 'auto',
+      'mark/justifyContent': 'start',
       'mark/fontSize': '2.5em',
       'mark/color': 'role.accent',
     },
