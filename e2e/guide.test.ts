@@ -551,7 +551,7 @@ describe('rules', () => {
       walker.style(sheet, '[data-row=button][data-column=daymark] .button-box', 'border-top-left-radius');
     expect(await radius()).toBe('6px');
     await walker.click('Reset…');
-    await walker.says('values would go');
+    await walker.says('values would be removed');
     await walker.click('All its rules', 'radio');
     await until(
       () => walker.text(),

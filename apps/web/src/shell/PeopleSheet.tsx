@@ -301,7 +301,7 @@ function Invitations() {
                   )
                 }
               >
-                Take back
+                Withdraw
               </Button>
             </li>
           ))}
