@@ -198,7 +198,7 @@ describe('declarations that are not followed', () => {
     'margin-block: 0',
     'margin: 0',
     'all: unset',
-    'z-index: 9',
+    'counter-reset: a',
     '--gap: 1px',
     'clip-path: circle(4px',
     'clip-path: circle(4px))',

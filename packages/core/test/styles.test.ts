@@ -165,7 +165,7 @@ describe('typed CSS', () => {
     for (const text of ['fixed', 'absolute', 'relative'])
       expect(parsePropertyValue(text, position, new Map()).ok).toBe(false);
   });
-  it.each(['position-anchor', 'z-index', 'inset-area', 'transform', 'anchor-name', 'counter-reset'])(
+  it.each(['position-anchor', 'contain', 'inset-area', 'transform', 'anchor-name', 'counter-reset'])(
     '%s is refused, since it could reach outside',
     css => {
       expect(declarationProblem(css, '1')).toContain('could reach outside the element');

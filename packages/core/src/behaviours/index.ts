@@ -1,7 +1,13 @@
+import { start as gallery } from '../widgets/gallery/behaviour.ts';
+import { start as slides } from '../widgets/slides/behaviour.ts';
 import { start as tabs } from '../widgets/tabs/behaviour.ts';
 
 /** What widgets do beyond their markup, by the name of the element: started on a page, each answers with what stops it. */
-export const BEHAVIOURS: Readonly<Record<string, (root: Document | Element) => () => void>> = { tabs };
+export const BEHAVIOURS: Readonly<Record<string, (root: Document | Element) => () => void>> = {
+  gallery,
+  slides,
+  tabs,
+};
 
 /** Starts all of them on a page. */
 export function startBehaviours(root: Document): () => void {

@@ -40,6 +40,7 @@ const ARRANGING = new Set<PropertyName>([
   'flexDirection',
   'flexWrap',
   'gridColumns',
+  'inView',
   'alignItems',
   'justifyContent',
   'justifyItems',
@@ -56,6 +57,11 @@ const OF_BLOCKS = new Set<PropertyName>([
   'marginTop',
   'marginBottom',
 ]);
+
+/** What a part of a grid alone has (CSS Grid Layout 2, section 8). */
+const OF_CELLS = new Set<PropertyName>(['columnStart', 'columnSpan', 'rowStart', 'rowSpan']);
+/** What parts of a flex container or grid alone have: CSS Flexbox 1, sections 4.3 and 8.3. */
+const OF_ITEMS = new Set<PropertyName>(['inFront', 'alignSelf']);
 
 const SIDES = ['Top', 'Right', 'Bottom', 'Left'] as const;
 
@@ -97,7 +103,14 @@ export function noEffect(row: PropertyRow, asking: Asking): string | null {
     return 'only parts arranged as flex or grid have it.';
   if ((row.name === 'flexDirection' || row.name === 'flexWrap') && !FLEX.has(display))
     return 'only parts arranged as flex have it.';
-  if (row.name === 'gridColumns' && display !== 'grid') return 'only parts arranged as grid have it.';
+  if ((row.name === 'gridColumns' || row.name === 'inView') && display !== 'grid')
+    return 'only parts arranged as grid have it.';
+  if (OF_CELLS.has(row.name) || OF_ITEMS.has(row.name)) {
+    const around = displayAround(asking);
+    if (around !== null && !part?.placed && !stays)
+      if (OF_CELLS.has(row.name) ? around !== 'grid' : !arranges(around))
+        return `what holds it is arranged as ${around}.`;
+  }
   // In a block some browsers follow it, so nothing is said there (CSS Box Alignment Level 3, section 6.1).
   if (row.name === 'justifyItems' && FLEX.has(display)) return 'parts arranged as flex have no cells.';
   const floats = (keywordOf(said, 'float', state, width) ?? 'none') !== 'none';

@@ -4,6 +4,9 @@ const ALIGN = ['normal', 'start', 'center', 'end', 'stretch', 'baseline'] as con
 
 const toLineSide = (text: string): string => ({ left: 'inline-start', right: 'inline-end' })[text] ?? text;
 
+/** How many cells it covers; a word stays as it is. */
+const toSpan = (text: string): string => (text === 'auto' ? text : `span ${text}`);
+
 export const LAYOUT = rows('layout', [
   {
     name: 'display',
@@ -79,6 +82,80 @@ export const LAYOUT = rows('layout', [
     words: 'grid across beside',
   },
   {
+    name: 'inView',
+    css: 'grid-auto-columns',
+    label: 'In view at once',
+    accepts: ['number'],
+    min: 0.5,
+    max: 12,
+    keywords: ['auto', 'max-content'],
+    keywordLabels: { auto: 'as they are', 'max-content': 'as wide as each is' },
+    kinds: ['box'],
+    // As many as fit with the gaps between them; a fraction more lets the next one show.
+    print: text =>
+      text === 'auto' || text === 'max-content'
+        ? text
+        : `calc((100% + var(--column-gap, 0px)) / ${text} - var(--column-gap, 0px))`,
+    words: 'slides strip share how many columns per view peek',
+  },
+  {
+    name: 'columnStart',
+    css: 'grid-column-start',
+    label: 'First column',
+    accepts: ['number'],
+    min: 1,
+    max: 12,
+    whole: true,
+    keywords: ['auto'],
+    words: 'grid place cell overlap beside behind arrangement',
+  },
+  {
+    name: 'columnSpan',
+    css: 'grid-column-end',
+    label: 'Columns across',
+    accepts: ['number'],
+    min: 1,
+    max: 12,
+    whole: true,
+    keywords: ['auto'],
+    print: toSpan,
+    words: 'grid span wide uneven cells overlap arrangement',
+  },
+  {
+    name: 'rowStart',
+    css: 'grid-row-start',
+    label: 'First row',
+    accepts: ['number'],
+    min: 1,
+    max: 12,
+    whole: true,
+    keywords: ['auto'],
+    words: 'grid place cell overlap above behind arrangement',
+  },
+  {
+    name: 'rowSpan',
+    css: 'grid-row-end',
+    label: 'Rows down',
+    accepts: ['number'],
+    min: 1,
+    max: 12,
+    whole: true,
+    keywords: ['auto'],
+    print: toSpan,
+    words: 'grid span tall uneven cells overlap arrangement',
+  },
+  {
+    name: 'inFront',
+    css: 'z-index',
+    label: 'In front',
+    accepts: ['number'],
+    min: -9,
+    max: 9,
+    whole: true,
+    keywords: ['auto'],
+    words: 'layer order overlap behind stack over under',
+  },
+  {
     name: 'order',
     css: 'order',
     label: 'Order',
@@ -114,6 +191,22 @@ export const LAYOUT = rows('layout', [
     keywords: ['normal', 'start', 'center', 'end', 'stretch', 'legacy'],
     kinds: ['box'],
     words: 'left right centre grid',
+  },
+  {
+    name: 'alignSelf',
+    css: 'align-self',
+    label: 'Own alignment',
+    accepts: [],
+    keywords: ['auto', 'start', 'center', 'end', 'stretch', 'baseline'],
+    words: 'top middle bottom vertical centre itself alone',
+  },
+  {
+    name: 'justifySelf',
+    css: 'justify-self',
+    label: 'Own place across',
+    accepts: [],
+    keywords: ['auto', 'start', 'center', 'end', 'stretch'],
+    words: 'left right middle horizontal centre itself alone',
   },
   {
     name: 'width',

@@ -54,6 +54,8 @@ export interface Property<Name extends string = string> {
   ofText?: true;
   /** Only parts that stand in a place of their own, out of the flow, have it. */
   placed?: true;
+  /** The custom property that carries a length as well, for what other properties of the part count with. */
+  carriedAs?: `--${string}`;
   /** CSS text of what a value prints as, where the two differ. */
   print?(text: string): string;
   control: ControlName;

@@ -93,6 +93,7 @@ export const SPACE = rows('space', [
   {
     name: 'columnGap',
     css: 'column-gap',
+    carriedAs: '--column-gap',
     label: 'Column gap',
     accepts: ['dimension', 'fluid'],
     min: 0,

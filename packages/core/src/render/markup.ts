@@ -33,6 +33,7 @@ import {
 import type { HtmlElement, HtmlNode } from './html.ts';
 import { type MarkupOptions, markupContext, SAMPLE } from './markupContext.ts';
 import { partClass } from './names.ts';
+import { withSamplePicture } from './samplePicture.ts';
 import { CannotRender } from './unrenderable.ts';
 
 /** Classes of a part's element: its own and its pseudo-elements', and one for each source that has something to say of them. */
@@ -277,7 +278,7 @@ function sampleChildren(
   return holds.flatMap((held, index) => {
     const child = elementNamed(held.widget);
     if (view !== undefined && !makeMarkup(child, view)) return [];
-    const content = held.content ?? child.sample;
+    const content = withSamplePicture(site, child, { ...child.sample, ...held.content }, index);
     if (where?.(content) === false) return [];
     const parent = { scope, part };
     const { variants = {} } = held;

@@ -148,6 +148,21 @@ const targetsOf = (
 
 type Growing = Rule & { declarations: (readonly [string, string])[] };
 
+const counting = new Map<string, readonly string[]>();
+/** Classes of the parts of a kind that count with lengths of theirs. */
+function partsThatCount(kind: string): readonly string[] {
+  let found = counting.get(kind);
+  if (!found) {
+    found = ELEMENTS.flatMap(type =>
+      Object.entries(type.parts).flatMap(([name, part]) =>
+        part.counts && part.kind === kind ? [`${type.name}-${name}`] : [],
+      ),
+    );
+    counting.set(kind, found);
+  }
+  return found;
+}
+
 /** Rules of one record's styles, a rule for each part, state and width. */
 export function rulesOf(site: Site, source: RuleSource, context: CssContext): Rule[] {
   const rules = new Map<string, Growing>();
@@ -161,12 +176,26 @@ export function rulesOf(site: Site, source: RuleSource, context: CssContext): Ru
     rules.set(key, rule);
     return rule;
   };
+  /** Where a length is carried as a custom property too: on parts that count with it, and no others. */
+  const carrierOfLengths = (part: string, state: State, width: Width): Growing | null => {
+    if (source.element) return partOf(source.element, part)?.counts ? ruleOf(part, state, width) : null;
+    const own = partsThatCount(part);
+    const targets = targetsOf(source, part, state).map(it => ({ ...it, own }));
+    if (own.length === 0 || targets.length === 0) return null;
+    const rule: Growing = { state, width, rank: source.rank, targets, declarations: [] };
+    rules.set(`${part}:${state}@${width} carried`, rule);
+    return rule;
+  };
   for (const { part, state, width, property, value } of expand(site, source.styles)) {
     const row = propertyOf(property);
-    ruleOf(part, state, width)?.declarations.push([
-      row.logical ?? row.css,
-      printDeclaration(row, value, context),
-    ]);
+    const text = printDeclaration(row, value, context);
+    const { declarations } = ruleOf(part, state, width) ?? {};
+    declarations?.push([row.logical ?? row.css, text]);
+    if (row.carriedAs)
+      carrierOfLengths(part, state, width)?.declarations.push([
+        row.carriedAs,
+        value.type === 'keyword' ? '0px' : text,
+      ]);
   }
   for (const [key, text] of Object.entries(source.declarations ?? {})) {
     const at = parseDeclarationKey(key);

@@ -1,7 +1,7 @@
 import { specimenScope } from '../cascade/index.ts';
 import type { Content } from '../content/index.ts';
 import { variantsOf } from '../guide/index.ts';
-import { type Id, picturesOf, type Site } from '../site/index.ts';
+import type { Id, Site } from '../site/index.ts';
 import type { State, Width } from '../slots/index.ts';
 import {
   ELEMENT_FAMILIES,
@@ -15,6 +15,7 @@ import {
 import type { HtmlElement } from './html.ts';
 import { classesOf, renderSample } from './markup.ts';
 import type { MarkupOptions } from './markupContext.ts';
+import { withSamplePicture } from './samplePicture.ts';
 
 /** One row of the specimen: an element, in one variant of its first axis or in none. */
 export interface SpecimenRow {
@@ -93,11 +94,7 @@ export function sampleContent(
   words: 'sample' | 'own',
 ): Readonly<Record<string, Content>> {
   const own = words === 'own' ? ownContent(site, element, variants) : null;
-  if (own) return own;
-  const [picture] = picturesOf(site);
-  return 'asset' in element.sample && picture && element.family === 'picture'
-    ? { ...element.sample, asset: picture.id }
-    : element.sample;
+  return own ?? withSamplePicture(site, element, element.sample, 0);
 }
 
 /** Viewport widths in px that the columns of the specimen stand for. */

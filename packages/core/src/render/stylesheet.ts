@@ -61,7 +61,10 @@ function allGuideRules(site: Site, printing: Printing): readonly Rule[] {
 
 function keepUsed(rule: Rule, used: ReadonlySet<string>): Rule[] {
   const targets = rule.targets.filter(
-    ({ className, host }) => used.has(className) && (host === null || used.has(host)),
+    ({ className, host, own }) =>
+      used.has(className) &&
+      (host === null || used.has(host)) &&
+      (own.length === 0 || own.some(it => used.has(it))),
   );
   if (targets.length === 0) return [];
   return [targets.length === rule.targets.length ? rule : { ...rule, targets }];

@@ -52,6 +52,18 @@ const PAIRS: readonly Pair[] = [
       },
     }),
   ),
+  {
+    between: ['gallery', 'slides'],
+    content: { before: 'before', after: 'after' },
+    parts: { gallery: 'slides', pictures: 'row' },
+    items: {
+      galleryPicture: {
+        to: 'slide',
+        content: { asset: 'asset', alt: 'alt', caption: 'caption' },
+        parts: { place: 'slide', frame: 'frame', picture: 'picture', caption: 'caption' },
+      },
+    },
+  },
   { between: ['group', 'column'], content: {}, parts: { box: 'box' }, items: {} },
   {
     between: ['callout', 'notice'],

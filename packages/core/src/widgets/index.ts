@@ -12,6 +12,8 @@ import { field } from './field/index.ts';
 import { figure } from './figures/figure.ts';
 import { figures } from './figures/index.ts';
 import { form } from './form/index.ts';
+import { gallery } from './gallery/index.ts';
+import { galleryPicture } from './gallery/picture.ts';
 import { group } from './group/index.ts';
 import { heading } from './heading/index.ts';
 import { icon } from './icon/index.ts';
@@ -29,6 +31,8 @@ import { preformatted } from './preformatted/index.ts';
 import { quote } from './quote/index.ts';
 import { footer, header, section, sidebar } from './section/index.ts';
 import { siteTitle } from './siteTitle/index.ts';
+import { slides } from './slides/index.ts';
+import { slide } from './slides/slide.ts';
 import { steps } from './steps/index.ts';
 import { step } from './steps/step.ts';
 import { table } from './table/index.ts';
@@ -86,6 +90,10 @@ export const WIDGETS: readonly ElementType[] = [
   field,
   fieldChoice,
   picture,
+  gallery,
+  galleryPicture,
+  slides,
+  slide,
   icon,
   feature,
   divider,

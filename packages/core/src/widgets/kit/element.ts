@@ -29,6 +29,8 @@ export interface Part {
   placed?: true;
   /** Of those that stand beside each other, only the first has it. */
   onFirst?: true;
+  /** Some property of it counts with its gap, which it carries as a custom property too. */
+  counts?: true;
   /** The content field whose words it shows, so that they can be edited where they stand. */
   shows?: string;
 }
