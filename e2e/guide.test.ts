@@ -882,7 +882,7 @@ describe('long words', () => {
   it('keep their lines: a plan is edited as it stands', async () => {
     await walker.open('pages/sailings?node=sailings-table');
     const canvas = await walker.frame('Page');
-    await walker.choose('Add a widget', 'Preformatted');
+    await walker.add('Preformatted');
     const text = () => canvas.$eval('main pre', it => it.textContent ?? '');
     await canvas.waitForSelector('main pre');
     const before = await text();

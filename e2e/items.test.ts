@@ -31,7 +31,7 @@ describe('items of a holder', () => {
   it('are added where they belong, moved by keys, copied and undone', async () => {
     const { walker } = demo;
     await (await walker.row('The boat waits')).click();
-    await walker.choose('Add a widget', 'Entry');
+    await walker.add('Entry');
     await stands(
       'a new entry behind the one that was selected',
       '3 What if there is fog?',

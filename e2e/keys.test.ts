@@ -212,37 +212,68 @@ describe('by keys alone', () => {
     await undo();
   });
 
-  it('a widget is added from the list, of which no step does anything by itself', async () => {
+  it('a widget is added from the library, of which no step does anything by itself', async () => {
     const { walker } = demo;
     await walker.open('pages/home?node=crossing');
     const canvas = await walker.frame('Page');
     const inside = () => canvas.$$eval('[data-node=crossing] [data-node]', all => all.length);
     const before = await inside();
     await toPane('Pages and outline');
-    await walker.tabTo('Add a widget');
+    await walker.tabTo('Add a widget…');
     await walker.press('Enter');
     const at = () =>
       walker.page.evaluate(() => {
-        const item = document.activeElement;
-        return item?.getAttribute('role') === 'menuitem' ? item.textContent : null;
+        const id = document.activeElement?.getAttribute('aria-activedescendant');
+        return document.getElementById(id ?? '')?.getAttribute('aria-label') ?? null;
       });
-    const stands = (wanted: string) => until(at, it => it === wanted, `on ${wanted}`);
+    const stands = (wanted: string) => until(at, it => it?.startsWith(wanted) === true, `on ${wanted}`);
     await stands('Heading');
-    // Typed, as in any list; then one step on and one back.
-    await walker.page.keyboard.type('quo');
-    await stands('Quote');
+    await walker.press('ArrowRight');
+    await stands('Text');
     await walker.press('ArrowDown');
-    await stands('Callout');
     await walker.press('ArrowUp');
+    await stands('Text');
+    // By what it is for, as people call it.
+    await walker.page.keyboard.type('saying');
     await stands('Quote');
     expect(await inside()).toBe(before);
+    expect(await walker.violations()).toEqual([]);
+    await walker.press('Tab');
+    await walker.press('ArrowRight');
+    const look = await until(
+      () => walker.page.$eval('[data-looks] [aria-checked=true]', it => it.getAttribute('aria-label')),
+      it => it !== null && it !== 'Default',
+      'the next look',
+    );
     await walker.press('Enter');
     await canvas.waitForSelector('[data-node=crossing] [class*=quote-box]');
-    expect(await walker.page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toBe(
-      'Add a widget',
+    await until(
+      () =>
+        walker.page.$eval('[aria-label="Look"]', it =>
+          it instanceof HTMLSelectElement ? it.selectedOptions[0]?.textContent : '',
+        ),
+      it => it === look,
+      'in the look that was chosen',
     );
+    expect(await walker.page.evaluate(() => document.activeElement?.textContent)).toBe('Add a widget…');
     await undo();
     await until(inside, n => n === before, 'as it was');
+    // Several one after the other, each behind the last.
+    await walker.tabTo('Add a widget…');
+    await walker.press('Enter');
+    await stands('Quote');
+    await walker.press('Shift', 'Enter');
+    await walker.press('Enter');
+    await until(inside, n => n > before, 'two more');
+    expect(await canvas.$$eval('[data-node=crossing] figure[class*=quote-box]', all => all.length)).toBe(2);
+    await undo();
+    await undo();
+    await until(inside, n => n === before, 'as it was');
+    await walker.tabTo('Add a widget…');
+    await walker.press('Enter');
+    await stands('Quote');
+    await walker.press('Escape');
+    expect(await inside()).toBe(before);
   });
 
   it('a picture is put between the paragraphs of a text, and chosen to stand beside them', async () => {

@@ -297,7 +297,7 @@ describe('the choices of a field', () => {
   it('are written on the bench, an entry a line, and pasted several at a time', async () => {
     const { walker } = demo;
     await (await walker.row('First boats')).click();
-    await walker.choose('Add a widget', 'Field');
+    await walker.add('Field');
     await walker.row('Label', true);
     await walker.openContent();
     await walker.choose('Input type', 'choice');

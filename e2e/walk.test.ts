@@ -488,7 +488,7 @@ describe('the pages', () => {
   it('sections and widgets are added, moved, duplicated and deleted by keys, and all of it undone', async () => {
     const start = await rows();
     await pick('Before you sail, Section');
-    await walker.choose('Add a widget', 'Button');
+    await walker.add('Button');
     await until(rows, list => list.length === start.length + 1, 'a widget more');
     const key = async (name: 'ArrowUp' | 'd' | 'Delete', modifier?: 'Alt' | 'Control') => {
       if (modifier) await walker.page.keyboard.down(modifier);

@@ -126,6 +126,25 @@ export class Walker {
     if (finish) await this.page.keyboard.press(finish);
   }
 
+  /** Adds a widget from the library, found by its name. */
+  async add(name: string): Promise<void> {
+    this.note(`add ${name}`);
+    await this.click('Add a widget…');
+    const field = await patiently(timeout => this.locator('Find a widget', 'combobox', timeout).waitHandle());
+    await field.type(name);
+    await until(
+      () => this.page.$eval('[role=option][aria-selected=true]', it => it.getAttribute('aria-label') ?? ''),
+      it => it === name || it.startsWith(`${name}:`),
+      `${name} should be found`,
+    );
+    await this.page.keyboard.press('Enter');
+    await until(
+      () => this.page.$('[aria-label="Library"]'),
+      it => it === null,
+      'the library should close',
+    );
+  }
+
   /** Chooses in a list of values, or in a menu of things to do. */
   async choose(name: string, option: string): Promise<void> {
     this.note(`choose ${option} of ${name}`);

@@ -2,6 +2,13 @@ import { elementOfNode, getRecord, hostOf, type Id, isNode, type Site, type Stat
 import { PageMarkup } from './pageMarkup.ts';
 import { assetUrlOf, StyleEngine } from './styleEngine.ts';
 
+/** Where a page parts: below a thing, or within a section at its end. */
+export interface Seam {
+  node: Id;
+  part: string;
+  side: 'margin-bottom' | 'padding-bottom';
+}
+
 /** A page in a document of its own, kept equal to a site: styles by rule, content by node. */
 export class PageCanvas {
   private readonly engine: StyleEngine;
@@ -10,6 +17,7 @@ export class PageCanvas {
   /** The element that bears the forced state. */
   private showing: Element | null = null;
   private readonly markup: PageMarkup;
+  private readonly gap: CSSStyleSheet;
   /** Words are written in it: its content stays as it is until they are let go. */
   private held: { since: Site; touched: Set<Id>; all: boolean } | null = null;
 
@@ -21,6 +29,8 @@ export class PageCanvas {
     { extra = '', links = false }: { extra?: string; links?: boolean } = {},
   ) {
     this.engine = new StyleEngine(document, view, 'canvas', siteId, `.skip{display:none}${extra}`);
+    this.gap = new view.CSSStyleSheet();
+    document.adoptedStyleSheets.push(this.gap);
     this.markup = new PageMarkup(document, page, {
       marks: true,
       links,
@@ -90,6 +100,15 @@ export class PageCanvas {
     const id = part?.getAttribute('data-node');
     const name = part?.getAttribute('data-part');
     return id && name ? { node: id, part: name } : null;
+  }
+
+  /** Opens a gap of some px below a thing, or within it at its end; closes it where there is none. */
+  part(at: Seam | null, px: number): void {
+    this.gap.replaceSync(
+      at === null
+        ? ''
+        : `[data-node="${CSS.escape(at.node)}"][data-part="${CSS.escape(at.part)}"]{${at.side}:${px}px!important}`,
+    );
   }
 
   /** Shows one part's host in a state, without a pointer. */

@@ -94,6 +94,7 @@ export function PageInView({ site, onSubject }: { site: Site; onSubject(subject:
         onAddSection={null}
         onRich={() => {}}
         mayWrite={false}
+        parted={null}
       />
     </>
   );

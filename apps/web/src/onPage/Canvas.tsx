@@ -12,7 +12,7 @@ import {
 } from '@cove/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { CanvasFrame, type View } from '../canvas/CanvasFrame.tsx';
-import { PageCanvas } from '../canvas/pageCanvas.ts';
+import { PageCanvas, type Seam } from '../canvas/pageCanvas.ts';
 import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
@@ -50,10 +50,15 @@ interface Props {
   onRich(): void;
   /** Whether words may be edited where they stand. */
   mayWrite: boolean;
+  /** Where the page parts for something laid over it, of which so much is left in sight above and below; null where it does not. */
+  parted: { seam: Seam | null; above: number; below: number } | null;
 }
 
 const ROOM = 26;
 const NO_OTHERS: readonly Id[] = [];
+
+/** Room for the line that tells where something is added, in px. */
+const LINE = 34;
 
 /** How near to a border of sections the pointer opens the seam, in px of the page. */
 const SEAM_REACH = 14;
@@ -78,6 +83,7 @@ export function Canvas({
   onAddSection,
   onRich,
   mayWrite,
+  parted,
 }: Props) {
   const session = useSession();
   const canvas = useRef<PageCanvas | null>(null);
@@ -146,6 +152,30 @@ export function Canvas({
     const frame = requestAnimationFrame(bring);
     return () => cancelAnimationFrame(frame);
   }, [picked, others, state, bring]);
+
+  // What it is laid behind stays in sight above the line that says so.
+  const gap = parted ? Math.max(0, room.height - parted.above - parted.below + LINE) / scale : 0;
+  const top = ((parted?.above ?? 0) - LINE) / scale;
+  useEffect(() => {
+    const seam = parted?.seam ?? null;
+    canvas.current?.part(seam, gap);
+    if (!seam) return;
+    const element = canvas.current?.findPart(seam.node, seam.part);
+    const view = element?.ownerDocument.defaultView;
+    if (!element || !view) return;
+    // A section that was out of sight is laid out as it is scrolled to, which may move what stands below it.
+    const bringSeam = () => {
+      const box = element.getBoundingClientRect();
+      const bottom = seam.side === 'padding-bottom' ? box.bottom - gap : box.bottom;
+      if (Math.abs(bottom - top) > 1) view.scrollBy(0, bottom - top);
+    };
+    bringSeam();
+    const frame = requestAnimationFrame(() => {
+      bringSeam();
+      measure();
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [parted?.seam, gap, top, measure]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: measured anew with what is picked besides
   useEffect(() => {

@@ -1,5 +1,6 @@
 import { canStandIn, getRecord, type Id, isNode, nodesUnder, outermost, type Site } from '@cove/core';
 import { useMemo } from 'react';
+import type { Place } from '../adding/place.ts';
 import type { Selection } from '../onPage/useSelection.ts';
 import { type Drop, Tree, type TreeRow } from '../ui/Tree.tsx';
 import { type OutlineRow, outlineRows } from './outlineRows.ts';
@@ -53,6 +54,7 @@ export function Outline({
   selection,
   acts,
   fixed,
+  about,
 }: {
   site: Site;
   page: Id;
@@ -60,15 +62,21 @@ export function Outline({
   acts: Acts;
   /** Nothing may be moved. */
   fixed: boolean;
+  /** Where something is about to be added. */
+  about: Place | null;
 }) {
   const rows = useMemo(() => outlineRows(site, page), [site, page]);
   const { nodes } = selection;
+  const before = about && nodesUnder(site, about.parent)[about.index - 1];
+  const at: Drop | null =
+    about && (before ? { over: before, where: 'after' } : { over: about.parent, where: 'inside' });
   /** Whoever drags one of those that are picked drags all of them. */
   const dragged = (id: Id) => outermost(site, nodes.includes(id) ? nodes : [id]);
   return (
     <Tree
       label="On this page"
       several
+      about={at}
       rows={rows}
       picked={nodes}
       onPick={(id, more) => (more ? selection.toggle(id) : selection.pickNode(id))}

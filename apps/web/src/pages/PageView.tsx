@@ -12,6 +12,8 @@ import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useStore } from 'zustand';
 import { useStationActs } from '../acts/stationActs.tsx';
+import { placeInWords, seamAt } from '../adding/place.ts';
+import type { Adding } from '../adding/useAdding.ts';
 import { ChangeEffect } from '../guard/ChangeEffect.tsx';
 import { Canvas } from '../onPage/Canvas.tsx';
 import type { Selection } from '../onPage/useSelection.ts';
@@ -21,6 +23,11 @@ import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { TryPage } from './TryPage.tsx';
 import type { Acts } from './useActs.ts';
+
+const Library = lazy(async () => ({ default: (await import('../adding/Library.tsx')).Library }));
+/** How much of the page stays in sight above and below the library, in px. */
+const ABOVE = 96;
+const BELOW = 56;
 
 const TablePanel = lazy(async () => ({ default: (await import('../tables/TablePanel.tsx')).TablePanel }));
 
@@ -39,6 +46,7 @@ export function PageView({
   onPx,
   selection,
   acts,
+  adding,
   box,
   onSeam,
   onRich,
@@ -49,6 +57,7 @@ export function PageView({
   onPx(px: number): void;
   selection: Selection;
   acts: Acts;
+  adding: Adding;
   box: PropertyRow['box'] | null;
   onSeam(index: number): void;
   onRich(): void;
@@ -65,6 +74,7 @@ export function PageView({
   useEffect(() => () => openTable.setState({ table: null }), []);
   /** It stands in the address, so that a link in the page leads on to the next one. */
   const trying = params.has('try');
+  const seam = useMemo(() => (adding.place ? seamAt(site, adding.place) : null), [site, adding.place]);
   const chooseWidth = (width: Width) => {
     onPx(viewportOf(site)[width]);
     setSituation({ ...situation, width });
@@ -107,6 +117,7 @@ export function PageView({
         onAddSection={mayChoose ? onSeam : null}
         onRich={onRich}
         mayWrite={mayWrite}
+        parted={adding.open && of === null ? { seam, above: ABOVE, below: BELOW } : null}
       />
     );
   return (
@@ -151,7 +162,7 @@ export function PageView({
           </label>
         )}
       </div>
-      {abreast ? (
+      {abreast && !adding.open ? (
         <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)]" style={{ gridTemplateColumns }}>
           {WIDTHS.map(width => (
             <div key={width} className="flex min-h-0 min-w-0 flex-col">
@@ -167,6 +178,33 @@ export function PageView({
       ) : (
         <div className="relative flex min-h-0 flex-1 flex-col">
           {canvas(px, 'Page', null)}
+          {adding.open && (
+            <div className="absolute inset-x-0 z-10" style={{ top: ABOVE, bottom: BELOW }}>
+              {adding.place && (
+                <p className="pointer-events-none absolute inset-x-6 -top-6 flex items-center gap-3 font-semibold text-teal">
+                  <span className="flex-1 border-t border-dashed border-teal" />
+                  <span className="max-w-[75%] truncate rounded-sm bg-paper px-1.5">
+                    Adds here: {placeInWords(site, adding.place)}
+                  </span>
+                </p>
+              )}
+              <Suspense fallback={<p className="h-full bg-paper p-4 text-muted">Opening the library…</p>}>
+                <Library
+                  site={site}
+                  page={page}
+                  adding={adding}
+                  onSection={
+                    mayChoose
+                      ? () => {
+                          adding.close();
+                          onSeam(sectionsIn(site, page, 'main').length);
+                        }
+                      : null
+                  }
+                />
+              </Suspense>
+            </div>
+          )}
           {mayChoose && !trying && sectionsIn(site, page, 'main').length === 0 && (
             <div className="pointer-events-none absolute inset-0 grid place-items-center">
               <div className="pointer-events-auto grid justify-items-center gap-2 rounded-md border border-hair bg-paper px-5 py-4">

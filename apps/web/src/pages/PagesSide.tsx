@@ -1,10 +1,10 @@
 import { type Id, type Site, sectionsIn, withArticle } from '@cove/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useStationActs } from '../acts/stationActs.tsx';
+import type { Adding } from '../adding/useAdding.ts';
 import { Hint } from '../hints/Hint.tsx';
 import type { Selection } from '../onPage/useSelection.ts';
 import { useMay } from '../session/rights.tsx';
-import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Outline } from './Outline.tsx';
 import { PageTree } from './PageTree.tsx';
@@ -20,12 +20,14 @@ export function PagesSide({
   page,
   selection,
   acts,
+  adding,
   onSeam,
 }: {
   site: Site;
   page: Id;
   selection: Selection;
   acts: Acts;
+  adding: Adding;
   /** Asks for a section at a place among the sections. */
   onSeam(index: number): void;
 }) {
@@ -57,6 +59,7 @@ export function PagesSide({
               },
             ]
           : []),
+        ...(mayContent ? [{ label: 'Add a widget…', words: 'library insert new', run: adding.begin }] : []),
         ...acts.addable.map(widget => ({
           label: `Add ${withArticle(widget.label)}`,
           words: `widget ${widget.family}`,
@@ -68,7 +71,7 @@ export function PagesSide({
         ...(can.join ? [{ label: 'Join the selected texts', run: acts.join }] : []),
         ...(can.ungroup ? [{ label: 'Ungroup it', keys: 'Ctrl+Shift+G', run: acts.ungroup }] : []),
       ],
-      [site, page, mayChoose, onSeam, acts, can],
+      [site, page, mayChoose, mayContent, onSeam, adding.begin, acts, can],
     ),
   );
   return (
@@ -81,18 +84,22 @@ export function PagesSide({
             Overrides…
           </Button>
         </h2>
-        <Outline site={site} page={page} selection={selection} acts={acts} fixed={!mayContent} />
+        <Outline
+          site={site}
+          page={page}
+          selection={selection}
+          acts={acts}
+          fixed={!mayContent}
+          about={adding.place}
+        />
       </div>
       <StillMissing site={site} />
       {mayContent && (
         <div className="grid gap-1 border-t border-hair px-3.5 py-2">
           <div className="flex gap-1">
-            <ActMenu
-              label="Add a widget"
-              className="h-7! flex-1 rounded! text-teal"
-              options={acts.addable.map(({ name, label }) => ({ value: name, label }))}
-              onChoose={acts.addWidgetOf}
-            />
+            <Button kind="line" className="flex-1 text-teal!" onClick={adding.begin}>
+              Add a widget…
+            </Button>
             {mayChoose && (
               <Button
                 kind="line"

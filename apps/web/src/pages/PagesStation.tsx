@@ -15,6 +15,7 @@ import {
 } from '@cove/core';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
+import { useAdding } from '../adding/useAdding.ts';
 import { Bench } from '../bench/Bench.tsx';
 import type { Subject } from '../bench/subject.ts';
 import { Term } from '../glossary/Term.tsx';
@@ -29,6 +30,8 @@ import { useActs } from './useActs.ts';
 const SectionLibrary = lazy(async () => ({
   default: (await import('./SectionLibrary.tsx')).SectionLibrary,
 }));
+
+const Preview = lazy(async () => ({ default: (await import('../adding/Preview.tsx')).Preview }));
 
 const PresetPanel = lazy(async () => ({ default: (await import('../guide/PresetPanel.tsx')).PresetPanel }));
 
@@ -55,6 +58,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
   const mayStyle = useMay('style');
   const selection = useSelection(site, page);
   const acts = useActs(site, page, selection);
+  const adding = useAdding(site, page, selection, acts.addable);
   const { picked, nodes, situation, setSituation, pick, pickNode } = selection;
   const [px, setPx] = useState(() => viewportOf(site).wide);
   /** How often the words of a thing were asked to be edited on the bench. */
@@ -122,7 +126,16 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           label: 'Outline',
           width: 212,
           least: 168,
-          content: <PagesSide site={site} page={page} selection={selection} acts={acts} onSeam={setSeam} />,
+          content: (
+            <PagesSide
+              site={site}
+              page={page}
+              selection={selection}
+              acts={acts}
+              adding={adding}
+              onSeam={setSeam}
+            />
+          ),
         }}
         middle={{
           label: 'Page',
@@ -134,6 +147,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
               onPx={setPx}
               selection={selection}
               acts={acts}
+              adding={adding}
               box={box}
               onSeam={setSeam}
               onRich={() =>
@@ -149,7 +163,11 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
           label: 'Bench',
           width: 340,
           least: 280,
-          content: (
+          content: adding.open ? (
+            <Suspense fallback={<aside data-pane aria-label="Not added yet" className="bg-paper" />}>
+              <Preview site={site} page={page} adding={adding} />
+            </Suspense>
+          ) : (
             <aside data-pane aria-label="Bench" className="flex min-h-0 flex-col bg-paper">
               {preset && (
                 <Suspense>

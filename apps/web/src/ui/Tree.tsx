@@ -38,6 +38,8 @@ interface Props<Row extends TreeRow> {
   canDrop(id: Id, drop: Drop): boolean;
   /** Null where nothing may be moved. */
   onDrop: ((id: Id, drop: Drop) => void) | null;
+  /** Where something is about to be put by other means than a drag. */
+  about?: Drop | null;
   children(row: Row): ReactNode;
 }
 
@@ -51,10 +53,12 @@ export function Tree<Row extends TreeRow>({
   onKey,
   canDrop,
   onDrop,
+  about = null,
   children,
 }: Props<Row>) {
   const list = useRef<HTMLDivElement>(null);
   const [drop, setDrop] = useState<Drop | null>(null);
+  const shownDrop = drop ?? about;
   const sensors = useSensors(useSensor(PointerSensor, PRESSED));
 
   const dropAt = ({ active, over, activatorEvent, delta }: DragMoveEvent | DragEndEvent): Drop | null => {
@@ -173,7 +177,7 @@ export function Tree<Row extends TreeRow>({
                 picked={picked.includes(row.id)}
                 reachable={row.id === first || (index === 0 && !anyPicked)}
                 fixed={onDrop === null}
-                drop={drop?.over === row.id ? drop.where : null}
+                drop={shownDrop?.over === row.id ? shownDrop.where : null}
                 onPick={pickRow}
                 onKeyDown={pressed}
               />

@@ -1,5 +1,5 @@
 import { type Content, printContent } from '../content/index.ts';
-import { elementOfNode, type Id, stableText } from '../site/index.ts';
+import { elementOfNode, type Id, stableText, type WidgetRecord } from '../site/index.ts';
 import { sampleWords } from '../starters/sections/sampleWords.ts';
 import { ELEMENTS, type ElementType, type Held } from '../widgets/index.ts';
 import { defineCheck } from './check.ts';
@@ -36,6 +36,12 @@ let known: ReturnType<typeof firstWords> | null = null;
 /** Worked out when it is first asked for: most visits to the program run no check. */
 const wordsAtFirst = () => (known ??= firstWords());
 
+/** Fields of a widget that still say what they said at first. */
+export const firstWordsIn = ({ widget, content }: Pick<WidgetRecord, 'widget' | 'content'>): string[] =>
+  Object.entries(content).flatMap(([field, value]) =>
+    wordsAtFirst().get(`${widget} ${field}`)?.has(stableText(value)) ? [field] : [],
+  );
+
 export const firstWordsLeft = defineCheck<{ node: Id; field: string }>({
   id: 'first-words-left',
   title: 'Words that were never replaced',
@@ -44,13 +50,11 @@ export const firstWordsLeft = defineCheck<{ node: Id; field: string }>({
   docs: 'New widgets and ready sections say what belongs in them, such as “Write the text here.” Visitors should not read that (common practice, no source). Write your own words, or delete the widget.',
   dependsOn: ['widget'],
   run(site) {
-    const first = wordsAtFirst();
     return [...site.kinds.widget.values()].flatMap(record =>
-      Object.entries(record.content).flatMap(([field, value]) =>
-        first.get(`${record.widget} ${field}`)?.has(stableText(value))
-          ? [{ at: { record: record.id, path: `content.${field}` }, facts: { node: record.id, field } }]
-          : [],
-      ),
+      firstWordsIn(record).map(field => ({
+        at: { record: record.id, path: `content.${field}` },
+        facts: { node: record.id, field },
+      })),
     );
   },
   message({ node, field }, site) {

@@ -20,6 +20,7 @@ export {
   type Severity,
 } from './check.ts';
 export { CheckRunner } from './checkRunner.ts';
+export { firstWordsIn } from './firstWordsLeft.ts';
 
 /** Everything that is looked at, what matters most first. */
 export const CHECKS = {

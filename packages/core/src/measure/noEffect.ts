@@ -79,8 +79,14 @@ const KIND_WORDS: Record<PartKind, string> = {
 /** How what holds a part is arranged; items of flex and grid are blocks, whatever they say themselves. */
 function displayAround({ site, scope, part, state, width }: Asking): string | null {
   if (!scope) return null;
-  const around = outside({ scope: partScope(scope, part), part, state });
-  return around && keywordOf(contributionsTo(site, around.scope, around.part), 'display', state, width);
+  let around = outside({ scope: partScope(scope, part), part, state });
+  // What has no box of its own leaves the arranging to what holds it (CSS Display 3, section 2.5).
+  for (;;) {
+    if (!around) return null;
+    const display = keywordOf(contributionsTo(site, around.scope, around.part), 'display', state, width);
+    if (display !== 'contents') return display;
+    around = outside(around);
+  }
 }
 
 /** Why a property would do nothing on a part as it stands; null where it works. */

@@ -27,9 +27,10 @@ export const LAYOUT = rows('layout', [
       'table-row',
       'table-cell',
       'table-caption',
+      'contents',
       'none',
     ],
-    keywordLabels: { 'flow-root': 'block, round what floats' },
+    keywordLabels: { 'flow-root': 'block, round what floats', contents: 'as if it were not there' },
     words: 'hide show hidden flex grid row column',
   },
   {

@@ -73,6 +73,12 @@ function readsHold(known: Known, site: Site): boolean {
   return true;
 }
 
+/** Whether a thing does what takes a script, as it is now. */
+function needsBehaviour(node: NodeRecord): boolean {
+  const { behaviour, needsBehaviour: asks } = elementOfNode(node);
+  return behaviour !== undefined && (asks?.(node.kind === 'widget' ? node.content : {}) ?? true);
+}
+
 /** The same with links that lead on from a base instead of from where the page lies. */
 function rebased(it: HtmlElement, base: string): HtmlElement {
   const { href } = it.attrs;
@@ -118,7 +124,7 @@ export function renderPage(site: Site, page: PageRecord, base?: string): Rendere
     rebinds: onEveryScreen(site, gamut => rebindBlocks(site, page, gamut)),
     movements: movementsIn(own),
     variables: interned(variablesIn(own)),
-    behaviours: [...new Set(nodes.map(elementOfNode))].filter(it => it.behaviour !== undefined),
+    behaviours: [...new Set(nodes.filter(needsBehaviour).map(elementOfNode))],
     problems: hiddenByDepth(
       site,
       AREAS.flatMap(area => sectionsIn(site, page.id, area)),

@@ -307,16 +307,18 @@ export function printLayerOrder(ranks: Iterable<Rank>): string {
 /** What elements ask for below all ranks; of those whose classes are used, where they are given. */
 export function printElementBases(used: ReadonlySet<string> | null, mode: PrintMode): string {
   const rules = ELEMENTS.flatMap(element => {
-    const { name, base = {}, css = '', cssWithoutScripts = '' } = element;
+    const { name, base = {}, css = [], cssWithoutScripts = [] } = element;
     const isUsed = (part: string) => used?.has(`${name}-${part}`) !== false;
     const declared = Object.entries(base).flatMap(([target, declarations]) => {
       const [part = '', tag = ''] = target.split('.').reverse();
       return isUsed(part) ? [`:where(${tag}.${name}-${part}){${declarations}}`] : [];
     });
     if (!isUsed(firstPart(element))) return declared;
+    const named = new RegExp(`\\.${name}-(\\w+)`, 'g');
+    const isAsked = (rule: string) => [...rule.matchAll(named)].every(([, part = '']) => isUsed(part));
     // A canvas runs no script either, and shows what visitors see who do.
-    const without = mode === 'published' && cssWithoutScripts;
-    return [...declared, css, without ? `@media (scripting:none){${without}}` : ''];
+    const without = mode === 'published' ? cssWithoutScripts.filter(isAsked).join('') : '';
+    return [...declared, ...css.filter(isAsked), without && `@media (scripting:none){${without}}`];
   });
   const text = rules.join('');
   return text === '' ? '' : `@layer ${BASE_LAYER}{${text}}`;

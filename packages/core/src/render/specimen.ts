@@ -109,7 +109,7 @@ export const viewportOf = (site: Site): Record<Width, number> => {
 };
 
 /** An element by itself, or an item in a holder of its own, of which nothing can be picked. */
-function showSample(
+export function renderAlone(
   site: Site,
   element: ElementType,
   scheme: Id,
@@ -168,7 +168,7 @@ export function renderCell(
   });
   const samples = samplesIn(site, row).flatMap((variants, i) => {
     const shown = { ...options, sample: { id: `${row.id}-${column.id}-${i}` } };
-    const sample = showSample(site, row.element, column.scheme, variants, content, shown);
+    const sample = renderAlone(site, row.element, column.scheme, variants, content, shown);
     if (!sample) return [];
     const forced = column.state === 'rest' ? sample : force(sample);
     return [{ ...forced, attrs: { ...forced.attrs, 'data-variants': Object.values(variants).join(' ') } }];

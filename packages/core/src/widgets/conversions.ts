@@ -64,6 +64,44 @@ const PAIRS: readonly Pair[] = [
       },
     },
   },
+  {
+    between: ['cards', 'slides'],
+    content: {},
+    parts: { cards: 'row' },
+    items: {
+      card: {
+        to: 'slide',
+        content: {
+          title: 'title',
+          text: 'caption',
+          link: 'link',
+          linkLabel: 'linkLabel',
+          asset: 'asset',
+          alt: 'alt',
+        },
+        parts: {
+          box: 'frame',
+          picture: 'picture',
+          words: 'words',
+          title: 'title',
+          text: 'caption',
+          link: 'link',
+        },
+      },
+    },
+  },
+  {
+    between: ['cards', 'gallery'],
+    content: {},
+    parts: { cards: 'pictures' },
+    items: {
+      card: {
+        to: 'galleryPicture',
+        content: { title: 'caption', asset: 'asset', alt: 'alt' },
+        parts: { box: 'frame', picture: 'picture', title: 'caption' },
+      },
+    },
+  },
   { between: ['group', 'column'], content: {}, parts: { box: 'box' }, items: {} },
   {
     between: ['callout', 'notice'],

@@ -4,6 +4,8 @@ import { accordion } from './accordion/index.ts';
 import { button } from './button/index.ts';
 import { buttonRow } from './buttonRow/index.ts';
 import { callout } from './callout/index.ts';
+import { card } from './cards/card.ts';
+import { cards } from './cards/index.ts';
 import { column } from './column/index.ts';
 import { divider } from './divider/index.ts';
 import { feature } from './feature/index.ts';
@@ -16,6 +18,8 @@ import { gallery } from './gallery/index.ts';
 import { galleryPicture } from './gallery/picture.ts';
 import { group } from './group/index.ts';
 import { heading } from './heading/index.ts';
+import { helpEntry } from './help/entry.ts';
+import { help } from './help/index.ts';
 import { icon } from './icon/index.ts';
 import { ELEMENT_FAMILIES, type ElementFamily, type ElementType, type Part } from './kit/element.ts';
 import { listItem } from './list/entry.ts';
@@ -27,12 +31,16 @@ import { notice } from './notice/index.ts';
 import { page } from './page/index.ts';
 import { pageList } from './pageList/index.ts';
 import { picture } from './picture/index.ts';
+import { pictureText } from './pictureText/index.ts';
 import { preformatted } from './preformatted/index.ts';
 import { quote } from './quote/index.ts';
 import { footer, header, section, sidebar } from './section/index.ts';
 import { siteTitle } from './siteTitle/index.ts';
 import { slides } from './slides/index.ts';
 import { slide } from './slides/slide.ts';
+import { socialLinks } from './socialLinks/index.ts';
+import { socialLink } from './socialLinks/link.ts';
+import { space } from './space/index.ts';
 import { steps } from './steps/index.ts';
 import { step } from './steps/step.ts';
 import { table } from './table/index.ts';
@@ -76,6 +84,9 @@ export const WIDGETS: readonly ElementType[] = [
   listItem,
   quote,
   callout,
+  feature,
+  cards,
+  card,
   testimonials,
   testimonial,
   figures,
@@ -90,25 +101,30 @@ export const WIDGETS: readonly ElementType[] = [
   field,
   fieldChoice,
   picture,
+  pictureText,
   gallery,
   galleryPicture,
-  slides,
-  slide,
   icon,
-  feature,
   divider,
+  space,
   group,
   column,
   accordion,
   accordionEntry,
   tabs,
   tab,
+  slides,
+  slide,
+  help,
+  helpEntry,
   steps,
   step,
   siteTitle,
   navigation,
   navigationEntry,
   pageList,
+  socialLinks,
+  socialLink,
 ];
 /** Everything that has a default. */
 export const ELEMENTS: readonly ElementType[] = [page, ...WIDGETS, section, header, sidebar, footer];

@@ -118,11 +118,19 @@ function newWidgets(site: Site, held: Held, at: At): WidgetRecord[] {
   ];
 }
 
-/** A new widget, with what such a one holds at first. */
-export function addWidget(site: Site, parent: Id, index: number, widget: string): Made {
+/** A new widget, with what such a one holds at first; in some variants besides those that new ones begin with. */
+export function addWidget(
+  site: Site,
+  parent: Id,
+  index: number,
+  widget: string,
+  variants: WidgetRecord['variants'] = {},
+): Made {
   const { order, rekeyed } = placeAt(site, parent, index, null);
-  const made = newWidgets(site, { widget }, { parent, order });
-  return { id: made[0]?.id ?? parent, edits: [...rekeyed, ...made.map((it): Edit => putRecord(it))] };
+  const [first, ...others] = newWidgets(site, { widget }, { parent, order });
+  if (!first) return { id: parent, edits: rekeyed };
+  const dressed = { ...first, variants: { ...first.variants, ...variants } };
+  return { id: first.id, edits: [...rekeyed, ...[dressed, ...others].map((it): Edit => putRecord(it))] };
 }
 
 /** The variants and presets that new sections or widgets of a type begin with, as the guide says. */

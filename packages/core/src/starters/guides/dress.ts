@@ -168,6 +168,28 @@ export function dress(b: SiteBuilder, spec: GuideSpec): void {
     ...corners('box', '{size.corners.card}'),
     ...around('box', 'three'),
   });
+  b.default('card', {
+    'title/textStyle': id('h3'),
+    'box/rowGap': '{size.space.two}',
+    ...corners('picture', '{size.corners.small}'),
+    'link/textStyle': id('label'),
+  });
+  b.default('galleryPicture', {
+    'caption/textStyle': id('caption'),
+    ...corners('picture', '{size.corners.small}'),
+  });
+  b.default('slide', {
+    'title/textStyle': id('h3'),
+    'link/textStyle': id('label'),
+    ...corners('picture', '{size.corners.card}'),
+  });
+  b.default('pictureText', corners('picture', '{size.corners.card}'));
+  b.default('help', {
+    'word/textStyle': id('label'),
+    'title/textStyle': id('h4'),
+    ...corners('panel', '{size.corners.card}'),
+    ...corners('search', '{size.corners.small}'),
+  });
   b.default('step', { 'title/textStyle': id('h4') });
   b.default('figure', { 'value/textStyle': id('h2') });
   b.default('siteTitle', { 'link/textStyle': id('title') });

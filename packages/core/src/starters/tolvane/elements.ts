@@ -117,6 +117,28 @@ export function elements(b: SiteBuilder): void {
     'message/textStyle': 'style-small',
     ...corners('control', '{size.corners.small}'),
   });
+  b.default('card', {
+    'title/textStyle': 'style-h3',
+    'box/rowGap': '{size.space.two}',
+    ...corners('picture', '{size.corners.small}'),
+    'link/textStyle': 'style-label',
+  });
+  b.default('galleryPicture', {
+    'caption/textStyle': 'style-caption',
+    ...corners('picture', '{size.corners.small}'),
+  });
+  b.default('slide', {
+    'title/textStyle': 'style-h3',
+    'link/textStyle': 'style-label',
+    ...corners('picture', '{size.corners.card}'),
+  });
+  b.default('pictureText', corners('picture', '{size.corners.card}'));
+  b.default('help', {
+    'word/textStyle': 'style-label',
+    'title/textStyle': 'style-h4',
+    ...corners('panel', '{size.corners.card}'),
+    ...corners('search', '{size.corners.small}'),
+  });
   b.default('step', { 'title/textStyle': 'style-h4' });
   b.default('figure', { 'value/textStyle': 'style-h2' });
   b.default('siteTitle', { 'link/textStyle': 'style-title' });

@@ -21,7 +21,7 @@ const ARROW = {
 export const accordionEntry = element({
   name: 'accordionEntry',
   label: 'Entry',
-  family: 'structure',
+  family: 'turns',
   parts: {
     entry: { label: 'Entry', kind: 'box', states: ['selected'] },
     bar: {
@@ -53,7 +53,9 @@ export const accordionEntry = element({
   // A browser’s own sheet sets the mark of a list here, which is no list.
   base: { bar: 'list-style:inherit' },
   // On paper everything is there to be read.
-  css: '@media print{:where(.accordionEntry-entry)::details-content{content-visibility:visible;block-size:auto}}',
+  css: [
+    '@media print{:where(.accordionEntry-entry)::details-content{content-visibility:visible;block-size:auto}}',
+  ],
   program: programStyles({
     'entry/display': 'block',
     ...line('entry', { style: 'solid', color: 'role.line', width: '0px' }),

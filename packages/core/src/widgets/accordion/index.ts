@@ -6,7 +6,9 @@ import { accordionLooks } from './looks.ts';
 export const accordion = element({
   name: 'accordion',
   label: 'Accordion',
-  family: 'structure',
+  family: 'turns',
+  about: 'Questions that unfold',
+  words: 'faq questions answers fold collapse details',
   parts: { accordion: { label: 'Accordion', kind: 'box' } },
   axes: ['look'],
   looks: accordionLooks,

@@ -9,6 +9,8 @@ export const button = element({
   name: 'button',
   label: 'Button',
   family: 'action',
+  about: 'One thing to do',
+  words: 'link call to action cta book buy',
   parts: {
     box: { label: 'Box', kind: 'box', states: ['hover', 'focus', 'pressed', 'selected', 'disabled'] },
     icon: { label: 'Icon', kind: 'icon', inside: 'box' },

@@ -7,6 +7,8 @@ export const buttonRow = element({
   name: 'buttonRow',
   label: 'Button row',
   family: 'action',
+  about: 'Several things to do',
+  words: 'buttons links actions cta',
   parts: { box: { label: 'Row', kind: 'box' } },
   axes: ['arrangement'],
   looks: buttonRowLooks,

@@ -11,6 +11,8 @@ export const callout = element({
   name: 'callout',
   label: 'Callout',
   family: 'text',
+  about: 'A word set apart',
+  words: 'box highlight info tip aside',
   parts: {
     box: { label: 'Box', kind: 'box' },
     title: { label: 'Title', kind: 'heading', inside: 'box', shows: 'title' },

@@ -7,6 +7,8 @@ export const column = element({
   name: 'column',
   label: 'Column',
   family: 'structure',
+  about: 'One below the other',
+  words: 'stack container box',
   parts: { box: { label: 'Column', kind: 'box' } },
   axes: ['look'],
   looks: columnLooks,

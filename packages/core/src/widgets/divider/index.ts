@@ -22,6 +22,8 @@ export const divider = element({
   name: 'divider',
   label: 'Divider',
   family: 'structure',
+  about: 'A line between',
+  words: 'line rule separator border',
   parts: {
     line: { label: 'Line across', kind: 'box' },
     upright: { label: 'Line upright', kind: 'box' },

@@ -1,96 +1,12 @@
-import {
-  bareLink,
-  cardTitle,
-  coverPicture,
-  flatParagraph,
-  iconBaseline,
-  linkStates,
-} from '../kit/baseline.ts';
-import { element, plain, programStyles } from '../kit/element.ts';
-import { iconOf } from '../kit/icon.ts';
-import { linkOf } from '../kit/link.ts';
-import { h, linkAttrs } from '../kit/markup.ts';
-import { image } from '../picture/index.ts';
+import { element } from '../kit/element.ts';
 import { featureLooks } from './looks.ts';
+import { pointingOut, pointingOutMarkup } from './shape.ts';
 
-const LEVELS = [2, 3, 4, 5, 6] as const;
-
+/** One thing that is pointed out. */
 export const feature = element({
+  ...pointingOut,
   name: 'feature',
   label: 'Feature',
-  family: 'text',
-  parts: {
-    box: { label: 'Card', kind: 'box', states: ['hover'] },
-    picture: { label: 'Picture', kind: 'picture', inside: 'box' },
-    icon: { label: 'Icon', kind: 'icon', inside: 'box' },
-    title: { label: 'Title', kind: 'heading', inside: 'box', shows: 'title' },
-    text: { label: 'Text', kind: 'text', inside: 'box', shows: 'text' },
-    link: {
-      label: 'Link',
-      kind: 'label',
-      inside: 'box',
-      shows: 'linkLabel',
-      host: 'link',
-      states: ['hover', 'focus', 'pressed', 'selected'],
-    },
-  },
-  axes: ['look'],
   looks: featureLooks,
-  holds: null,
-  program: programStyles({
-    'box/display': 'flex',
-    'box/flexDirection': 'column',
-    'box/alignItems': 'start',
-    'box/rowGap': '0.5rem',
-    ...coverPicture('picture'),
-    ...iconBaseline('icon', '2rem'),
-    ...cardTitle('title'),
-    ...flatParagraph('text'),
-    ...bareLink('link'),
-    ...linkStates('link'),
-  }),
-  content: {
-    title: { type: 'plain', label: 'Title' },
-    level: { type: 'choice', label: 'Title level', options: LEVELS },
-    text: { type: 'plain', label: 'Text', long: true },
-    link: { type: 'link', label: 'Link' },
-    linkLabel: { type: 'plain', label: 'Link text' },
-    asset: { type: 'asset', label: 'Picture' },
-    icon: { type: 'icon', label: 'Icon' },
-    alt: { type: 'plain', label: 'Alt text' },
-  },
-  sample: {
-    title: 'The title of a card',
-    level: 3,
-    text: 'What it is about, in a sentence.',
-    link: { type: 'url', href: 'https://domain.example/' },
-    linkLabel: 'Read more',
-    asset: null,
-    alt: '',
-  },
-  begins: {
-    title: 'Title',
-    level: 3,
-    text: 'Write a sentence or two here.',
-    linkLabel: '',
-    asset: null,
-    alt: '',
-  },
-  markup: (content, context) => {
-    const level = LEVELS.find(it => it === content.level) ?? 3;
-    const link = linkOf(content, 'link');
-    const attrs = link ? linkAttrs(link, context) : null;
-    return h(
-      'div',
-      { part: 'box' },
-      typeof content.asset === 'string' && image(content.asset, plain(content, 'alt'), context),
-      iconOf('icon', content.icon, context),
-      h(`h${level}`, { part: 'title' }, plain(content, 'title')),
-      h('p', { part: 'text' }, plain(content, 'text')),
-      attrs?.href != null &&
-        plain(content, 'linkLabel') !== '' &&
-        h('a', { part: 'link', ...attrs }, plain(content, 'linkLabel')),
-    );
-  },
-  summary: content => plain(content, 'title') || plain(content, 'text'),
+  markup: (content, context) => pointingOutMarkup('div', content, context),
 });

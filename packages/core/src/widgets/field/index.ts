@@ -35,6 +35,8 @@ export const field = element({
   name: 'field',
   label: 'Field',
   family: 'form',
+  about: 'One thing to fill in',
+  words: 'input email phone date choice checkbox upload',
   parts: {
     box: {
       label: 'Field',

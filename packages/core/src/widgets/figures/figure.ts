@@ -7,7 +7,7 @@ import { h } from '../kit/markup.ts';
 export const figure = element({
   name: 'figure',
   label: 'Figure',
-  family: 'text',
+  family: 'pointing',
   parts: {
     figure: { label: 'Figure', kind: 'box', states: ['alternate'] },
     sign: { label: 'Icon', kind: 'icon', inside: 'figure' },

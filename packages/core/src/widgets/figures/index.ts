@@ -7,7 +7,9 @@ import { figuresLooks } from './looks.ts';
 export const figures = element({
   name: 'figures',
   label: 'Figures',
-  family: 'text',
+  family: 'pointing',
+  about: 'Numbers worth saying',
+  words: 'statistics numbers counter facts stats',
   parts: { figures: { label: 'Figures', kind: 'box' } },
   axes: ['look'],
   looks: figuresLooks,

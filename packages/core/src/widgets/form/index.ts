@@ -10,6 +10,8 @@ export const form = element({
   name: 'form',
   label: 'Form',
   family: 'form',
+  about: 'Fields that are sent',
+  words: 'contact enquiry booking sign up input',
   parts: {
     box: { label: 'Form', kind: 'box' },
     needed: { label: 'Required note', kind: 'text', inside: 'box' },

@@ -14,6 +14,8 @@ export const gallery = element({
   name: 'gallery',
   label: 'Gallery',
   family: 'picture',
+  about: 'Many at a glance',
+  words: 'images photos grid masonry lightbox portfolio album',
   parts: {
     gallery: { label: 'Gallery', kind: 'box' },
     pictures: { label: 'Pictures', kind: 'box', inside: 'gallery' },
@@ -43,6 +45,7 @@ export const gallery = element({
     { widget: 'galleryPicture', content: { caption: '' } },
   ],
   behaviour: source,
+  needsBehaviour: content => content.large !== 'no',
   css: [
     // Where it is looked at while it is styled, it stands below the pictures rather than over all else.
     ':where(.gallery-large){position:static;inset:auto;max-inline-size:none;max-block-size:none;border:0;inline-size:auto;margin:1rem 0 0}',
@@ -50,7 +53,7 @@ export const gallery = element({
     ':where(.gallery-large:not([open])){display:none!important}',
     ':where(.gallery-large:modal .gallery-largePicture){flex:1 1 0;min-block-size:0}',
     mirrored('gallery-sign'),
-  ].join(''),
+  ],
   base: { 'button.control': 'appearance:none;border:0;padding:0;font:inherit' },
   program: programStyles({
     'gallery/display': 'block',

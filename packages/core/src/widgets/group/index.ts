@@ -7,6 +7,8 @@ export const group = element({
   name: 'group',
   label: 'Group',
   family: 'structure',
+  about: 'Things kept together',
+  words: 'row columns grid container box',
   parts: { box: { label: 'Box', kind: 'box', states: ['hover'] } },
   axes: ['arrangement'],
   looks: groupLooks,

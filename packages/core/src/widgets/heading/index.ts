@@ -10,6 +10,8 @@ export const heading = element({
   name: 'heading',
   label: 'Heading',
   family: 'text',
+  about: 'Names what follows',
+  words: 'title headline subtitle h1 h2 h3',
   parts: { text: { label: 'Heading', kind: 'heading', shows: 'text' } },
   axes: ['look'],
   looks: headingLooks,

@@ -9,6 +9,8 @@ export const icon = element({
   name: 'icon',
   label: 'Icon',
   family: 'picture',
+  about: 'From the guide’s set',
+  words: 'symbol sign mark pictogram logo',
   parts: {
     box: { label: 'Shape behind', kind: 'box' },
     icon: { label: 'Icon', kind: 'icon', inside: 'box' },

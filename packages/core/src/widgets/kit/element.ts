@@ -38,9 +38,11 @@ export interface Part {
 /** What elements are for, in the order in which they are shown. */
 export const ELEMENT_FAMILIES = [
   { name: 'text', label: 'Text' },
+  { name: 'pointing', label: 'Pointing out' },
+  { name: 'picture', label: 'Pictures and icons' },
+  { name: 'turns', label: 'Taking turns' },
   { name: 'action', label: 'Buttons' },
   { name: 'form', label: 'Forms' },
-  { name: 'picture', label: 'Pictures and icons' },
   { name: 'navigation', label: 'Navigation' },
   { name: 'structure', label: 'Structure' },
 ] as const;
@@ -59,6 +61,10 @@ export interface ElementType {
   label: string;
   /** Purpose under which it is offered. */
   family: ElementFamily;
+  /** What it is, in a few words; where it can be added by itself. */
+  about?: string;
+  /** Everyday words that find it, besides its name. */
+  words?: string;
   /** In the order the element stands in the tree; the first is the outermost. */
   parts: Readonly<Record<string, Part>>;
   /** Axes of its variants, in the order in which they rank. */
@@ -90,10 +96,12 @@ export interface ElementType {
   listsPages?: true;
   /** The published module that it needs, as text; see `behaviour.ts` beside it. */
   behaviour?: string;
-  /** Rules below all ranks that no declaration can say; where a page has such an element. */
-  css?: string;
+  /** Whether one that says this needs it; always where left out. */
+  needsBehaviour?(content: Readonly<Record<string, Content>>): boolean;
+  /** Rules below all ranks that no declaration can say; each where a page has all the parts that it names. */
+  css?: readonly string[];
   /** The same for browsers that run no script; what is drawn by the program’s own hand runs none and needs none. */
-  cssWithoutScripts?: string;
+  cssWithoutScripts?: readonly string[];
   /** Of an item: what carries its content where it cannot stand, before what stands in it. */
   loose?(content: Readonly<Record<string, Content>>): readonly Held[];
   /** Of an item: what its holder says where it is shown by itself, beyond the holder’s own sample. */

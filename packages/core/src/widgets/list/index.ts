@@ -9,6 +9,8 @@ export const list = element({
   name: 'list',
   label: 'List',
   family: 'text',
+  about: 'Short points, nested',
+  words: 'bullets points numbered ordered checklist',
   parts: { box: { label: 'List', kind: 'box' } },
   axes: ['look'],
   looks: listLooks,

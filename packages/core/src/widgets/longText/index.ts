@@ -10,6 +10,8 @@ export const longText = element({
   name: 'longText',
   label: 'Long text',
   family: 'text',
+  about: 'An article with what belongs to it',
+  words: 'article essay story blog long read',
   parts: {
     box: { label: 'Long text', kind: 'box' },
     first: { label: 'First row', kind: 'box', inside: 'box' },

@@ -11,6 +11,8 @@ export const navigation = element({
   name: 'navigation',
   label: 'Navigation',
   family: 'navigation',
+  about: 'The pages of the site',
+  words: 'menu links header pages',
   parts: {
     box: { label: 'Box', kind: 'box' },
     list: { label: 'List', kind: 'box', inside: 'box' },

@@ -21,6 +21,8 @@ export const pageList = element({
   name: 'pageList',
   label: 'Page list',
   family: 'navigation',
+  about: 'Pages and what they say',
+  words: 'subpages index articles related children',
   parts: {
     list: { label: 'List', kind: 'box' },
     entry: { label: 'Page', kind: 'box', inside: 'list', host: 'entry', states: ['hover', 'selected'] },

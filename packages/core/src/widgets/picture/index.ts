@@ -22,6 +22,8 @@ export const picture = element({
   name: 'picture',
   label: 'Picture',
   family: 'picture',
+  about: 'One, with a caption',
+  words: 'image photo figure drawing',
   parts: {
     box: { label: 'Frame', kind: 'box' },
     picture: { label: 'Picture', kind: 'picture', inside: 'box' },

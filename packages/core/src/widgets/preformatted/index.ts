@@ -8,6 +8,8 @@ export const preformatted = element({
   name: 'preformatted',
   label: 'Preformatted',
   family: 'text',
+  about: 'Text as it was typed',
+  words: 'code plan poem monospace',
   parts: {
     box: { label: 'Box', kind: 'box', states: ['focus'] },
     text: { label: 'Text', kind: 'text', inside: 'box', shows: 'text' },

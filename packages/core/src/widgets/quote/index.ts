@@ -9,6 +9,8 @@ export const quote = element({
   name: 'quote',
   label: 'Quote',
   family: 'text',
+  about: 'Somebody’s own words',
+  words: 'quotation citation saying pull',
   parts: {
     box: { label: 'Quote', kind: 'box' },
     words: { label: 'Words', kind: 'box', inside: 'box' },

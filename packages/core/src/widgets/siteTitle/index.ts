@@ -7,6 +7,8 @@ export const siteTitle = element({
   name: 'siteTitle',
   label: 'Site title',
   family: 'navigation',
+  about: 'The name, leading home',
+  words: 'logo brand name header',
   parts: { link: { label: 'Title', kind: 'heading', states: ['hover', 'focus', 'selected'] } },
   axes: ['look'],
   looks: siteTitleLooks,

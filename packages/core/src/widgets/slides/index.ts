@@ -13,7 +13,9 @@ import { slidesLooks } from './looks.ts';
 export const slides = element({
   name: 'slides',
   label: 'Slides',
-  family: 'picture',
+  family: 'turns',
+  about: 'One after another',
+  words: 'carousel slider slideshow strip hero photos swipe',
   parts: {
     slides: { label: 'Slides', kind: 'box' },
     row: { label: 'Row', kind: 'box', inside: 'slides', host: 'row', states: ['focus'], counts: true },
@@ -48,9 +50,10 @@ export const slides = element({
     // Of the two signs of what stops it, the one for what it would do.
     ':where(.slides-control[data-halted])>:where(:first-child),:where(.slides-control[data-does=pause]:not([data-halted]))>:where(:last-child){display:none!important}',
     mirrored('slides-sign'),
-  ].join(''),
-  cssWithoutScripts:
+  ],
+  cssWithoutScripts: [
     ':where(.slides-control){display:none!important}:where(.slides-row){scrollbar-width:auto}',
+  ],
   base: { 'button.control': 'appearance:none;border:0;padding:0;font:inherit' },
   program: programStyles({
     'slides/display': 'flex',

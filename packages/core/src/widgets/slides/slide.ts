@@ -11,7 +11,7 @@ const LEVELS = [2, 3, 4, 5, 6] as const;
 export const slide = element({
   name: 'slide',
   label: 'Slide',
-  family: 'picture',
+  family: 'turns',
   parts: {
     slide: { label: 'Slide', kind: 'box', states: ['alternate'] },
     frame: { label: 'Frame', kind: 'box', inside: 'slide' },
@@ -39,7 +39,7 @@ export const slide = element({
   axes: ['look'],
   holds: null,
   onlyIn: ['slides'],
-  css: ':where(.slide-slide){scroll-snap-align:start;min-inline-size:0}',
+  css: [':where(.slide-slide){scroll-snap-align:start;min-inline-size:0}'],
   program: programStyles({
     'slide/display': 'block',
     ...flatFigure('frame'),

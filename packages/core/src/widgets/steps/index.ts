@@ -7,7 +7,9 @@ import { stepsLooks } from './looks.ts';
 export const steps = element({
   name: 'steps',
   label: 'Steps',
-  family: 'structure',
+  family: 'pointing',
+  about: 'How it goes, in order',
+  words: 'process how to timeline stages order instructions',
   parts: { steps: { label: 'Steps', kind: 'box' } },
   axes: ['look'],
   looks: stepsLooks,

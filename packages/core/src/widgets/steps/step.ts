@@ -11,7 +11,7 @@ const LEVELS = [2, 3, 4, 5, 6] as const;
 export const step = element({
   name: 'step',
   label: 'Step',
-  family: 'structure',
+  family: 'pointing',
   parts: {
     step: { label: 'Step', kind: 'box', states: ['alternate'] },
     side: { label: 'Side', kind: 'box', inside: 'step' },
@@ -28,7 +28,7 @@ export const step = element({
   holdsAtFirst: [{ widget: 'text' }],
   sampleHolds: [{ widget: 'text', content: { text: richText('What happens then, in a sentence or two.') } }],
   // The line leads on to the next step, and behind the last one there is none.
-  css: ':where(.step-step:last-child)>:where(.step-side)>:where(.step-line){visibility:hidden}',
+  css: [':where(.step-step:last-child)>:where(.step-side)>:where(.step-line){visibility:hidden}'],
   program: programStyles({
     'step/display': 'flex',
     'step/alignItems': 'stretch',

@@ -11,6 +11,8 @@ export const table = element({
   name: 'table',
   label: 'Table',
   family: 'text',
+  about: 'Rows and columns',
+  words: 'timetable prices figures data grid spreadsheet compare',
   parts: {
     box: { label: 'Frame', kind: 'box', states: ['focus'] },
     table: { label: 'Table', kind: 'box', inside: 'box' },

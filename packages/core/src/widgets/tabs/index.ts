@@ -7,7 +7,9 @@ import { tabsLooks } from './looks.ts';
 export const tabs = element({
   name: 'tabs',
   label: 'Tabs',
-  family: 'structure',
+  family: 'turns',
+  about: 'One panel at a time',
+  words: 'panels switch register days',
   parts: {
     tabs: { label: 'Tabs', kind: 'box' },
     row: { label: 'Row of tabs', kind: 'box', inside: 'tabs' },
@@ -29,8 +31,8 @@ export const tabs = element({
   ],
   behaviour: source,
   // On paper and where no script runs, everything is there to be read.
-  css: '@media print{:where(.tabs-panels>[hidden]){content-visibility:visible;display:block}}',
-  cssWithoutScripts: ':where(.tabs-panels>[hidden]){content-visibility:visible;display:block}',
+  css: ['@media print{:where(.tabs-panels>[hidden]){content-visibility:visible;display:block}}'],
+  cssWithoutScripts: [':where(.tabs-panels>[hidden]){content-visibility:visible;display:block}'],
   program: programStyles({
     'tabs/display': 'flex',
     'tabs/flexDirection': 'column',

@@ -8,7 +8,7 @@ import { CHILDREN, h } from '../kit/markup.ts';
 export const tab = element({
   name: 'tab',
   label: 'Tab',
-  family: 'structure',
+  family: 'turns',
   parts: {
     tab: {
       label: 'Tab',

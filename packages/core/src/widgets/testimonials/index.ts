@@ -7,7 +7,9 @@ import { testimonialsLooks } from './looks.ts';
 export const testimonials = element({
   name: 'testimonials',
   label: 'Testimonials',
-  family: 'text',
+  family: 'pointing',
+  about: 'People vouch',
+  words: 'review customer opinion recommendation faces rating',
   parts: { voices: { label: 'Testimonials', kind: 'box' } },
   axes: ['look'],
   looks: testimonialsLooks,

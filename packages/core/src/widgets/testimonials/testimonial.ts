@@ -24,7 +24,7 @@ const COMMAS = {
 export const testimonial = element({
   name: 'testimonial',
   label: 'Testimonial',
-  family: 'text',
+  family: 'pointing',
   parts: {
     voice: { label: 'Testimonial', kind: 'box', states: ['alternate'] },
     sign: { label: 'Sign', kind: 'icon', inside: 'voice' },

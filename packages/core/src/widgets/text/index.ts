@@ -8,6 +8,8 @@ export const text = element({
   name: 'text',
   label: 'Text',
   family: 'text',
+  about: 'Running paragraphs',
+  words: 'paragraph copy words body write',
   parts: {
     box: { label: 'Text', kind: 'box' },
     paragraph: { label: 'Paragraph', kind: 'text', inside: 'box' },

@@ -1,0 +1,13 @@
+import { pointingOut, pointingOutMarkup } from '../feature/shape.ts';
+import { element } from '../kit/element.ts';
+
+/** One of several that are pointed out side by side. */
+export const card = element({
+  ...pointingOut,
+  name: 'card',
+  label: 'Card',
+  parts: { ...pointingOut.parts, box: { ...pointingOut.parts.box, states: ['alternate', 'hover'] } },
+  onlyIn: ['cards'],
+  markup: (content, context) => pointingOutMarkup('li', content, context),
+  loose: content => [{ widget: 'feature', content }],
+});

@@ -1,0 +1,3 @@
+/** Written by scripts/behaviours.mjs from behaviour.ts, not to be edited by hand. */
+export const source =
+  "const e=`dismissed-`;function t(t){let n=new AbortController,r=(t.ownerDocument??t).defaultView,i=e=>{try{return r?.localStorage.getItem(e)??null}catch{return null}};for(let a of t.querySelectorAll(`.notice-close`)){let t=a.closest(`.notice-box`);if(!t)continue;let o=(t.textContent??``).slice(0,2e3),s=()=>t.style.setProperty(`display`,`none`,`important`);i(e+t.id)===o&&s(),a.addEventListener(`click`,()=>{s();try{r?.localStorage.setItem(e+t.id,o)}catch{}},{signal:n.signal})}return()=>n.abort()}t(document);";
