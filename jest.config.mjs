@@ -29,14 +29,18 @@ const project = (displayName, rootDir, { environment = 'node', decorators = fals
 
 export default {
   projects: [
-    project('core', 'packages/core'),
+    project('core', 'packages/core', { setupFilesAfterEnv: ['<rootDir>/test/support/setup.mjs'] }),
     project('server', 'apps/server', {
       decorators: true,
       globalSetup: '<rootDir>/test/support/globalSetup.mjs',
       globalTeardown: '<rootDir>/test/support/globalTeardown.mjs',
       setupFilesAfterEnv: ['<rootDir>/test/support/setup.mjs'],
     }),
-    project('web', 'apps/web', { environment: 'jsdom', setupFiles: ['<rootDir>/test/setup.mjs'] }),
+    project('web', 'apps/web', {
+      environment: 'jsdom',
+      setupFiles: ['<rootDir>/test/setup.mjs'],
+      setupFilesAfterEnv: ['<rootDir>/test/patience.mjs'],
+    }),
     project('e2e', 'e2e', {
       environment: '<rootDir>/support/environment.mjs',
       globalSetup: '<rootDir>/support/globalSetup.mjs',

@@ -224,9 +224,9 @@ describe('by keys alone', () => {
     const at = () =>
       walker.page.evaluate(() => {
         const id = document.activeElement?.getAttribute('aria-activedescendant');
-        return document.getElementById(id ?? '')?.getAttribute('aria-label') ?? null;
+        return document.getElementById(id ?? '')?.querySelector('[data-called]')?.textContent ?? null;
       });
-    const stands = (wanted: string) => until(at, it => it?.startsWith(wanted) === true, `on ${wanted}`);
+    const stands = (wanted: string) => until(at, it => it === wanted, `on ${wanted}`);
     await stands('Heading');
     await walker.press('ArrowRight');
     await stands('Text');
@@ -248,10 +248,12 @@ describe('by keys alone', () => {
     await walker.press('Enter');
     await canvas.waitForSelector('[data-node=crossing] [class*=quote-box]');
     await until(
-      () =>
-        walker.page.$eval('[aria-label="Look"]', it =>
-          it instanceof HTMLSelectElement ? it.selectedOptions[0]?.textContent : '',
-        ),
+      async () => {
+        const choice = await walker.page.$('::-p-aria([name="Look"][role="combobox"])');
+        return choice?.evaluate(it =>
+          it instanceof HTMLSelectElement ? it.selectedOptions[0]?.textContent : null,
+        );
+      },
       it => it === look,
       'in the look that was chosen',
     );

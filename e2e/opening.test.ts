@@ -106,7 +106,7 @@ describe('an accordion on a published page', () => {
 describe('tabs on a published page', () => {
   it('come with one module, which pages without tabs do not ask for', async () => {
     await open('sailings/');
-    expect(published.it.asked.filter(it => it.endsWith('.js'))).toHaveLength(1);
+    expect(published.it.asked.filter(it => it.startsWith('behaviours/tabs'))).toHaveLength(1);
     published.it.asked = [];
     await open('');
     expect(published.it.asked.filter(it => it.endsWith('.js'))).toEqual([]);

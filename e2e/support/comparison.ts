@@ -83,7 +83,8 @@ function inline(
   const values = Object.fromEntries(CSS_NAMES.map(name => [name, 'unset']));
   for (const [property, text] of computedStyles(site, scope, part, states, width, surroundings))
     values[propertyOf(property).css] = text;
-  // What stands in a place of its own does so below all ranks, where no property speaks.
+  // What stands in a place of its own, or over all else, does so below all ranks, where no property speaks.
+  if (values['z-index'] === 'unset') delete values['z-index'];
   const { position, ...others } = values;
   return partOf(scope.element, part)?.placed || position === undefined ? others : { ...others, position };
 }

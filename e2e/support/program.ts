@@ -133,8 +133,8 @@ export class Walker {
     const field = await patiently(timeout => this.locator('Find a widget', 'combobox', timeout).waitHandle());
     await field.type(name);
     await until(
-      () => this.page.$eval('[role=option][aria-selected=true]', it => it.getAttribute('aria-label') ?? ''),
-      it => it === name || it.startsWith(`${name}:`),
+      () => this.page.$eval('[role=option][aria-selected=true] [data-called]', it => it.textContent),
+      it => it === name,
       `${name} should be found`,
     );
     await this.page.keyboard.press('Enter');

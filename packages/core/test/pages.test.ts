@@ -73,9 +73,11 @@ describe('a page', () => {
     expect(movePage(site, 'sailings', 'fares', 0).ok).toBe(false);
     expect(movePage(site, 'home', 'fares', 0).ok).toBe(false);
     const out = after(site, must(nudgePage(site, 'fares', 'out')));
-    expect(titles(out)).toEqual(['Home', 'Sailings', 'Fares', 'Islands']);
-    const last = after(out, must(nudgePage(out, 'fares', 'down')));
-    expect(titles(last)).toEqual(['Home', 'Sailings', 'Islands', 'Fares']);
+    expect(titles(out)).toEqual(['Home', 'Sailings', 'Fares', 'Islands', 'On board']);
+    const down = after(out, must(nudgePage(out, 'fares', 'down')));
+    expect(titles(down)).toEqual(['Home', 'Sailings', 'Islands', 'Fares', 'On board']);
+    const last = after(down, must(nudgePage(down, 'fares', 'down')));
+    expect(titles(last)).toEqual(['Home', 'Sailings', 'Islands', 'On board', 'Fares']);
     expect(nudgePage(last, 'fares', 'down').ok).toBe(false);
   });
   it('is copied with all that stands on it, links into it leading into the copy', () => {
@@ -108,7 +110,7 @@ describe('a page', () => {
       },
     ]);
     const site = after(nested, must(removePage(nested, 'fares')));
-    expect(titles(site)).toEqual(['Home', 'Sailings', 'Islands']);
+    expect(titles(site)).toEqual(['Home', 'Sailings', 'Islands', 'On board']);
     expect(site.kinds.default.has('default-button-page-fares')).toBe(false);
     expect(JSON.stringify([...site.kinds.widget.values()])).not.toContain('"fares"');
     const gone = after(demo, must(removePage(demo, 'fares')));
@@ -117,7 +119,13 @@ describe('a page', () => {
   });
   it('becomes the home page, and the old one gets an address', () => {
     const site = after(demo, must(setHome(demo, 'islands')));
-    expect(paths(site)).toEqual(['fares/index.html', 'home/index.html', 'index.html', 'sailings/index.html']);
+    expect(paths(site)).toEqual([
+      'fares/index.html',
+      'home/index.html',
+      'index.html',
+      'on-board/index.html',
+      'sailings/index.html',
+    ]);
     expect(html(site, 'index.html')).toContain('Four islands');
     expect(must(setHome(site, 'islands'))).toEqual([]);
     // Pages below a page without an address would share theirs with those at the top.
@@ -144,7 +152,12 @@ describe('the switches of a page', () => {
     expect(setHome(on('off'), 'fares').ok).toBe(false);
   });
   it('unlisted: not in navigation, but there', () => {
-    expect(listedPages(on('unlisted')).map(it => it.title)).toEqual(['Home', 'Sailings', 'Islands']);
+    expect(listedPages(on('unlisted')).map(it => it.title)).toEqual([
+      'Home',
+      'Sailings',
+      'Islands',
+      'On board',
+    ]);
     expect(paths(on('unlisted'))).toContain('fares/index.html');
   });
   it('unindexed: search engines are asked to stay away, and it is not on the map', () => {

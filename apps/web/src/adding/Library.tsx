@@ -172,7 +172,6 @@ export function Library({
                         role="option"
                         tabIndex={-1}
                         aria-selected={on}
-                        aria-label={about === '' || isItem(it.element) ? name : `${name}: ${about}`}
                         className="cursor-pointer"
                         onPointerDown={event => event.preventDefault()}
                         onClick={() => adding.highlight(it)}
@@ -182,7 +181,9 @@ export function Library({
                           data-picture={it.key}
                           className={`h-[54px] border ${on ? 'border-teal outline-2 outline-teal' : 'border-hair'}`}
                         />
-                        <div className={`truncate pt-0.5 font-semibold ${on ? 'text-teal' : ''}`}>{name}</div>
+                        <div data-called className={`truncate pt-0.5 font-semibold ${on ? 'text-teal' : ''}`}>
+                          {name}
+                        </div>
                         {!isItem(it.element) && <div className="truncate text-small text-muted">{about}</div>}
                       </div>
                     );

@@ -1,6 +1,7 @@
 import { type LinkTarget, type RichText, richText } from '../../content/index.ts';
 import type { Site } from '../../site/index.ts';
 import { SiteBuilder } from '../build.ts';
+import { aboard } from './aboard.ts';
 import { pictureId, tolvaneGuide } from './guide.ts';
 
 const to = (page: string): LinkTarget => ({ type: 'page', page });
@@ -174,7 +175,11 @@ function others(b: SiteBuilder): void {
     'sailings-notice',
     'sailings-list',
     'notice',
-    { word: 'Weather', text: words('Swell from the west on Thursday. The 17:30 may turn back at Carrow.') },
+    {
+      stays: 'can dismiss it',
+      word: 'Weather',
+      text: words('Swell from the west on Thursday. The 17:30 may turn back at Carrow.'),
+    },
     { variants: { status: 'notice-warning' } },
   );
   for (const [id, title, text] of [
@@ -434,5 +439,6 @@ export function tolvane(file: (name: string) => string): Site {
   tolvaneGuide(b, 'Tolvane Ferries', file);
   home(b);
   others(b);
+  aboard(b);
   return b.site();
 }

@@ -1,4 +1,4 @@
-import { flatList, focusRing, iconBaseline } from '../kit/baseline.ts';
+import { BARE_CONTROL, flatList, focusRing, iconBaseline } from '../kit/baseline.ts';
 import { controlSign, mirrored } from '../kit/controlSign.ts';
 import { element, programStyles } from '../kit/element.ts';
 import { round } from '../kit/looks.ts';
@@ -47,14 +47,14 @@ export const gallery = element({
   behaviour: source,
   needsBehaviour: content => content.large !== 'no',
   css: [
-    // Where it is looked at while it is styled, it stands below the pictures rather than over all else.
-    ':where(.gallery-large){position:static;inset:auto;max-inline-size:none;max-block-size:none;border:0;inline-size:auto;margin:1rem 0 0}',
-    ':where(.gallery-large:modal){position:fixed;inset:0;inline-size:100%;block-size:100%;margin:0;box-sizing:border-box}',
+    // While it is styled it stands below the pictures rather than over all else.
+    ':where(.gallery-large:modal){position:fixed;inset:0;inline-size:100%;block-size:100%;margin:0!important;overflow:auto}',
     ':where(.gallery-large:not([open])){display:none!important}',
     ':where(.gallery-large:modal .gallery-largePicture){flex:1 1 0;min-block-size:0}',
+    ':where(.gallery-largeCaption[hidden]){display:none!important}',
     mirrored('gallery-sign'),
   ],
-  base: { 'button.control': 'appearance:none;border:0;padding:0;font:inherit' },
+  base: { 'button.control': BARE_CONTROL, 'dialog.large': BARE_CONTROL },
   program: programStyles({
     'gallery/display': 'block',
     ...flatList('pictures'),
@@ -65,6 +65,7 @@ export const gallery = element({
     'pictures@medium/gridColumns': 2,
     'pictures@narrow/gridColumns': 1,
     'large/display': 'flex',
+    'large/marginTop': '1rem',
     'large/flexDirection': 'column',
     'large/rowGap': '0.75rem',
     'large/alignItems': 'center',
@@ -75,6 +76,8 @@ export const gallery = element({
     'large/paddingBottom': '1rem',
     'large/paddingLeft': '1rem',
     'largePicture/display': 'block',
+    'largePicture/overflowX': 'clip',
+    'largePicture/aspectRatio': 'auto',
     'largePicture/width': '100%',
     'largePicture/maxWidth': '100%',
     'largePicture/height': 'auto',

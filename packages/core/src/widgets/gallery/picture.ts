@@ -1,4 +1,4 @@
-import { flatFigure, focusRing } from '../kit/baseline.ts';
+import { BARE_CONTROL, flatFigure, focusRing } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { h } from '../kit/markup.ts';
 import { image } from '../picture/index.ts';
@@ -25,6 +25,7 @@ export const galleryPicture = element({
   axes: ['look'],
   holds: null,
   onlyIn: ['gallery'],
+  base: { 'a.opener': BARE_CONTROL },
   program: programStyles({
     'place/display': 'block',
     ...flatFigure('frame'),
@@ -32,6 +33,7 @@ export const galleryPicture = element({
     'frame/flexDirection': 'column',
     'frame/rowGap': '0.5rem',
     'opener/display': 'block',
+    'opener/cursor': 'pointer',
     ...focusRing('opener'),
     'picture/display': 'block',
     'picture/overflowX': 'clip',

@@ -41,7 +41,8 @@ export const helpEntry = element({
   axes: ['look'],
   holds: null,
   onlyIn: ['help'],
-  base: { question: 'list-style:none' },
+  css: [':where(.helpEntry-entry[hidden]){display:none!important}'],
+  base: { question: 'list-style:inherit' },
   program: programStyles({
     'entry/display': 'block',
     'entry/borderTopWidth': '1px',

@@ -86,3 +86,5 @@ export const corners = (part: string, radius: string) =>
   Object.fromEntries(
     ['TopLeft', 'TopRight', 'BottomRight', 'BottomLeft'].map(c => [`${part}/border${c}Radius`, radius]),
   );
+/** What a control of the program’s own begins with: nothing of what browsers do to it. */
+export const BARE_CONTROL = 'all:unset';

@@ -1,5 +1,13 @@
 import { plainOf, richText } from '../../content/index.ts';
-import { corners, flatParagraph, iconBaseline, line, runBaseline, sides } from '../kit/baseline.ts';
+import {
+  BARE_CONTROL,
+  corners,
+  flatParagraph,
+  iconBaseline,
+  line,
+  runBaseline,
+  sides,
+} from '../kit/baseline.ts';
 import { controlSign } from '../kit/controlSign.ts';
 import { element, plain, programStyles, rich } from '../kit/element.ts';
 import { h, runParts, runsToNodes } from '../kit/markup.ts';
@@ -66,7 +74,7 @@ export const notice = element({
   }),
   behaviour: source,
   needsBehaviour: content => content.stays === 'can dismiss it',
-  base: { 'button.close': 'appearance:none;border:0;padding:0;font:inherit;background:none' },
+  base: { 'button.close': BARE_CONTROL },
   cssWithoutScripts: [':where(.notice-close){display:none!important}'],
   content: {
     stays: { type: 'choice', label: 'Visitors', options: ['always see it', 'can dismiss it'] },

@@ -1,4 +1,4 @@
-import { flatList, focusRing, iconBaseline } from '../kit/baseline.ts';
+import { BARE_CONTROL, flatList, focusRing, iconBaseline } from '../kit/baseline.ts';
 import { controlSign, mirrored } from '../kit/controlSign.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { round } from '../kit/looks.ts';
@@ -54,7 +54,7 @@ export const slides = element({
   cssWithoutScripts: [
     ':where(.slides-control){display:none!important}:where(.slides-row){scrollbar-width:auto}',
   ],
-  base: { 'button.control': 'appearance:none;border:0;padding:0;font:inherit' },
+  base: { 'button.control': BARE_CONTROL },
   program: programStyles({
     'slides/display': 'flex',
     'slides/flexDirection': 'column',

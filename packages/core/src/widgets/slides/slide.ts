@@ -1,4 +1,12 @@
-import { bareLink, cardTitle, flatFigure, flatParagraph, focusRing, linkStates } from '../kit/baseline.ts';
+import {
+  BARE_CONTROL,
+  bareLink,
+  cardTitle,
+  flatFigure,
+  flatParagraph,
+  focusRing,
+  linkStates,
+} from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { linkOf } from '../kit/link.ts';
 import { round } from '../kit/looks.ts';
@@ -40,6 +48,7 @@ export const slide = element({
   holds: null,
   onlyIn: ['slides'],
   css: [':where(.slide-slide){scroll-snap-align:start;min-inline-size:0}'],
+  base: { 'a.dot': BARE_CONTROL },
   program: programStyles({
     'slide/display': 'block',
     ...flatFigure('frame'),
