@@ -109,6 +109,7 @@ export function noEffect(row: PropertyRow, asking: Asking): string | null {
     return 'only parts arranged as flex or grid have it.';
   if ((row.name === 'flexDirection' || row.name === 'flexWrap') && !FLEX.has(display))
     return 'only parts arranged as flex have it.';
+  if (row.name === 'inView' && !part?.counts) return 'only rows of what shares a view have it.';
   if ((row.name === 'gridColumns' || row.name === 'inView') && display !== 'grid')
     return 'only parts arranged as grid have it.';
   if (OF_CELLS.has(row.name) || OF_ITEMS.has(row.name)) {

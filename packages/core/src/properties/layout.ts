@@ -96,7 +96,7 @@ export const LAYOUT = rows('layout', [
     print: text =>
       text === 'auto' || text === 'max-content'
         ? text
-        : `calc((100% + var(--column-gap, 0px)) / ${text} - var(--column-gap, 0px))`,
+        : `calc((100% + var(--column-gap)) / ${text} - var(--column-gap))`,
     words: 'slides strip share how many columns per view peek',
   },
   {
