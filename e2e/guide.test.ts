@@ -716,9 +716,11 @@ describe('the site’s ground', () => {
         captureBeyondViewport: false,
       }),
     );
-    const input = await walker.page.waitForSelector('input[aria-label="Picture, file"]');
+    await walker.click('Picture: none');
+    const input = await walker.page.waitForSelector('input[aria-label="Pictures, files"]');
     if (!input) throw new Error('no file field');
     await (input as ElementHandle<HTMLInputElement>).uploadFile(picture);
+    await walker.click('Use this picture');
     await walker.styleIs(canvas, 'body', 'background-image', it =>
       /^url\(".*\/assets\/[a-f0-9]{32}\.webp"\)$/.test(it),
     );
@@ -803,7 +805,7 @@ describe('pinned pictures', () => {
   it('stand with a note, and are taken off again', async () => {
     await fresh();
     await walker.click('New note');
-    await walker.choose('Pin a picture', 'Early boat');
+    await walker.choosePicture('Pin a picture…', 'Early boat');
     const pinned = () =>
       walker.page.$$eval('ul[aria-label^="Pictures of"] img', all => all.map(it => it.getAttribute('src')));
     await until(pinned, all => all.length === 1, 'pinned');

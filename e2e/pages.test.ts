@@ -46,11 +46,11 @@ describe('the pages of a site', () => {
     await walker.frame('Page');
     await walker.click('New page');
     await walker.click('Empty page');
-    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 New page']);
+    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 On board', '1 New page']);
     await walker.page.waitForSelector('iframe[title=Page]');
     await about();
     await walker.type('Title', 'Lost property');
-    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 Lost property']);
+    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 On board', '1 Lost property']);
     await walker.type('Address', 'Fares');
     await walker.says('Fares has the address fares already.');
     await walker.type('Address', 'Lost & found');
@@ -63,11 +63,11 @@ describe('the pages of a site', () => {
   it('are nested and put in order by keys, and by drag', async () => {
     await (await row('Lost property')).focus();
     await alt('ArrowRight');
-    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '2 Lost property']);
+    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 On board', '2 Lost property']);
     await alt('ArrowLeft');
-    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 Lost property']);
+    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 On board', '1 Lost property']);
     await alt('ArrowUp');
-    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Lost property', '1 Islands']);
+    await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 Lost property', '1 On board']);
     const centre = async (title: string) => {
       const box = await (await row(title)).boundingBox();
       if (!box) throw new Error(title);
@@ -80,7 +80,7 @@ describe('the pages of a site', () => {
         document.querySelector('[data-drop=inside]')?.textContent?.includes('Sailings'),
       ),
     );
-    await listed(['1 Home', '1 Sailings', '2 Lost property', '1 Fares', '1 Islands']);
+    await listed(['1 Home', '1 Sailings', '2 Lost property', '1 Fares', '1 Islands', '1 On board']);
     await walker.kept();
   });
 
@@ -89,14 +89,22 @@ describe('the pages of a site', () => {
     await walker.frame('Page');
     await about();
     await walker.click('Duplicate', 'button');
-    await listed(['1 Home', '1 Sailings', '2 Lost property', '1 Fares', '1 Fares copy', '1 Islands']);
+    await listed([
+      '1 Home',
+      '1 Sailings',
+      '2 Lost property',
+      '1 Fares',
+      '1 Fares copy',
+      '1 Islands',
+      '1 On board',
+    ]);
     const canvas = await walker.frame('Page');
     expect(await canvas.$eval('h1', it => it.textContent)).toBe('Fares');
     await about();
     await walker.click('Delete…');
     await walker.says('things would go');
     await walker.click('Delete Fares copy');
-    await listed(['1 Home', '1 Sailings', '2 Lost property', '1 Fares', '1 Islands']);
+    await listed(['1 Home', '1 Sailings', '2 Lost property', '1 Fares', '1 Islands', '1 On board']);
     await walker.kept();
   });
 
@@ -110,7 +118,7 @@ describe('the pages of a site', () => {
     const canvas = await walker.frame('Page');
     await until(
       () => canvas.$$eval('[data-area=header] nav a', all => all.map(it => it.textContent).join()),
-      text => text === 'Home,Sailings,Islands',
+      text => text === 'Home,Sailings,Islands,On board',
       'Fares left the menu',
     );
     await about();

@@ -139,7 +139,7 @@ describe('a new site', () => {
       );
     await walker.open('guide');
     await walker.click('New note');
-    await walker.choose('Pin a picture', 'Early boat');
+    await walker.choosePicture('Pin a picture…', 'Early boat');
     await walker.kept();
     await walker.open('guide?guides');
     await walker.click('Save this guide…');

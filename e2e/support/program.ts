@@ -145,6 +145,14 @@ export class Walker {
     );
   }
 
+  /** Chooses a picture in the library that a button opens. */
+  async choosePicture(opener: string, name: string): Promise<void> {
+    this.note(`choose the picture ${name}`);
+    await this.click(opener);
+    await this.click(name, 'option');
+    await this.click('Use this picture');
+  }
+
   /** Chooses in a list of values, or in a menu of things to do. */
   async choose(name: string, option: string): Promise<void> {
     this.note(`choose ${option} of ${name}`);

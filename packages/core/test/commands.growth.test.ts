@@ -105,6 +105,7 @@ import {
   promoteToVariant,
   readClip,
   readDesignTokens,
+  removeAsset,
   removeColumns,
   removeDeclaration,
   removeGroup,
@@ -117,6 +118,7 @@ import {
   removeToken,
   removeVariant,
   renameGroup,
+  replaceAsset,
   replaceGrid,
   replaceTokens,
   resetAllElements,
@@ -309,6 +311,8 @@ const voiceOf = (site: Site): TokenRecord => {
 /** Every command, on something of a site that is otherwise large, or on all that it has. */
 const COMMANDS: Record<string, (site: Site) => unknown> = {
   addAsset: site => addAsset(site, FILE, 'New'),
+  replaceAsset: site => replaceAsset(site, sample('asset').id, FILE),
+  removeAsset: site => removeAsset(site, sample('asset').id),
   addDrawings: site => addDrawings(site, [{ ...sample('drawing'), name: 'New' }]),
   addFont: site => addFont(site, FONT),
   addNote: site => addNote(site, 'New'),

@@ -12,6 +12,9 @@ import { StillMissing } from './StillMissing.tsx';
 import type { Acts } from './useActs.ts';
 
 const PageSheet = lazy(async () => ({ default: (await import('./PageSheet.tsx')).PageSheet }));
+const PictureLibrary = lazy(async () => ({
+  default: (await import('../pictures/PictureLibrary.tsx')).PictureLibrary,
+}));
 const Overrides = lazy(async () => ({ default: (await import('./Overrides.tsx')).Overrides }));
 
 /** The pages, what stands on the open one, and what can be done with what is picked of it. */
@@ -35,6 +38,7 @@ export function PagesSide({
   const mayChoose = useMay('choice');
   const [listed, setListed] = useState(false);
   const [about, setAbout] = useState(false);
+  const [pictures, setPictures] = useState(false);
   const record = site.kinds.page.get(page);
   const { can } = acts;
   useStationActs(
@@ -44,6 +48,11 @@ export function PagesSide({
           label: 'List the overrides of this page and of the site',
           words: 'knots reset',
           run: () => setListed(true),
+        },
+        {
+          label: 'Pictures of the site',
+          words: 'images photos library upload files alt text replace',
+          run: () => setPictures(true),
         },
         {
           label: 'Page settings',
@@ -80,6 +89,9 @@ export function PagesSide({
       <div className="thin-scroll min-h-0 flex-1 overflow-auto py-3">
         <h2 className="flex items-baseline px-3.5 pb-1">
           <span className="label-line mr-auto">On this page</span>
+          <Button kind="link" className="mr-3 h-5! text-small" onClick={() => setPictures(true)}>
+            Pictures…
+          </Button>
           <Button kind="link" className="h-5! text-small" onClick={() => setListed(true)}>
             Overrides…
           </Button>
@@ -146,6 +158,11 @@ export function PagesSide({
       {about && record && (
         <Suspense>
           <PageSheet site={site} page={record} onClose={() => setAbout(false)} />
+        </Suspense>
+      )}
+      {pictures && (
+        <Suspense>
+          <PictureLibrary site={site} onClose={() => setPictures(false)} />
         </Suspense>
       )}
       {listed && (

@@ -1,13 +1,14 @@
-import { type Id, picturesOf, type Site } from '@cove/core';
-import { useRef } from 'react';
+import type { Id, Site } from '@cove/core';
+import { lazy, Suspense, useState } from 'react';
 import { useSession } from '../session/context.tsx';
-import { useMay } from '../session/rights.tsx';
-import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
-import { Select } from '../ui/Select.tsx';
-import { usePictureUpload } from './usePictureUpload.ts';
+import { useLocked } from '../ui/locked.ts';
 
-/** A picture of the site, seen; or one that is added here and now. */
+const PictureLibrary = lazy(async () => ({
+  default: (await import('./PictureLibrary.tsx')).PictureLibrary,
+}));
+
+/** A picture of the site, seen; another one is chosen from the library, or brought there. */
 export function PictureChoice({
   site,
   label,
@@ -26,60 +27,66 @@ export function PictureChoice({
   onChoose(id: Id | null): void;
 }) {
   const session = useSession();
-  const may = useMay('content');
-  const picker = useRef<HTMLInputElement>(null);
-  const { upload, busy, problems } = usePictureUpload();
-  const pictures = picturesOf(site).map(it => ({ value: it.id, label: it.name }));
+  const locked = useLocked();
+  const [open, setOpen] = useState(false);
   const picture = chosen === null ? undefined : site.kinds.asset.get(chosen);
+  const choose = picture || act ? label : `${label}: ${none.toLowerCase()}`;
   return (
     <div className="grid gap-1">
       {act ? (
-        <ActMenu label={label} options={pictures} onChoose={onChoose} />
+        <Button kind="link" className="justify-self-start" onClick={() => setOpen(true)}>
+          {label}…
+        </Button>
       ) : (
-        <Select
-          label={label}
-          value={chosen ?? ''}
-          options={[{ value: '', label: none }, ...pictures]}
-          onChange={id => onChoose(id === '' ? null : id)}
-        />
+        <>
+          <span className="text-muted">{label}</span>
+          <div className="flex items-center gap-2">
+            <button
+              type="button"
+              disabled={locked}
+              aria-label={picture ? `${choose}: ${picture.name}` : choose}
+              onClick={() => setOpen(true)}
+              className="h-14 w-24 shrink-0 overflow-hidden rounded-sm border border-hair text-small text-muted hover:border-teal"
+            >
+              {picture ? (
+                <img
+                  src={`/api/sites/${session.id}/assets/${picture.file}`}
+                  alt=""
+                  className="size-full object-cover"
+                />
+              ) : (
+                none
+              )}
+            </button>
+            {!locked && (
+              <span className="grid justify-items-start">
+                <Button kind="link" className="h-5!" onClick={() => setOpen(true)}>
+                  {picture ? 'Change…' : 'Choose…'}
+                </Button>
+                {picture && (
+                  <Button kind="link" className="h-5!" onClick={() => onChoose(null)}>
+                    {none === 'None' ? 'Take away' : none}
+                  </Button>
+                )}
+              </span>
+            )}
+          </div>
+        </>
       )}
-      {picture && (
-        <img
-          src={`/api/sites/${session.id}/assets/${picture.file}`}
-          alt={picture.alt || picture.name}
-          className="max-h-24 w-full rounded-sm border border-hair object-cover"
-        />
-      )}
-      {may && (
-        <p>
-          <input
-            ref={picker}
-            type="file"
-            accept="image/jpeg,image/png,image/webp,image/avif,image/gif,image/tiff"
-            aria-label={`${label}, file`}
-            className="sr-only"
-            tabIndex={-1}
-            onChange={async event => {
-              const [id] = await upload(event.target.files ?? []);
-              if (picker.current) picker.current.value = '';
-              if (id !== undefined) onChoose(id);
+      {open && (
+        <Suspense>
+          <PictureLibrary
+            site={site}
+            title={act ? label : `Choose: ${label.toLowerCase()}`}
+            chosen={chosen}
+            onChoose={id => {
+              setOpen(false);
+              onChoose(id);
             }}
+            onClose={() => setOpen(false)}
           />
-          <Button
-            kind="link"
-            className="h-5! text-small"
-            disabled={busy !== null}
-            onClick={() => picker.current?.click()}
-          >
-            {busy === null ? 'Add a picture…' : `Reading ${busy}…`}
-          </Button>
-        </p>
+        </Suspense>
       )}
-      {problems.map(problem => (
-        <p key={problem} role="alert" className="text-small text-madder">
-          {problem}
-        </p>
-      ))}
     </div>
   );
 }

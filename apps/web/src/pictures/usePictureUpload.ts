@@ -1,5 +1,5 @@
-import { addAsset, LIMITS } from '@cove/core';
-import { useState } from 'react';
+import { type AssetFacts, addAsset, LIMITS } from '@cove/core';
+import { useRef, useState } from 'react';
 import { answer, server } from '../api/client.ts';
 import { fileToSend } from '../api/fileToSend.ts';
 import { problemText } from '../api/problemText.ts';
@@ -14,34 +14,71 @@ const nameOfFile = (name: string): string => {
   return plain.charAt(0).toUpperCase() + plain.slice(1, 80);
 };
 
-/** Gives pictures to the server, which makes them anew, and puts them down as the site's; answers their ids. */
+/** How far an upload of several has come. */
+export interface UploadProgress {
+  /** The file that is on its way. */
+  name: string;
+  done: number;
+  of: number;
+}
+
+/** Types of pictures that the server reads, as a field for files names them. */
+export const PICTURE_TYPES = 'image/jpeg,image/png,image/webp,image/avif,image/gif,image/tiff';
+
+/**
+ * Gives pictures to the server, one after the other, which makes them anew, and puts each down as the site’s once it is there:
+ * one that is refused is told and leaves the others alone, and so does stopping. Answers the ids of those that came.
+ */
 export function usePictureUpload() {
   const session = useSession();
   const commit = useCommit();
-  const [busy, setBusy] = useState<string | null>(null);
+  const [progress, setProgress] = useState<UploadProgress | null>(null);
   const [problems, setProblems] = useState<readonly string[]>([]);
-  const upload = async (files: Iterable<File>): Promise<string[]> => {
-    const ids: string[] = [];
+  const stop = useRef<AbortController | null>(null);
+
+  const send = (file: File, signal: AbortSignal): Promise<AssetFacts> =>
+    answer(
+      server.POST('/api/sites/{site}/assets', {
+        params: { path: { site: session.id } },
+        ...fileToSend(file, LIMITS.upload.pictureBytes),
+        signal,
+      }),
+    );
+  /** Sends files one by one; `keep` takes what the server made of each. */
+  const run = async (files: Iterable<File>, keep: (facts: AssetFacts, file: File) => void): Promise<void> => {
+    const all = [...files];
     const found: string[] = [];
-    for (const file of files) {
-      setBusy(file.name);
+    stop.current = new AbortController();
+    const { signal } = stop.current;
+    setProblems([]);
+    for (const [done, file] of all.entries()) {
+      if (signal.aborted) break;
+      setProgress({ name: file.name, done, of: all.length });
       try {
-        const facts = await answer(
-          server.POST('/api/sites/{site}/assets', {
-            params: { path: { site: session.id } },
-            ...fileToSend(file, LIMITS.upload.pictureBytes),
-          }),
-        );
-        const name = nameOfFile(file.name) || 'Picture';
-        const { edits, id } = addAsset(session.site, facts, name);
-        if (edits.length === 0 || commit(edits, `Add ${name}`)) ids.push(id);
+        keep(await send(file, signal), file);
       } catch (error) {
-        found.push(`${file.name}: ${problemText(error)}`);
+        if (!signal.aborted) found.push(`${file.name}: ${problemText(error)}`);
       }
     }
-    setBusy(null);
+    stop.current = null;
+    setProgress(null);
     setProblems(found);
+  };
+
+  const upload = async (files: Iterable<File>): Promise<string[]> => {
+    const ids: string[] = [];
+    await run(files, (facts, file) => {
+      const name = nameOfFile(file.name) || 'Picture';
+      const { edits, id } = addAsset(session.site, facts, name);
+      if (edits.length === 0 || commit(edits, `Add ${name}`)) ids.push(id);
+    });
     return ids;
   };
-  return { upload, busy, problems };
+  /** What the server makes of one file, for whoever does something else with it. */
+  const read = async (file: File): Promise<AssetFacts | null> => {
+    const read: AssetFacts[] = [];
+    await run([file], facts => void read.push(facts));
+    return read[0] ?? null;
+  };
+  return { upload, read, progress, problems, cancel: () => stop.current?.abort() };
 }
