@@ -303,8 +303,8 @@ describe('the pages', () => {
 
   it('CSS that the guide does not follow is typed, shown as such, and taken away', async () => {
     await pick('Today’s sailings, Button');
-    await walker.find('z-index: 3');
-    await walker.says('z-index could reach outside the element');
+    await walker.find('contain: layout');
+    await walker.says('contain could reach outside the element');
     await walker.find('mix-blend-mode: multiplied');
     await walker.says('not multiplied.');
     await walker.find('padding-left: 3rem; mix-blend-mode: multiply');

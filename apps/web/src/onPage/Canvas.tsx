@@ -141,6 +141,7 @@ export function Canvas({
       const { top, bottom } = element.getBoundingClientRect();
       const view = element.ownerDocument.defaultView?.innerHeight ?? 0;
       if (bottom < 0 || top > view) element.scrollIntoView({ block: 'center' });
+      bringAcross(element);
     }
     measure();
   }, [measure]);
@@ -259,10 +260,15 @@ export function Canvas({
       hovered.current = null;
       measure();
     });
-    view.addEventListener('scroll', () => {
-      setSeam(null);
-      measure();
-    });
+    // Of the page, and of rows within it.
+    document.addEventListener(
+      'scroll',
+      () => {
+        setSeam(null);
+        measure();
+      },
+      { capture: true },
+    );
     document.fonts.addEventListener('loadingdone', measure);
     requestAnimationFrame(bring);
     return () => {
@@ -373,6 +379,17 @@ export function Canvas({
 }
 
 const placed = ({ x, y, width, height }: Box) => ({ left: x, top: y, width, height });
+
+/** Scrolls rows that an element is in across to it, where it is out of their sight. */
+function bringAcross(element: Element): void {
+  for (let row = element.parentElement; row && row !== document.body; row = row.parentElement) {
+    if (row.scrollWidth <= row.clientWidth + 1) continue;
+    const its = row.getBoundingClientRect();
+    const { left, right } = element.getBoundingClientRect();
+    if (left < its.left - 1 || right > its.right + 1)
+      row.scrollBy({ left: left - its.left, behavior: 'instant' });
+  }
+}
 
 /** The content box of an element: inside border and padding. */
 function innerOf(element: Element): Box {

@@ -77,7 +77,10 @@ export function PagesSide({
         ...(can.duplicate ? [{ label: 'Duplicate the selection', keys: 'Ctrl+D', run: acts.duplicate }] : []),
         ...(can.remove ? [{ label: 'Delete the selection', keys: 'Delete', run: () => acts.remove() }] : []),
         ...(can.group ? [{ label: 'Group the selection', keys: 'Ctrl+G', run: acts.group }] : []),
-        ...(can.join ? [{ label: 'Join the selected texts', run: acts.join }] : []),
+        ...(can.join ? [{ label: 'Join the selection', words: 'texts sections one', run: acts.join }] : []),
+        ...(can.part
+          ? [{ label: 'Split the section before this', words: 'two sections part', run: acts.part }]
+          : []),
         ...(can.ungroup ? [{ label: 'Ungroup it', keys: 'Ctrl+Shift+G', run: acts.ungroup }] : []),
       ],
       [site, page, mayChoose, mayContent, onSeam, adding.begin, acts, can],
@@ -89,9 +92,6 @@ export function PagesSide({
       <div className="thin-scroll min-h-0 flex-1 overflow-auto py-3">
         <h2 className="flex items-baseline px-3.5 pb-1">
           <span className="label-line mr-auto">On this page</span>
-          <Button kind="link" className="mr-3 h-5! text-small" onClick={() => setPictures(true)}>
-            Pictures…
-          </Button>
           <Button kind="link" className="h-5! text-small" onClick={() => setListed(true)}>
             Overrides…
           </Button>
@@ -130,8 +130,13 @@ export function PagesSide({
               Delete
             </Button>
             {can.join && (
-              <Button title="Join the selected texts into one" onClick={acts.join}>
+              <Button title="Make one of the selected texts or sections" onClick={acts.join}>
                 Join
+              </Button>
+            )}
+            {can.part && (
+              <Button title="This and all below it become a section of their own" onClick={acts.part}>
+                Split here
               </Button>
             )}
             {can.ungroup ? (
@@ -144,6 +149,9 @@ export function PagesSide({
               </Button>
             )}
           </div>
+          <Button kind="link" className="h-5! justify-self-start" onClick={() => setPictures(true)}>
+            Pictures of the site…
+          </Button>
           {selection.nodes.length > 1 ? (
             <p className="text-small text-muted">
               {selection.nodes.length} selected. Changes apply to all of them.

@@ -9,6 +9,7 @@ import {
   type Id,
   isItem,
   isNode,
+  joinSections,
   joinTexts,
   moveNodes,
   nameOf,
@@ -20,6 +21,7 @@ import {
   removeNodes,
   type Site,
   sectionsIn,
+  splitSection,
   ungroup,
   WIDGETS,
   withArticle,
@@ -95,9 +97,16 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
     else if (keep(made.value.edits, `Group ${called(nodes)}`, nodes)) pickNode(made.value.id);
   };
   const join = () => {
-    const made = joinTexts(session.site, nodes);
+    const text = joinTexts(session.site, nodes);
+    const made = text.ok ? text : joinSections(session.site, nodes);
     if (!made.ok) toast.error(made.problem.message);
-    else if (commit(made.value.edits, 'Make one text')) pickNode(made.value.id);
+    else if (commit(made.value.edits, text.ok ? 'Make one text' : 'Make one section'))
+      pickNode(made.value.id);
+  };
+  const part = () => {
+    const made = splitSection(session.site, nodes[0] ?? '');
+    if (!made.ok) toast.error(made.problem.message);
+    else if (commit(made.value.edits, 'Split the section')) pickNode(made.value.id);
   };
   const split = () => {
     const made = ungroup(session.site, nodes[0] ?? '');
@@ -129,7 +138,7 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
   /** Taking things away or doubling them needs the right to all they bring. */
   const can = useMemo(() => {
     if (nodes.length === 0)
-      return { remove: false, duplicate: false, group: false, ungroup: false, join: false };
+      return { remove: false, duplicate: false, group: false, ungroup: false, join: false, part: false };
     const grouped = groupNodes(site, nodes);
     const parted = nodes.length === 1 ? ungroup(site, nodes[0] ?? '') : null;
     const doubled = !mayAll && mayContent ? duplicateNodes(site, nodes) : null;
@@ -137,7 +146,12 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
       remove: mayAll || session.mayMake(removeNodes(site, nodes)),
       duplicate: mayAll || (doubled?.ok === true && session.mayMake(doubled.value.edits)),
       group: mayChoose && grouped.ok,
-      join: mayChoose && nodes.length > 1 && joinTexts(site, nodes).ok,
+      join:
+        nodes.length > 1 &&
+        [joinTexts(site, nodes), joinSections(site, nodes)].some(
+          it => it.ok && mayChoose && (mayAll || session.mayMake(it.value.edits)),
+        ),
+      part: mayChoose && nodes.length === 1 && splitSection(site, nodes[0] ?? '').ok,
       ungroup: mayChoose && parted?.ok === true && (mayAll || session.mayMake(parted.value.edits)),
     };
   }, [site, session, nodes, mayAll, mayChoose, mayContent]);
@@ -199,6 +213,19 @@ export function useActs(site: Site, page: Id, { picked, nodes, pick, pickNode, p
     return moved.ok && session.mayMake(moved.value);
   };
 
-  return { can, remove, duplicate, group, ungroup: split, join, move, canMove, addable, addWidgetOf, onKey };
+  return {
+    can,
+    remove,
+    duplicate,
+    group,
+    ungroup: split,
+    join,
+    part,
+    move,
+    canMove,
+    addable,
+    addWidgetOf,
+    onKey,
+  };
 }
 export type Acts = ReturnType<typeof useActs>;

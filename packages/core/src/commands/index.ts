@@ -14,6 +14,7 @@ export * from './pages/clip.ts';
 export { type Converted, conversionsOf, convertWidget } from './pages/convertWidget.ts';
 export * from './pages/entries.ts';
 export * from './pages/pages.ts';
+export * from './pages/sections.ts';
 export * from './pages/several.ts';
 export * from './pages/structure.ts';
 export * from './pages/table.ts';

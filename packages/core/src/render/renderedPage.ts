@@ -11,6 +11,7 @@ import {
 } from '../site/index.ts';
 import type { ElementType } from '../widgets/index.ts';
 import { classNamesIn, renderBody, tagsIn } from './body.ts';
+import { withFirstPicture } from './firstPicture.ts';
 import { type HtmlElement, printHtml } from './html.ts';
 import { interned } from './interned.ts';
 import { toRoot } from './links.ts';
@@ -110,7 +111,7 @@ export function renderPage(site: Site, page: PageRecord, base?: string): Rendere
     return `${root}assets/${asset.file}`;
   };
   const fromHere = renderBody(site, page, { marks: false, links: true, assetUrl, reads });
-  const body = base === undefined ? fromHere : rebased(fromHere, base);
+  const body = withFirstPicture(base === undefined ? fromHere : rebased(fromHere, base));
   const rules = ownRules(site, nodes, { mode: 'published', assetUrl });
   const own = printRules(site, rules, 'published');
   const made: RenderedPage = {

@@ -2,15 +2,19 @@ import { actionOne } from './actionOne.ts';
 import { actionTwo } from './actionTwo.ts';
 import { contactFind } from './contactFind.ts';
 import { contactForm } from './contactForm.ts';
+import { contactHelp } from './contactHelp.ts';
 import { contentBeside } from './contentBeside.ts';
+import { contentGallery } from './contentGallery.ts';
 import { contentLong } from './contentLong.ts';
 import { contentPicture } from './contentPicture.ts';
 import { contentQuestions } from './contentQuestions.ts';
+import { contentSlides } from './contentSlides.ts';
 import { contentStages } from './contentStages.ts';
 import { contentSteps } from './contentSteps.ts';
 import { contentTable } from './contentTable.ts';
 import { contentTabs } from './contentTabs.ts';
 import { contentText } from './contentText.ts';
+import { featuresCards } from './featuresCards.ts';
 import { featuresList } from './featuresList.ts';
 import { featuresPictures } from './featuresPictures.ts';
 import { featuresThree } from './featuresThree.ts';
@@ -25,6 +29,7 @@ import { headerNotice } from './headerNotice.ts';
 import { headerRuled } from './headerRuled.ts';
 import { openingBeside } from './openingBeside.ts';
 import { openingNotice } from './openingNotice.ts';
+import { openingPicture } from './openingPicture.ts';
 import { openingTitle } from './openingTitle.ts';
 import { openingWords } from './openingWords.ts';
 import { proofFaces } from './proofFaces.ts';
@@ -39,6 +44,7 @@ export { PURPOSES, type Purpose, type SectionStarter, sharedAreaOf } from './ske
 /** Ready sections, by purpose. */
 export const SECTION_STARTERS: readonly SectionStarter[] = [
   openingBeside,
+  openingPicture,
   openingWords,
   openingTitle,
   openingNotice,
@@ -46,12 +52,15 @@ export const SECTION_STARTERS: readonly SectionStarter[] = [
   contentLong,
   contentBeside,
   contentPicture,
+  contentGallery,
+  contentSlides,
   contentTable,
   contentSteps,
   contentStages,
   contentQuestions,
   contentTabs,
   featuresThree,
+  featuresCards,
   featuresPictures,
   featuresList,
   proofQuote,
@@ -62,6 +71,7 @@ export const SECTION_STARTERS: readonly SectionStarter[] = [
   actionTwo,
   contactForm,
   contactFind,
+  contactHelp,
   headerEnds,
   headerAction,
   headerCentred,

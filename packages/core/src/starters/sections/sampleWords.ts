@@ -16,6 +16,11 @@ const ASKING_FIELDS: Readonly<Record<string, readonly string[]>> = {
   tableRow: ['cells'],
   figure: ['value', 'words'],
   testimonial: ['words', 'name', 'role'],
+  card: ['title', 'text'],
+  slide: ['title', 'caption'],
+  galleryPicture: ['caption'],
+  pictureText: ['alt'],
+  helpEntry: ['question', 'answer'],
 };
 
 /** Headings of ready sections that ask for others. */

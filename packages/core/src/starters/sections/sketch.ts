@@ -183,3 +183,49 @@ export const testimonial = (words: string, name: string, role: string): Sketch =
   widget: 'testimonial',
   content: { words: richText(words), name, role, asset: null, alt: '', icon: null },
 });
+export const cards = (...holds: Sketch[]): Sketch => ({ widget: 'cards', content: {}, holds });
+export const card = (title: string, words: string, icon: string): Sketch => ({
+  widget: 'card',
+  content: { title, level: 3, text: words, link: HOME, linkLabel: '', asset: null, alt: '', icon },
+});
+export const gallery = (...captions: string[]): Sketch => ({
+  widget: 'gallery',
+  content: { large: 'yes', before: null, after: null, close: null },
+  holds: captions.map(caption => ({
+    widget: 'galleryPicture',
+    content: { asset: PICTURE, alt: '', caption },
+  })),
+});
+export const slides = (label: string, ...holds: Sketch[]): Sketch => ({
+  widget: 'slides',
+  content: { label, level: 3, dots: 'dots', advance: 'never', before: null, after: null },
+  holds,
+});
+export const slide = (title: string, caption: string): Sketch => ({
+  widget: 'slide',
+  content: { asset: PICTURE, alt: '', title, caption, linkLabel: '' },
+});
+export const pictureText = (alt: string, ...holds: Sketch[]): Sketch => ({
+  widget: 'pictureText',
+  content: { asset: PICTURE, alt },
+  holds,
+});
+export const help = (label: string, title: string, ...holds: Sketch[]): Sketch => ({
+  widget: 'help',
+  content: { label, icon: 'info', title, further: '', wayLabel: '' },
+  holds,
+});
+export const answer = (question: string, words: string): Sketch => ({
+  widget: 'helpEntry',
+  content: { question, answer: richText(words) },
+});
+export const socialLinks = (label: string, ...holds: Sketch[]): Sketch => ({
+  widget: 'socialLinks',
+  content: { label },
+  holds,
+});
+export const socialLink = (name: string, icon: string): Sketch => ({
+  widget: 'socialLink',
+  content: { name, icon, link: HOME },
+});
+export const space: Sketch = { widget: 'space', content: {} };
