@@ -47,7 +47,7 @@ describe('a change of the guide', () => {
     await walker.frame('Specimen');
     expect(await poorByAxe('home')).toEqual([]);
     await write('Text colour', '#dcdcdc');
-    await effectSays(/Set text colour: \d+ items on 4 pages look different/);
+    await effectSays(/Set text colour: \d+ items on 5 pages look different/);
     await effectSays(/\d+ texts on pages can no longer be read/);
     expect(await walker.violations()).toEqual([]);
     await walker.kept();

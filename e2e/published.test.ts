@@ -168,7 +168,13 @@ describe('published pages', () => {
       const scripts = await page.$$eval('script', all => all.map(it => it.outerHTML));
       for (const it of scripts)
         expect(it).toMatch(/^<script type="module" src="[./]*behaviours\/\w+-\w+\.js"><\/script>$/);
-      expect(scripts).toHaveLength(it.path === 'sailings' ? 1 : 0);
+      const wanted: Record<string, string[]> = {
+        sailings: ['notice', 'tabs'],
+        'on-board': ['gallery', 'help', 'slides'],
+      };
+      expect(scripts.map(script => /behaviours\/(\w+)-/.exec(script)?.[1]).sort()).toEqual(
+        wanted[it.path] ?? [],
+      );
     }
   });
 

@@ -6,6 +6,7 @@ import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type Id, nodesUnder, type Site } from '../src/site/index.ts';
 import type { SiteBuilder } from '../src/starters/build.ts';
 import { CONVERSIONS } from '../src/widgets/index.ts';
+import { demoSite } from './support/demo.ts';
 import { tiny } from './support/tiny.ts';
 
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
@@ -144,5 +145,12 @@ describe('a help panel', () => {
     expect(html).toMatch(/<div[^>]*id="w-asked-panel"[^>]*popover="auto"[^>]*aria-label="Help"/);
     expect(html).toContain('May &lt;the&gt; dog come?');
     expect(html).not.toMatch(/help-(title|word|further)/);
+  });
+  it('leaves the fonts of its page as they are', () => {
+    const fontsOf = (site: Site) => styles(site).match(/@font-face[^}]*}/g);
+    const demo = demoSite();
+    expect(fontsOf(demo)?.length).toBeGreaterThan(2);
+    const without = after(demo, [{ op: 'remove', id: 'help' }]);
+    expect(fontsOf(demo)).toEqual(fontsOf(without));
   });
 });

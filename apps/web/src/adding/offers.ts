@@ -20,9 +20,9 @@ function rankOf({ label, about = '', words = '', name }: ElementType, wanted: st
   if (called === wanted) return 0;
   if (called.startsWith(wanted)) return 1;
   if (called.split(/\s+/).some(it => it.startsWith(wanted))) return 2;
-  const all = plain(`${label} ${about} ${words} ${name}`);
-  if (all.split(/\s+/).some(it => it.startsWith(wanted))) return 3;
-  return wanted.split(/\s+/).every(it => all.includes(it)) ? 4 : null;
+  const all = plain(`${label} ${about} ${words} ${name}`).split(/[\s,]+/);
+  if (` ${all.join(' ')}`.includes(` ${wanted}`)) return 3;
+  return wanted.split(/\s+/).every(word => all.some(it => it.startsWith(word))) ? 4 : null;
 }
 
 /** What can be added, by what it is for: what belongs into what is selected first, then what was added last. */

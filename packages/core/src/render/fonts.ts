@@ -9,7 +9,7 @@ export interface UsedFont {
 
 /** Font files that a style sheet asks for: families named in it, slanted only where something slants. */
 export function fontsIn(site: Pick<Site, 'kinds'>, css: string, slanted: boolean): UsedFont[] {
-  const names = new Set([...css.matchAll(/"([^"]+)"/g)].map(match => match[1] ?? ''));
+  const names = new Set([...css.matchAll(/"([^"]*)"/g)].map(match => match[1] ?? ''));
   const italic = slanted || css.includes('font-style:italic');
   return [...names].flatMap(name => {
     const family = familyIn(site, name);

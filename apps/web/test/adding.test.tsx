@@ -1,0 +1,257 @@
+import { isItem, nodesUnder, type Site, sectionsIn, WIDGETS } from '@cove/core';
+import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { Library } from '../src/adding/Library.tsx';
+import { offerGroups } from '../src/adding/offers.ts';
+import { Preview } from '../src/adding/Preview.tsx';
+import { placeInWords, seamAt } from '../src/adding/place.ts';
+import { recent } from '../src/adding/recent.ts';
+import { useAdding } from '../src/adding/useAdding.ts';
+import { useSelection } from '../src/onPage/useSelection.ts';
+import { PictureLibrary } from '../src/pictures/PictureLibrary.tsx';
+import type { SiteSession } from '../src/session/siteSession.ts';
+import { openDemo } from './support/openDemo.tsx';
+
+let session: SiteSession;
+beforeEach(() => {
+  localStorage.clear();
+  recent.setState({ names: [] });
+  // jsdom has no layout, so nothing is ever scrolled to, and no sheets of the kind that frames are dressed with.
+  Object.defineProperty(HTMLIFrameElement.prototype, 'contentDocument', { get: () => null });
+  Object.defineProperty(Element.prototype, 'clientHeight', { get: () => 400 });
+  Object.defineProperty(Element.prototype, 'clientWidth', { get: () => 640 });
+  Element.prototype.scrollIntoView = () => {};
+  HTMLElement.prototype.scrollTo = () => {};
+});
+afterEach(() => {
+  cleanup();
+  session?.close();
+});
+
+const widgets = WIDGETS.filter(it => !isItem(it));
+const found = (query: string): string[] =>
+  offerGroups(widgets, [], query).flatMap(group => group.offers.map(it => it.element.name));
+
+describe('the widgets that are offered', () => {
+  it('say what they are in a few words, each of them', () => {
+    for (const { name, about, words } of widgets)
+      expect([name, (about ?? '').length > 5, (words ?? '').length > 5]).toEqual([name, true, true]);
+  });
+  it.each([
+    ['quote', 'quote'],
+    ['Text', 'text'],
+    ['faq', 'accordion'],
+    ['photo', 'picture'],
+    ['carousel', 'slides'],
+    ['statistics', 'figures'],
+    ['timetable', 'table'],
+    ['review', 'testimonials'],
+    ['how to', 'steps'],
+    ['menu', 'navigation'],
+    ['  CHAT ', 'help'],
+  ])('are found by what people call them: %s', (query, first) => {
+    expect(found(query)[0]).toBe(first);
+  });
+  it('are found by the beginning of any word, and not at all by nonsense', () => {
+    expect(found('pict')).toContain('pictureText');
+    expect(found('qqqq')).toEqual([]);
+  });
+  it('stand under what they are for, what was added last before them, once each', () => {
+    const groups = offerGroups(WIDGETS, ['slides', 'gone', 'heading'], '');
+    expect(groups.map(it => it.label).slice(0, 3)).toEqual(['Into this', 'Recent', 'Text']);
+    expect(groups[1]?.offers.map(it => it.element.name)).toEqual(['slides', 'heading']);
+    const keys = groups.flatMap(it => it.offers.map(offer => offer.key));
+    expect(new Set(keys).size).toBe(keys.length);
+    expect(keys.filter(it => it.endsWith(' heading'))).toHaveLength(2);
+  });
+});
+
+/** The library beside its preview, on the page as it is. */
+function Adding({ site, page }: { site: Site; page: string }) {
+  const selection = useSelection(site, page);
+  const adding = useAdding(site, page, selection, WIDGETS);
+  return (
+    <>
+      <button type="button" onClick={adding.begin}>
+        Begin
+      </button>
+      {adding.open && (
+        <>
+          <Library site={site} page={page} adding={adding} onSection={null} />
+          <Preview site={site} page={page} adding={adding} />
+        </>
+      )}
+    </>
+  );
+}
+const field = () => screen.getByRole('combobox', { name: 'Find a widget' });
+const onHome = () =>
+  nodesUnder(session.site, sectionsIn(session.site, 'home', 'main').at(-1)?.id ?? '').map(
+    it => session.site.kinds.widget.get(it)?.widget,
+  );
+
+describe('the library', () => {
+  beforeEach(async () => {
+    const demo = await openDemo();
+    session = demo.session;
+    demo.show(site => <Adding site={site} page="home" />);
+    fireEvent.click(screen.getByRole('button', { name: 'Begin' }));
+  });
+  const facts = (name: string) => screen.getByText(name).nextElementSibling?.textContent;
+  const chosen = () => screen.getByRole('option', { selected: true }).textContent ?? '';
+
+  it('has nothing on the page until Enter, and then all of it in one step', () => {
+    const before = onHome();
+    fireEvent.change(field(), { target: { value: 'faq' } });
+    expect(chosen()).toContain('Accordion');
+    expect(onHome()).toEqual(before);
+    fireEvent.keyDown(field(), { key: 'Enter' });
+    expect(onHome()).toEqual([...before, 'accordion']);
+    expect(screen.queryByRole('listbox')).toBeNull();
+    expect(recent.getState().names).toEqual(['accordion']);
+    act(() => session.undo());
+    expect(onHome()).toEqual(before);
+  });
+  it('stays for the next one where that is asked for, which goes behind the last', () => {
+    const before = onHome();
+    for (const query of ['quote', 'divider']) {
+      fireEvent.change(field(), { target: { value: query } });
+      fireEvent.keyDown(field(), { key: 'Enter', shiftKey: true });
+    }
+    expect(onHome()).toEqual([...before, 'quote', 'divider']);
+    fireEvent.keyDown(field(), { key: 'Escape' });
+    expect(screen.queryByRole('listbox')).toBeNull();
+  });
+  it('tells what a new one asks for, where it goes and what it can become', async () => {
+    fireEvent.change(field(), { target: { value: 'gallery' } });
+    await waitFor(() => expect(facts('Starts with')).toBe('3 pictures to choose'));
+    expect(facts('Goes in')).toBe('The crossing, after Times are those of the outer harbour.');
+    expect(facts('Used')).toBe('1 time on this site');
+    expect(facts('Turns into')).toBe('Slides, Card list');
+  });
+  it('adds it in the look that was chosen, which the guide has then', async () => {
+    fireEvent.change(field(), { target: { value: 'testimonials' } });
+    const look = await screen.findByRole('radio', { name: 'Person beside' });
+    fireEvent.click(look);
+    await waitFor(() => expect(look.getAttribute('aria-checked')).toBe('true'));
+    fireEvent.click(screen.getByRole('button', { name: 'Add testimonials' }));
+    const id = nodesUnder(session.site, 'crossing').at(-1) ?? '';
+    const variant = session.site.kinds.widget.get(id)?.variants.look ?? '';
+    expect(session.site.kinds.variant.get(variant)?.name).toBe('Person beside');
+    act(() => session.undo());
+    expect(session.site.kinds.variant.has(variant)).toBe(false);
+  });
+  it('says so where nothing is called that', () => {
+    fireEvent.change(field(), { target: { value: 'qqqq' } });
+    expect(screen.getByText(/No widget is called “qqqq”/)).toBeDefined();
+    fireEvent.keyDown(field(), { key: 'Enter' });
+    expect(screen.getByRole('listbox')).toBeDefined();
+  });
+});
+
+describe('a place', () => {
+  it('is told by what stands before it, and the page parts below what stands outermost there', async () => {
+    ({ session } = await openDemo());
+    const { site } = session;
+    expect(placeInWords(site, { parent: 'before', index: 1 })).toBe('Before you sail, after Before you sail');
+    expect(placeInWords(site, { parent: 'before-row', index: 0 })).toMatch(
+      /^Before you sail, .*, at the beginning$/,
+    );
+    expect(seamAt(site, { parent: 'before-row', index: 1 })).toEqual({
+      node: 'before-row',
+      part: 'box',
+      side: 'margin-bottom',
+    });
+    expect(seamAt(site, { parent: 'before', index: 0 })).toEqual({
+      node: 'before',
+      part: 'inner',
+      side: 'padding-bottom',
+    });
+  });
+});
+
+describe('the library of pictures', () => {
+  let taken: string[] = [];
+  let sent: string[] = [];
+  beforeEach(async () => {
+    taken = [];
+    sent = [];
+    const demo = await openDemo();
+    session = demo.session;
+    const { fetch: before } = globalThis;
+    Object.assign(globalThis, {
+      fetch: (request: Request) => {
+        if (!request.url.endsWith('/assets')) return before(request);
+        sent.push(request.url);
+        const number = sent.length;
+        const answer =
+          number === 2
+            ? { ok: false, status: 422, body: { code: 'bad-picture', message: 'That is no picture.' } }
+            : {
+                ok: true,
+                status: 200,
+                body: { file: `${number}bcdef0123456789.webp`, mime: 'image/webp', width: 30, height: 20 },
+              };
+        return Promise.resolve({
+          ...answer,
+          headers: new Headers(),
+          text: async () => JSON.stringify(answer.body),
+        });
+      },
+    });
+    demo.show(site => <PictureLibrary site={site} onChoose={id => taken.push(id)} onClose={() => {}} />);
+  });
+  const names = () => screen.getAllByRole('option').map(it => it.textContent);
+  const give = (label: string, ...files: string[]) =>
+    fireEvent.change(screen.getByLabelText(label), {
+      target: { files: files.map(it => new File(['x'], it, { type: 'image/png' })) },
+    });
+
+  it('shows them all, finds some, and those that nothing uses', () => {
+    expect(names()).toContain('Early boat');
+    fireEvent.change(screen.getByRole('textbox', { name: 'Find a picture' }), { target: { value: 'ridge' } });
+    expect(names()).toEqual(['Hesk']);
+    fireEvent.change(screen.getByRole('textbox', { name: 'Find a picture' }), { target: { value: '' } });
+    fireEvent.click(screen.getByRole('radio', { name: 'Unused' }));
+    expect(names()).toEqual(['On deck']);
+  });
+  it('says where one is used, and lets nobody delete it there', () => {
+    fireEvent.click(screen.getByRole('option', { name: 'Early boat' }));
+    const details = screen.getByRole('region', { name: 'Early boat' });
+    expect(within(details).getByText(/^Used \d+ times$/)).toBeDefined();
+    expect(within(details).getByRole('button', { name: 'Delete' })).toHaveProperty('disabled', true);
+    fireEvent.click(screen.getByRole('button', { name: 'Use this picture' }));
+    expect(taken).toEqual(['pic-early-boat']);
+  });
+  it('takes several at once; one that is refused is told, and the others come', async () => {
+    give('Pictures, files', 'quay-at_dawn.png', 'broken.png', 'mast.png');
+    await screen.findByText(/^broken\.png: /);
+    await waitFor(() => expect(names()).toEqual(expect.arrayContaining(['Quay at dawn', 'Mast'])));
+    expect(sent).toHaveLength(3);
+    expect(names()).not.toContain('Broken');
+  });
+  it('replaces one everywhere and leaves its words; undone, it is the old one', async () => {
+    const before = session.site.kinds.asset.get('pic-hesk');
+    fireEvent.click(screen.getByRole('option', { name: 'Hesk' }));
+    give('Other picture, file', 'new-hesk.png');
+    await waitFor(() => expect(session.site.kinds.asset.get('pic-hesk')?.file).toBe('1bcdef0123456789.webp'));
+    expect(session.site.kinds.asset.get('pic-hesk')).toMatchObject({
+      name: 'Hesk',
+      alt: before?.alt,
+      width: 30,
+    });
+    act(() => session.undo());
+    expect(session.site.kinds.asset.get('pic-hesk')).toEqual(before);
+  });
+  it('describes one, and deletes one that is not used, undone as one step', () => {
+    fireEvent.click(screen.getByRole('option', { name: 'On deck' }));
+    const alt = screen.getByRole('textbox', { name: 'Alt text' });
+    fireEvent.change(alt, { target: { value: 'A ship between two islands' } });
+    fireEvent.keyDown(alt, { key: 'Enter' });
+    expect(session.site.kinds.asset.get('pic-on-deck')?.alt).toBe('A ship between two islands');
+    fireEvent.click(screen.getByRole('button', { name: 'Delete' }));
+    expect(session.site.kinds.asset.has('pic-on-deck')).toBe(false);
+    act(() => session.undo());
+    expect(session.site.kinds.asset.has('pic-on-deck')).toBe(true);
+  });
+});
