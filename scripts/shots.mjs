@@ -79,14 +79,6 @@ try {
   await shot('guide-scheme');
   await page.goto(`${program}/sites/tolvane/guide`);
   await frame('Specimen');
-  await named('New scheme from the palette…').click();
-  await named('Surface', 'combobox').click();
-  await page.keyboard.type('Lamp');
-  await page.locator('[role=option][data-label=Lamp]').click();
-  await page.waitForSelector('::-p-text(Where no swatch fits)');
-  await shot('scheme-made');
-  await page.goto(`${program}/sites/tolvane/guide`);
-  await frame('Specimen');
   await named('Choose families…').click();
   await named('Pairings', 'radio').click();
   await shot('voices');
@@ -129,6 +121,12 @@ try {
   await named('Features', 'radio').click();
   await frame('Sections: Features');
   await shot('library');
+  await page.goto(`${program}/sites/tolvane/pages/home?node=before-title`);
+  await frame('Page');
+  await named('Add a widget…', 'button').click();
+  await named('Find a widget', 'combobox').fill('');
+  await frame('Pictures');
+  await shot('adding');
   await page.goto(`${program}/sites/tolvane/pages/home?node=book`);
   await frame('Page');
   await named('Browse looks…').click();

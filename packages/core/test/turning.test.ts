@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import { describe, expect, it } from '@jest/globals';
 import { convertWidget } from '../src/commands/index.ts';
 import { richText } from '../src/content/index.ts';
@@ -5,7 +6,7 @@ import { publishSite } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type Id, nodesUnder, type Site } from '../src/site/index.ts';
 import type { SiteBuilder } from '../src/starters/build.ts';
-import { CONVERSIONS } from '../src/widgets/index.ts';
+import { CONVERSIONS, ELEMENTS } from '../src/widgets/index.ts';
 import { demoSite } from './support/demo.ts';
 import { tiny } from './support/tiny.ts';
 
@@ -127,6 +128,14 @@ describe('a script', () => {
     expect(scripts(saying('can dismiss it'))).toHaveLength(1);
     expect(scripts(saying('always see it'))).toEqual([]);
     expect(styles(saying('always see it'))).not.toContain('notice-close');
+  });
+});
+
+describe('all that widgets do beyond their markup', () => {
+  it('comes to a few kilobytes on a page that has them all', () => {
+    const bytes = ELEMENTS.map(it => (it.behaviour ? gzipSync(it.behaviour).length : 0));
+    expect(bytes.filter(it => it > 0).length).toBeGreaterThan(4);
+    expect(bytes.reduce((sum, it) => sum + it, 0)).toBeLessThan(12 * 1024);
   });
 });
 

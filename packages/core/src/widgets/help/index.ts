@@ -82,9 +82,9 @@ export const help = element({
     ':where(.help-opener){position:fixed;z-index:3}',
     ':where(.help-panel){position:fixed;max-block-size:calc(100dvh - 7rem);overscroll-behavior:contain}',
     ':where(.help-help[data-alone]){contain:layout}',
-    // Room for the button, which takes none.
-    ':where(.help-help[data-alone])::after{content:"";display:block;block-size:5rem}',
-    ':where(.help-help[data-alone]>.help-panel){position:static}',
+    ':where(.help-help[data-alone]>.help-panel){max-block-size:none}',
+    // Room for both, which take none themselves.
+    ":where(.help-help[data-alone])::after{content:'';display:block;block-size:26rem;inline-size:100vw;max-inline-size:100%}",
     ':where(.help-panel[popover]:not(:popover-open)){display:none!important}',
     ':where(.help-nothing[hidden]){display:none!important}',
     '@media print{:where(.help-help){display:none!important}}',
@@ -208,8 +208,8 @@ export const help = element({
     const panel = context.id('panel');
     const label = plain(content, 'label');
     const title = plain(content, 'title');
-    // On the canvas it stands open, in the place it has, while something in it is edited.
-    const closed = !context.isOpen;
+    // It stands open, in the place it has, by itself and while something in it is edited.
+    const closed = !context.isOpen && context.page !== null;
     const further = plain(content, 'further');
     const way = linkOf(content, 'way');
     const attrs = way ? linkAttrs(way, context) : null;

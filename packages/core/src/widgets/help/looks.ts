@@ -4,9 +4,9 @@ export const helpLooks: Looks = {
   look: {
     'In the other corner': {
       'opener/right': 'auto',
-      'opener/left': '1rem',
+      'opener/left': '1em',
       'panel/right': 'auto',
-      'panel/left': '1rem',
+      'panel/left': '1em',
       'panel@narrow/left': '0rem',
     },
     'Sign alone': {
