@@ -65,6 +65,16 @@ export const EFFECT = rows('effect', [
     words: 'rotate tilt angle slant turn transform',
   },
   {
+    name: 'scale',
+    css: 'scale',
+    label: 'Zoom',
+    accepts: ['number'],
+    min: 0.1,
+    max: 4,
+    keywords: ['none'],
+    words: 'larger smaller grow shrink zoom transform',
+  },
+  {
     name: 'blur',
     css: 'filter',
     label: 'Blur',

@@ -102,6 +102,12 @@ const PAIRS: readonly Pair[] = [
       },
     },
   },
+  {
+    between: ['button', 'download'],
+    content: { label: 'label', link: 'link', icon: 'icon' },
+    parts: { box: 'link', icon: 'sign', label: 'name' },
+    items: {},
+  },
   { between: ['group', 'column'], content: {}, parts: { box: 'box' }, items: {} },
   {
     between: ['callout', 'notice'],

@@ -8,6 +8,7 @@ import { card } from './cards/card.ts';
 import { cards } from './cards/index.ts';
 import { column } from './column/index.ts';
 import { divider } from './divider/index.ts';
+import { download } from './download/index.ts';
 import { feature } from './feature/index.ts';
 import { fieldChoice } from './field/choice.ts';
 import { field } from './field/index.ts';
@@ -96,6 +97,7 @@ export const WIDGETS: readonly ElementType[] = [
   preformatted,
   button,
   buttonRow,
+  download,
   notice,
   form,
   field,

@@ -25,7 +25,7 @@ export const picture = element({
   about: 'One, with a caption',
   words: 'image photo figure drawing',
   parts: {
-    box: { label: 'Frame', kind: 'box' },
+    box: { label: 'Frame', kind: 'box', states: ['hover'] },
     picture: { label: 'Picture', kind: 'picture', inside: 'box' },
     caption: { label: 'Caption', kind: 'text', inside: 'box', shows: 'caption' },
   },
