@@ -2,8 +2,8 @@ import { type HtmlElement, type Id, printHtml, type Site } from '@cove/core';
 import { type ReactNode, useEffect, useLayoutEffect, useRef } from 'react';
 import { CanvasFrame } from '../canvas/CanvasFrame.tsx';
 import { StyleEngine } from '../canvas/styleEngine.ts';
-import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
+import { useRoom } from '../ui/useRoom.ts';
 
 /** Pictures are laid out in a window twice as wide as they are shown, so that they are those of a wide page. */
 const SCALE = 0.5;

@@ -1,5 +1,5 @@
+import { useRoom } from '../ui/useRoom.ts';
 import { CanvasFrame, type View } from './CanvasFrame.tsx';
-import { useRoom } from './useRoom.ts';
 
 /** A document as wide as asked for, made small enough for the room there is. */
 export function ScaledFrame({

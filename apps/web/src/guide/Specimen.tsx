@@ -2,10 +2,10 @@ import { failuresOf, familyLabel, type Site, sampleContent, settingsOf, specimen
 import { useEffect, useMemo, useRef } from 'react';
 import { CanvasFrame } from '../canvas/CanvasFrame.tsx';
 import type { ScrollTogether } from '../canvas/scrollTogether.ts';
-import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
 import { useRestedSite } from '../session/useRestedSite.ts';
 import { useLatest } from '../ui/useLatest.ts';
+import { useRoom } from '../ui/useRoom.ts';
 import { type Across, columnsFor } from './columns.ts';
 import { type Hit, type Layout, SpecimenDocument } from './specimenDocument.ts';
 import { usesOfRow } from './uses.ts';

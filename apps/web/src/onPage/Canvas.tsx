@@ -13,11 +13,11 @@ import {
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { CanvasFrame, type View } from '../canvas/CanvasFrame.tsx';
 import { PageCanvas, type Seam } from '../canvas/pageCanvas.ts';
-import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { CropMarks } from '../ui/CropMarks.tsx';
 import { useLatest } from '../ui/useLatest.ts';
+import { useRoom } from '../ui/useRoom.ts';
 import { ColumnBorders } from './ColumnBorders.tsx';
 import type { Box, PageDrop } from './dropOnPage.ts';
 import { boxOf, letDrag } from './letDrag.ts';

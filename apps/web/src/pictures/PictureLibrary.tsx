@@ -1,13 +1,13 @@
 import { type Id, picturesOf, type Site } from '@cove/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
-import { useRoom } from '../canvas/useRoom.ts';
 import { useSession } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
 import { useLatest } from '../ui/useLatest.ts';
+import { useRoom } from '../ui/useRoom.ts';
 import { PictureDetails } from './PictureDetails.tsx';
 import { type Shown, usePictureLibrary } from './usePictureLibrary.ts';
 import { PICTURE_TYPES } from './usePictureUpload.ts';

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { answer, server } from '../../api/client.ts';
 import { queryKeys } from '../../api/queryKeys.ts';
 import type { SiteSummary } from '../../api/types.ts';
-import { useRoom } from '../../canvas/useRoom.ts';
+import { useRoom } from '../../ui/useRoom.ts';
 
 /** Width in px at which a page is laid out for its picture. */
 const WIDTH = 1280;
