@@ -104,7 +104,7 @@ describe('a section', () => {
   it('is split before what is selected, and joined again with the one below', async () => {
     const { walker } = demo;
     await walker.open('pages/aboard');
-    const canvas = await walker.frame('Page');
+    await walker.frame('Page');
     const before = await sections();
     await walker.clickOnCanvas('[data-node=counted]');
     expect(await walker.page.$('::-p-aria([name="Split here"][role="button"])')).toBeNull();
@@ -113,6 +113,7 @@ describe('a section', () => {
     const after = await until(sections, all => all.length === before.length + 1, 'a section more');
     const at = before.indexOf('aboard-said');
     expect(after[at]).toBe('aboard-said');
+    const canvas = await walker.frame('Page');
     expect(
       await canvas.$eval(
         `[data-node="${after[at + 1]}"]`,
