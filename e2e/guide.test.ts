@@ -153,10 +153,10 @@ describe('swatches', () => {
     await walker.click('Swatch Lamp');
     await until(
       () => walker.text(),
-      text => /\d+ uses on 4 pages/.test(text),
+      text => /\d+ uses on 5 pages/.test(text),
       'the reach should be told',
     );
-    await walker.page.locator('::-p-text(uses on 4 pages)').click();
+    await walker.page.locator('::-p-text(uses on 5 pages)').click();
     await walker.says('Book a crossing');
     await pressEscape();
   });
@@ -497,9 +497,11 @@ describe('the rows of the specimen', () => {
     const rows = () => sheet.$$eval('.row[data-anchor]', all => all.length);
     expect(await bands()).toEqual([
       'Text',
+      'Pointing out',
+      'Pictures and icons',
+      'Taking turns',
       'Buttons',
       'Forms',
-      'Pictures and icons',
       'Navigation',
       'Structure',
     ]);
