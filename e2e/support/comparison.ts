@@ -130,7 +130,10 @@ const findParts = (page: Page): Promise<Found[]> =>
     }),
   );
 
-/** Sets the core's values inline on each element in turn; whatever changes then is a difference. */
+/**
+ * Sets the core's values inline on each element in turn; whatever changes then is a difference. Of sections, and of cells of the
+ * specimen, only the one that is looked at is laid out, so that a document costs no more than its parts.
+ */
 const compare = (
   page: Page,
   wanted: (Record<string, string> | null)[],
@@ -140,9 +143,22 @@ const compare = (
     (wanted, labels, names) => {
       const differences: { element: string; property: string; browser: string; core: string }[] = [];
       const elements = [...document.querySelectorAll<HTMLElement>('[data-part]')];
+      const chunkOf = (element: Element) =>
+        element.closest('.cell') ?? element.closest('.section-box, .header-box, .sidebar-box, .footer-box');
+      const away = new CSSStyleSheet();
+      away.replaceSync('[data-away]{display:none!important}');
+      document.adoptedStyleSheets.push(away);
+      for (const it of elements) chunkOf(it)?.toggleAttribute('data-away', true);
+      let shown: Element | null = null;
       for (const [i, element] of elements.entries()) {
         const values = wanted[i];
         if (!values) continue;
+        const chunk = chunkOf(element);
+        if (chunk !== shown) {
+          shown?.toggleAttribute('data-away', true);
+          chunk?.toggleAttribute('data-away', false);
+          shown = chunk;
+        }
         const style = getComputedStyle(element);
         const before = names.map(name => style.getPropertyValue(name));
         const kept = element.getAttribute('style');
@@ -160,6 +176,7 @@ const compare = (
         if (kept === null) element.removeAttribute('style');
         else element.setAttribute('style', kept);
       }
+      for (const it of elements) chunkOf(it)?.toggleAttribute('data-away', false);
       return differences.slice(0, 40);
     },
     wanted,
