@@ -175,7 +175,7 @@ describe('the pages of a site', () => {
     await walker.click('Features', 'radio');
     const library = await walker.frame('Sections: Features');
     const names = await library.$$eval('main > section h2', all => all.map(it => it.textContent));
-    expect(names).toContain('What we do');
+    expect(names).toContain('What you can count on');
     // The frame goes with the click, and its answer with it.
     await library
       .$eval('main > section:nth-child(2) h2', it => it instanceof HTMLElement && it.click())
@@ -185,7 +185,7 @@ describe('the pages of a site', () => {
       n => n === before + 1,
       'a section more',
     );
-    expect(await canvas.$eval('main > :last-child h2', it => it.textContent)).toBe('What we do');
+    expect(await canvas.$eval('main > :last-child h2', it => it.textContent)).toBe('What you can count on');
     await walker.click('Undo');
     await walker.kept();
   });
