@@ -324,6 +324,8 @@ export class Walker {
   async find(words: string): Promise<void> {
     await patiently(timeout => this.locator('Find a property', 'searchbox', timeout).click({ count: 3 }));
     await this.page.keyboard.type(words);
+    // The fields listed for the first letters go, and the focus with them
+    await this.page.waitForFunction(() => document.querySelector('[aria-busy="true"]') === null);
   }
 
   /** Leaves the search, so that the bench shows all it has. */

@@ -148,7 +148,7 @@ function BenchPanel({
       </Lock>
 
       <FieldOwner value={`${record} ${part} ${state} ${width}`}>
-        <div className="thin-scroll min-h-0 flex-1 overflow-auto">
+        <div aria-busy={search !== deferred} className="thin-scroll min-h-0 flex-1 overflow-auto">
           {found ? (
             <Lock unless={right}>
               <section aria-label="Found" className="px-3.5 py-2">
