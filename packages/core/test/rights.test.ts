@@ -126,6 +126,8 @@ const EXPECTED: {
       note: 'guide',
       set: 'guide',
       includes: 'guide',
+      instead: 'guide',
+      use: 'guide',
       begins: 'guide',
     },
   },

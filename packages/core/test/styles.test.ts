@@ -109,7 +109,7 @@ describe('a value set by hand', () => {
 });
 
 describe('typed CSS', () => {
-  const SOURCE = 'padding-top: 3px; padding-left: 4px; mix-blend-mode: multiply; tab-size: 2';
+  const SOURCE = 'padding-top: 3px; padding-left: 4px; background-blend-mode: multiply; tab-size: 2';
   it('makes one rule of several declarations where there is none', () => {
     const site = tiny();
     const target: StyleTarget = { type: 'default', element: 'divider' };
@@ -118,7 +118,7 @@ describe('typed CSS', () => {
     const made = after(site, edits);
     expect(Object.keys(stylesOf(made, targetId(target)))).toEqual(['box/paddingTop', 'box/paddingLeft']);
     expect(declarationsOf(made, targetId(target))).toEqual({
-      'box/mix-blend-mode': 'multiply',
+      'box/background-blend-mode': 'multiply',
       'box/tab-size': '2',
     });
   });
@@ -129,22 +129,27 @@ describe('typed CSS', () => {
       setTyped(demo, target, { part: 'label', state: 'hover', width: 'narrow' }, typed(demo, SOURCE)),
     );
     expect(declarationsOf(made, 'book')).toEqual({
-      'label:hover@narrow/mix-blend-mode': 'multiply',
+      'label:hover@narrow/background-blend-mode': 'multiply',
       'label:hover@narrow/tab-size': '2',
     });
     expect(stylesOf(made, 'book')).toHaveProperty(['label:hover@narrow/paddingTop'], px(3));
     const one = after(made, removeDeclaration(made, 'book', 'label:hover@narrow/tab-size'));
-    expect(declarationsOf(one, 'book')).toEqual({ 'label:hover@narrow/mix-blend-mode': 'multiply' });
-    const none = after(one, removeDeclaration(one, 'book', 'label:hover@narrow/mix-blend-mode'));
+    expect(declarationsOf(one, 'book')).toEqual({ 'label:hover@narrow/background-blend-mode': 'multiply' });
+    const none = after(one, removeDeclaration(one, 'book', 'label:hover@narrow/background-blend-mode'));
     expect(declarationsOf(none, 'book')).toBeUndefined();
-    expect(removeDeclaration(none, 'book', 'label/mix-blend-mode')).toEqual([]);
+    expect(removeDeclaration(none, 'book', 'label/background-blend-mode')).toEqual([]);
   });
   it('counts as a difference where it comes and goes, and where a state of it does', () => {
     const site = after(
       demo,
-      setTyped(demo, { type: 'default', element: 'button' }, rest, typed(demo, 'mix-blend-mode: multiply')),
+      setTyped(
+        demo,
+        { type: 'default', element: 'button' },
+        rest,
+        typed(demo, 'background-blend-mode: multiply'),
+      ),
     );
-    const gone = must(impactOf(site, removeDeclaration(site, 'default-button', 'box/mix-blend-mode')));
+    const gone = must(impactOf(site, removeDeclaration(site, 'default-button', 'box/background-blend-mode')));
     const buttons = [...demo.kinds.widget.values()].filter(it => it.widget === 'button');
     expect(gone.nodes).toBe(buttons.length);
     expect(gone.properties).toEqual([{ property: 'unfollowed', count: buttons.length }]);

@@ -1,6 +1,7 @@
 import {
   type Id,
   isNode,
+  namedPart,
   partNames,
   partOf,
   pictureBehind,
@@ -102,7 +103,9 @@ function BenchPanel({
   const { part, state, width } = subject;
   const bench = useBench(site, subject, resolved);
   const { node, held, asked } = bench;
-  const kind = element ? partOf(element, part)?.kind : part;
+  const kind = element ? partOf(element, part)?.kind : (namedPart(part)?.kind ?? part);
+  const made = site.kinds.preset.get(record);
+  const hasGround = element ? partNames(element).some(isGround) : made?.use === 'ground';
   const impact = useWhatChanges(site, subject, record);
   const behind = useMemo(
     () => (scope && subject.type === 'node' ? pictureBehind(site, scope) : null),
@@ -168,7 +171,13 @@ function BenchPanel({
             <>
               {subject.type === 'node' && scope && <SharedNote site={site} scope={scope} />}
               {subject.type === 'node' && isNode(node) && (
-                <ItemHead site={site} node={node} page={subject.page} askedForWords={askedForWords} />
+                <ItemHead
+                  site={site}
+                  node={node}
+                  page={subject.page}
+                  askedForWords={askedForWords}
+                  onPreset={onPreset}
+                />
               )}
               {subject.type === 'node' && isNode(node) && behind && (
                 <Lock unless="style">
@@ -181,10 +190,10 @@ function BenchPanel({
                   />
                 </Lock>
               )}
-              {scope && element && partNames(element).some(name => isGround(element, name)) && (
+              {hasGround && (
                 <Lock unless={right}>
                   <GroundRows
-                    key={scope.element.name}
+                    key={element?.name ?? record}
                     site={site}
                     scope={scope}
                     situation={{ state, width }}

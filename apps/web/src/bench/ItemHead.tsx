@@ -47,12 +47,15 @@ export function ItemHead({
   node,
   page,
   askedForWords,
+  onPreset,
 }: {
   site: Site;
   node: NodeRecord;
   page: Id;
   /** How often words were asked to be edited; the editor takes the focus each time. */
   askedForWords: number;
+  /** Opens a preset where one is. */
+  onPreset: ((preset: Id) => void) | undefined;
 }) {
   const mayStyle = useMay('style');
   const mayGuide = useMay('guide');
@@ -61,7 +64,7 @@ export function ItemHead({
   return (
     <section className="grid gap-3 border-b border-hair px-3.5 py-3">
       <Lock unless="choice">
-        <NodeChoices site={site} node={node} page={page} />
+        <NodeChoices site={site} node={node} page={page} onPreset={onPreset} />
         {node.kind === 'widget' && <ChangeTo site={site} widget={node} />}
       </Lock>
       {node.kind === 'section' && (

@@ -17,15 +17,27 @@ import { Button } from '../ui/Button.tsx';
 import { Select } from '../ui/Select.tsx';
 import { titled } from '../ui/titled.ts';
 import { ofElement, useAlsoTo } from './alsoTo.ts';
+import { UseChoices } from './UseChoices.tsx';
 
 const NodeLooks = lazy(async () => ({ default: (await import('../looks/NodeLooks.tsx')).NodeLooks }));
 
 /** What is chosen from the guide for a section or widget: its scheme and its variants. */
-export function NodeChoices({ site, node, page }: { site: Site; node: NodeRecord; page: Id }) {
+export function NodeChoices({
+  site,
+  node,
+  page,
+  onPreset,
+}: {
+  site: Site;
+  node: NodeRecord;
+  page: Id;
+  onPreset: ((preset: Id) => void) | undefined;
+}) {
   const [seen, setSeen] = useState(false);
   const commit = useCommit();
   const element = elementOfNode(node);
-  const longForm = nodeScope(site, page, node.id)?.longForm === true;
+  const scope = nodeScope(site, page, node.id);
+  const longForm = scope?.longForm === true;
   const axes = element.axes
     // Elsewhere it would do nothing; where one is worn all the same, it can be taken off.
     .filter(axis => longForm || node.variants[axis] || !element.longFormAxes?.includes(axis))
@@ -77,6 +89,7 @@ export function NodeChoices({ site, node, page }: { site: Site; node: NodeRecord
           }
         />
       ))}
+      {scope && <UseChoices site={site} node={node} scheme={scope.scheme} onPreset={onPreset} />}
       {mayChoose && (
         <Button kind="link" className="self-end justify-self-start" onClick={() => setSeen(true)}>
           Browse looks…

@@ -21,6 +21,7 @@ import { useCommit } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { ActMenu } from '../ui/ActMenu.tsx';
 import { Button } from '../ui/Button.tsx';
+import { NameForm } from '../ui/NameForm.tsx';
 import { useAlsoTo } from './alsoTo.ts';
 
 /** One of the presets worn, which can be dragged to another place among them. */
@@ -54,17 +55,19 @@ export function WornPresets({
   const mayChoose = useMay('choice');
   const mayMake = useMay('guide');
   const also = useAlsoTo();
-  const [naming, setNaming] = useState<string | null>(null);
+  const [naming, setNaming] = useState(false);
   const worn = Object.entries(node.wears)
     .map(([id, wear]) => ({ id, ...wear }))
     .sort(byOrder);
-  const others = fittingPresets(site, node).filter(preset => !worn.some(wear => wear.preset === preset.id));
+  const others = fittingPresets(site, node).filter(
+    ({ id, use }) => use === undefined && !worn.some(wear => wear.preset === id),
+  );
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const nameOf = (id: Id) => site.kinds.preset.get(id)?.name ?? id;
   const make = (name: string) => {
     const made = makePreset(site, node.id, name);
     if (!made.ok) toast.error(made.problem.message);
-    else if (commit(made.value.edits, `Make preset ${name}`)) setNaming(null);
+    else if (commit(made.value.edits, `Make preset ${name}`)) setNaming(false);
   };
   return (
     <div className="grid gap-1">
@@ -151,37 +154,17 @@ export function WornPresets({
           }}
         />
       )}
-      {!mayMake ? null : naming === null ? (
+      {!mayMake ? null : !naming ? (
         <Button
           kind="link"
           disabled={Object.keys(node.styles).length === 0}
           title={Object.keys(node.styles).length === 0 ? 'Set a value here first' : undefined}
-          onClick={() => setNaming('')}
+          onClick={() => setNaming(true)}
         >
           Create a preset from these overrides
         </Button>
       ) : (
-        <form
-          className="flex gap-1"
-          onSubmit={event => {
-            event.preventDefault();
-            if (naming.trim() !== '') make(naming.trim());
-          }}
-        >
-          <input
-            ref={element => element?.focus()}
-            aria-label="Name of the preset"
-            value={naming}
-            maxLength={80}
-            onChange={event => setNaming(event.target.value)}
-            onKeyDown={event => event.key === 'Escape' && setNaming(null)}
-            className="h-7 min-w-0 flex-1 rounded border border-hair bg-paper px-2"
-            placeholder="Its name"
-          />
-          <Button type="submit" kind="main" disabled={naming.trim() === ''}>
-            Make
-          </Button>
-        </form>
+        <NameForm label="Name of the preset" submit="Make" onName={make} onClose={() => setNaming(false)} />
       )}
     </div>
   );

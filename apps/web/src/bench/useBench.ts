@@ -5,6 +5,8 @@ import {
   getRecord,
   nameOf,
   PART_KINDS,
+  PRESET_USES,
+  type PresetUse,
   parseSlot,
   partOf,
   type Site,
@@ -39,13 +41,22 @@ export interface PartOnBench {
 
 const NO_STYLES: Styles = {};
 
-/** Parts of an element, or the kinds that a preset is for. */
-function partsOf(element: ElementType | null, part: string, styles: Styles): PartOnBench[] {
+/** Parts of an element; of a preset those of what it is made for, or all kinds. */
+function partsOf(
+  element: ElementType | null,
+  use: PresetUse | undefined,
+  part: string,
+  styles: Styles,
+): PartOnBench[] {
   const counts = new Map<string, number>();
   for (const slot of Object.keys(styles)) {
     const at = parseSlot(slot);
     if (at) counts.set(at.part, (counts.get(at.part) ?? 0) + 1);
   }
+  if (!element && use)
+    return Object.entries(PRESET_USES[use].parts)
+      .filter(([name]) => name === part || !isGround(name))
+      .map(([name, { label, kind }]) => ({ name, label, kind, inside: null, knots: counts.get(name) ?? 0 }));
   if (!element)
     return PART_KINDS.map(kind => ({
       name: kind,
@@ -55,7 +66,7 @@ function partsOf(element: ElementType | null, part: string, styles: Styles): Par
       knots: counts.get(kind) ?? 0,
     }));
   return styledParts(element)
-    .filter(name => name === part || !isGround(element, name))
+    .filter(name => name === part || !isGround(name))
     .map(name => {
       const it = partOf(element, name);
       return {
@@ -83,7 +94,8 @@ export function useBench(site: Site, subject: Subject, resolved: Resolved) {
     () => heldOnBench({ site, scope, record, part, state, width, contributions, ofOthers }),
     [site, scope, record, part, state, width, contributions, ofOthers],
   );
-  const parts = useMemo(() => partsOf(element, part, styles), [element, part, styles]);
+  const use = node?.kind === 'preset' ? node.use : undefined;
+  const parts = useMemo(() => partsOf(element, use, part, styles), [element, use, part, styles]);
   const states: readonly State[] = element
     ? ['rest', ...STATES.filter(it => statesOf(element, part).includes(it))]
     : STATES;

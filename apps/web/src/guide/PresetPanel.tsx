@@ -4,14 +4,20 @@ import {
   editOf,
   excludePreset,
   type Farewell,
+  hasUse,
   includedIn,
   includePreset,
+  insteadIn,
   nearPresets,
   ok,
+  PRESET_USES,
   type PresetRecord,
+  type PresetUse,
   presetStyles,
+  presetsOfUse,
   removePreset,
   type Site,
+  schemesInOrder,
   setNote,
   usersOf,
   WIDGETS,
@@ -26,6 +32,7 @@ import { Button } from '../ui/Button.tsx';
 import { useLocked } from '../ui/locked.ts';
 import { NameField } from '../ui/NameField.tsx';
 import { NoteField } from '../ui/NoteField.tsx';
+import { Select } from '../ui/Select.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 import { facetsOf, kindsOf } from './tray/Presets.tsx';
 
@@ -46,6 +53,38 @@ export function PresetPanel({
 const farewellOf = (answer: string): Farewell =>
   answer === 'takeOff' || answer === 'letGo' ? { type: answer } : { type: 'replace', by: answer };
 
+/** Schemes in which another one of its use holds in its place, such as one for dark surfaces. */
+function Instead({ site, record, use }: { site: Site; record: PresetRecord; use: PresetUse }) {
+  const commit = useCommit();
+  const others = presetsOfUse(site, [use]).filter(it => it.id !== record.id);
+  const schemes = schemesInOrder(site);
+  if (others.length === 0 || schemes.length < 2) return null;
+  return (
+    <details open={Object.keys(record.instead ?? {}).length > 0}>
+      <summary className="label-line cursor-pointer">In other schemes</summary>
+      <div className="grid grid-cols-2 gap-2 pt-1">
+        {schemes.map(scheme => (
+          <Select
+            key={scheme.id}
+            label={`In ${scheme.name}`}
+            value={record.instead?.[scheme.id] ?? ''}
+            options={[
+              { value: '', label: 'This one' },
+              ...others.map(({ id, name }) => ({ value: id, label: name })),
+            ]}
+            onChange={value =>
+              commit(
+                [insteadIn(record.id, scheme.id, value === '' ? null : value)],
+                `Change ${record.name} in ${scheme.name}`,
+              )
+            }
+          />
+        ))}
+      </div>
+    </details>
+  );
+}
+
 function PresetDetails({
   site,
   record,
@@ -57,9 +96,10 @@ function PresetDetails({
 }) {
   const commit = useCommit();
   const locked = useLocked();
-  const { id, name } = record;
+  const { id, name, use } = record;
   const [merging, setMerging] = useState(false);
-  const all = [...site.kinds.preset.values()].sort(byOrder);
+  // What is made for a use goes with others of that use.
+  const all = [...site.kinds.preset.values()].filter(it => it.use === use).sort(byOrder);
   const inside = includedIn(record);
   const nameOf = (it: string) => site.kinds.preset.get(it)?.name ?? it;
   const near = useMemo(() => nearPresets(site).find(it => it.a === id || it.b === id), [site, id]);
@@ -80,28 +120,33 @@ function PresetDetails({
   return (
     <div className="thin-scroll grid max-h-[46%] shrink-0 gap-2 overflow-auto border-b border-hair bg-paper px-3.5 py-3">
       <NameField
-        label="Preset"
+        label={use ? PRESET_USES[use].label : 'Preset'}
         name={name}
         onRename={value => commit([editOf(record).set('name', value)], `Rename ${name}`)}
       />
       <ReachNote id={id} />
       <p className="text-muted">
         {slots === 0
-          ? 'Sets nothing yet: choose a kind of part and a property below.'
+          ? `Sets nothing yet: choose a ${use ? 'part' : 'kind of part'} and a property below.`
           : `Sets ${filed.join(', ')}.`}
       </p>
       <NoteField
         text={record.note ?? ''}
         onCommit={note => commit(setNote(record, note), `Note on ${name}`)}
       />
-      <TypedField
-        label="Set (presets of one set exclude each other)"
-        mono={false}
-        text={record.set ?? ''}
-        className="[&_input]:border-hair"
-        parse={text => ({ ok: true, value: text.trim().slice(0, 40) })}
-        onCommit={value => commit([editOf(record).put('set', value === '' ? null : value)], `Change ${name}`)}
-      />
+      {use && <Instead site={site} record={record} use={use} />}
+      {!use && (
+        <TypedField
+          label="Set (presets of one set exclude each other)"
+          mono={false}
+          text={record.set ?? ''}
+          className="[&_input]:border-hair"
+          parse={text => ({ ok: true, value: text.trim().slice(0, 40) })}
+          onCommit={value =>
+            commit([editOf(record).put('set', value === '' ? null : value)], `Change ${name}`)
+          }
+        />
+      )}
       <div>
         <p className="label-line">Presets within it</p>
         <ul>
@@ -139,7 +184,7 @@ function PresetDetails({
           />
         )}
       </div>
-      {!locked && (
+      {!locked && use !== 'ground' && (
         <div>
           <p className="label-line">New widgets that begin with it</p>
           <p className="flex flex-wrap gap-x-2">
@@ -158,7 +203,7 @@ function PresetDetails({
           <ActMenu
             label="Add a kind of widget"
             className="w-full"
-            options={WIDGETS.filter(it => !begins.includes(it.name)).map(it => ({
+            options={WIDGETS.filter(it => !begins.includes(it.name) && (!use || hasUse(it, use))).map(it => ({
               value: it.name,
               label: it.label,
             }))}

@@ -58,6 +58,7 @@ export function Specimen({
     textStyle,
     variantRule,
     drawing,
+    preset,
   } = site.kinds;
   const latest = useLatest(site);
   const rested = useRestedSite();
@@ -101,6 +102,7 @@ export function Specimen({
     textStyle,
     variantRule,
     drawing,
+    preset,
     across,
     scheme,
     filter,

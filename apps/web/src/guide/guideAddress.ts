@@ -3,6 +3,7 @@ import {
   type Id,
   isPresetKind,
   maybeElement,
+  namedPart,
   partOf,
   placeKey,
   placeNamed,
@@ -13,6 +14,7 @@ import {
   WIDTHS,
   type Width,
 } from '@cove/core';
+import { firstPartOf } from '../bench/firstPartOf.ts';
 import type { ElementSubject, Situation, Subject } from '../bench/subject.ts';
 
 /** What of the guide can be open on the bench. */
@@ -84,6 +86,11 @@ export function subjectIn(params: URLSearchParams, site: Site, scheme: Id): Guid
   return {
     type: 'preset',
     preset,
-    ...situationIn(params, 'box', isPresetKind, () => STATES),
+    ...situationIn(
+      params,
+      firstPartOf(site, preset),
+      part => isPresetKind(part) || namedPart(part) !== undefined,
+      () => STATES,
+    ),
   };
 }

@@ -3,7 +3,9 @@ import {
   type Foundation,
   firstPart,
   type Id,
+  PRESET_USES,
   partOf,
+  presetNamesOf,
   type SchemeRecord,
   type Site,
   type SpecimenRow,
@@ -23,7 +25,7 @@ import type { Panel } from './tray/Tray.tsx';
 function rowOf(rows: readonly SpecimenRow[], { element, variants }: ElementSubject): string {
   let best = { row: element, alike: 0 };
   for (const row of rows) {
-    if (row.element.name !== element) continue;
+    if (row.element.name !== element || row.preset !== null) continue;
     const alike = Object.values(row.variants).filter(id => variants.includes(id)).length;
     if (alike > best.alike) best = { row: row.id, alike };
   }
@@ -73,10 +75,13 @@ export function useGuideStation(site: Site) {
   const rows = useMemo(() => specimenRows(site), [site]);
   const subject = useMemo(() => subjectIn(params, site, scheme), [params, site, scheme]);
   const beside = useMemo(() => besideIn(params, site, subject), [params, site, subject]);
-  const cell = useMemo(
-    () => (subject?.type === 'element' ? cellOf(rows, across, subject) : null),
-    [subject, rows, across],
-  );
+  const cell = useMemo(() => {
+    if (subject?.type === 'element') return cellOf(rows, across, subject);
+    const row = subject?.type === 'preset' ? `preset.${subject.preset}` : null;
+    if (row === null || !rows.some(it => it.id === row)) return null;
+    const { width = 'wide', state = 'rest' } = subject ?? {};
+    return { row, column: { schemes: scheme, widths: width, states: state }[across] };
+  }, [subject, rows, across, scheme]);
 
   const open = (next: Subject) => {
     if (next.type !== 'node') setParams(subjectAddress(next), AT_ONCE);
@@ -87,6 +92,19 @@ export function useGuideStation(site: Site) {
     const row = rows.find(it => it.id === rowId);
     const column = columnsFor(site, across, scheme).find(it => it.id === columnId);
     if (!row || !column) return;
+    const { use } = site.kinds.preset.get(row.preset ?? '') ?? {};
+    if (row.preset !== null && use) {
+      const known = PRESET_USES[use].parts;
+      const name = presetNamesOf(row.element, part).find(it => Object.hasOwn(known, it));
+      open({
+        type: 'preset',
+        preset: row.preset,
+        part: name ?? Object.keys(known)[0] ?? part,
+        state: column.state,
+        width: column.width,
+      });
+      return;
+    }
     const again =
       subject?.type === 'element' &&
       cell?.row === rowId &&

@@ -1,7 +1,8 @@
-import { elementOfNode, type Site, type SpecimenRow } from '@cove/core';
+import { elementOfNode, type Site, type SpecimenRow, wearersOf } from '@cove/core';
 
 /** How many things on pages a row of the specimen stands for. */
 export function usesOfRow(site: Site, row: SpecimenRow): number {
+  if (row.preset !== null) return wearersOf(site, row.preset).length;
   const wanted = Object.entries(row.variants);
   const [axis] = row.element.axes;
   let count = 0;

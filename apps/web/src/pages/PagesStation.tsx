@@ -5,10 +5,7 @@ import {
   type Id,
   isNode,
   nameOf,
-  PART_KINDS,
   type PropertyRow,
-  parseSlot,
-  presetStyles,
   type Site,
   settingsOf,
   viewportOf,
@@ -17,6 +14,7 @@ import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { useAdding } from '../adding/useAdding.ts';
 import { Bench } from '../bench/Bench.tsx';
+import { firstPartOf } from '../bench/firstPartOf.ts';
 import type { Subject } from '../bench/subject.ts';
 import { Term } from '../glossary/Term.tsx';
 import { useSelection } from '../onPage/useSelection.ts';
@@ -34,12 +32,6 @@ const SectionLibrary = lazy(async () => ({
 const Preview = lazy(async () => ({ default: (await import('../adding/Preview.tsx')).Preview }));
 
 const PresetPanel = lazy(async () => ({ default: (await import('../guide/PresetPanel.tsx')).PresetPanel }));
-
-/** The outermost kind of part that a preset says something of. */
-const firstKindOf = (site: Site, preset: Id): string => {
-  const said = new Set(Object.keys(presetStyles(site, preset).styles).map(slot => parseSlot(slot)?.part));
-  return PART_KINDS.find(it => said.has(it)) ?? 'box';
-};
 
 /** The pages: their list and outline at the left, the page in the middle, the bench at the right. */
 export function PagesStation() {
@@ -190,7 +182,7 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
                       else if (picked && next.part !== picked.part) selection.openPart(next.part);
                     }}
                     onPreset={id =>
-                      picked && setOpenPreset({ preset: id, of: picked.node, part: firstKindOf(site, id) })
+                      picked && setOpenPreset({ preset: id, of: picked.node, part: firstPartOf(site, id) })
                     }
                     path={path}
                     onBox={it => setBox(it ?? null)}

@@ -1,4 +1,4 @@
-import type { PropertyName } from '../properties/index.ts';
+import { namedPart, type PropertyName } from '../properties/index.ts';
 import type { Site, TextStyleRecord } from '../site/index.ts';
 import {
   parseSlot,
@@ -77,6 +77,9 @@ export function expand(site: Site, styles: Styles): readonly Setting[] {
     });
   }
   const list = [...settings.values()];
+  // What a preset says of a part by its own name stands over what it says of all of its kind.
+  if (list.some(it => namedPart(it.part)))
+    list.sort((a, b) => Number(namedPart(a.part) !== undefined) - Number(namedPart(b.part) !== undefined));
   cache.set(styles, { styles: used, settings: list });
   return list;
 }

@@ -1,4 +1,5 @@
 export { expand, type Setting } from './expand.ts';
+export { isSpokenOf, layersBehind, layersInOrder, UNMOVED } from './layers.ts';
 export {
   compareRanks,
   type OriginName,
@@ -24,7 +25,7 @@ export {
   type Scope,
   specimenScope,
 } from './scope.ts';
-export { presetClass, type Source, sourcesOf, speaksOf } from './sources.ts';
+export { presetClass, presetIn, type Source, sourcesOf, speaksOf } from './sources.ts';
 export { outside, type Spot } from './spot.ts';
 export {
   type Asked,

@@ -2,7 +2,7 @@ import type { PropertyName } from '../properties/index.ts';
 import type { Id, Site } from '../site/index.ts';
 import type { Slot, State, Width } from '../slots/index.ts';
 import type { Value } from '../values/index.ts';
-import { partOf } from '../widgets/index.ts';
+import { presetNamesOf } from '../widgets/index.ts';
 import { expand } from './expand.ts';
 import { compareRanks, type OriginName, type Rank, stateHolds, widthHolds } from './rank.ts';
 import { partScope, type Scope } from './scope.ts';
@@ -24,11 +24,11 @@ export type Contributions = ReadonlyMap<PropertyName, readonly Contribution[]>;
 
 /** All that is said about a part, in every state and width, by property, lowest rank first. */
 export function contributionsTo(site: Site, scope: Scope, part: string): Contributions {
-  const { kind } = partOf(scope.element, part) ?? {};
+  const names = presetNamesOf(scope.element, part);
   const found = new Map<PropertyName, Contribution[]>();
   for (const { origin, record, rank, on, byKind, styles, from } of sourcesOf(site, partScope(scope, part))) {
     for (const setting of expand(site, styles)) {
-      if (setting.part !== (byKind ? kind : part)) continue;
+      if (byKind ? !names.includes(setting.part) : setting.part !== part) continue;
       const { state, width, property, value, slot, textStyle } = setting;
       const entry = {
         origin,

@@ -33,6 +33,7 @@ export interface Scope {
   wearer: Id;
   rebinds: Rebinds;
   variants: Readonly<Record<string, Id>>;
+  wears: NodeRecord['wears'];
   /** What holds it, and the part it stands in. */
   parent: { scope: Scope; part: string } | null;
 }
@@ -74,6 +75,7 @@ export function pageScope(site: Site, page: PageRecord): Scope {
     wearer: page.scheme ? page.id : settings.id,
     rebinds: page.rebind,
     variants: {},
+    wears: {},
     parent: null,
   };
 }
@@ -82,7 +84,13 @@ export function pageScope(site: Site, page: PageRecord): Scope {
 export function childScope(outer: Scope, node: NodeRecord): Scope {
   const element = elementOfNode(node);
   const part = outer.element.holds ?? 'box';
-  const own = { element, node, variants: node.variants, parent: { scope: outer, part } };
+  const own = {
+    element,
+    node,
+    variants: node.variants,
+    wears: node.wears,
+    parent: { scope: outer, part },
+  };
   if (node.kind === 'widget')
     return { ...outer, ...own, longForm: outer.longForm || outer.element.longForm === true };
   return {
@@ -119,6 +127,7 @@ export function partScope(scope: Scope, part: string): Scope {
       element,
       node: null,
       variants: {},
+      wears: {},
       parent: { scope, part: scope.element.holds ?? 'box' },
     };
     known.set(element, item);
@@ -186,7 +195,7 @@ export function placedScope(
   if (!around) return specimenScope(element, scheme, variants, place);
   if (element === around.element) return { ...around, variants };
   const parent = { scope: around, part: around.element.holds ?? 'box' };
-  return { ...around, node: null, element, variants, parent };
+  return { ...around, node: null, element, variants, wears: {}, parent };
 }
 
 /**
@@ -211,6 +220,7 @@ export function specimenScope(
     scheme: place?.type === 'scheme' ? place.scheme : scheme,
     wearer: scheme,
     rebinds: NO_REBINDS,
+    wears: {},
   } as const;
   const page: Scope = { ...bare, element: elementNamed('page'), variants: {}, parent: null };
   if (element.name === 'page') return page;

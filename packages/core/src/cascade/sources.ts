@@ -60,6 +60,14 @@ const declared = ({ declarations }: { declarations?: Readonly<Record<string, str
 export const presetClass = (item: boolean, preset: Id, position: number): string =>
   `p-${preset}-${item ? 'i' : ''}${position}`;
 
+/** The preset that holds where one is worn in a scheme: itself, or what stands in for it there; null where it is gone. */
+export function presetIn({ kinds: { preset } }: Pick<Site, 'kinds'>, worn: Id, scheme: Id): Id | null {
+  const { instead = {} } = preset.get(worn) ?? {};
+  const other = Object.hasOwn(instead, scheme) ? instead[scheme] : undefined;
+  const id = other ?? worn;
+  return preset.has(id) ? id : null;
+}
+
 /** Whether a source says anything of a part, or of a kind of part. */
 export function speaksOf(site: Site, { styles, declarations }: Source, name: string): boolean {
   if (expand(site, styles).some(setting => setting.part === name)) return true;
@@ -142,37 +150,35 @@ function saidOf(site: Site, scope: Scope): Source[] {
         });
     }
   }
-  const { node } = scope;
-  if (node) {
-    const worn = Object.entries(node.wears)
-      .map(([id, wear]) => ({ id, ...wear }))
-      .sort(byOrder);
-    for (const [position, { preset: id, on }] of worn.entries()) {
-      const preset = site.kinds.preset.get(id);
-      if (!preset) continue;
-      const { styles, from } = presetStyles(site, id);
-      found.push({
-        origin: 'preset',
-        record: id,
-        rank: ranks.preset(position),
-        styles,
-        from,
-        byKind: true,
-        className: presetClass(item, id, position),
-        on,
-      });
-    }
-    if (Object.keys(node.styles).length > 0 || node.declarations)
-      found.push({
-        origin: 'own',
-        record: node.id,
-        rank: ranks.own,
-        styles: node.styles,
-        ...declared(node),
-        byKind: false,
-        className: `o-${node.id}`,
-        on: true,
-      });
+  const { node, wears } = scope;
+  const worn = Object.entries(wears)
+    .map(([id, wear]) => ({ id, ...wear }))
+    .sort(byOrder);
+  for (const [position, { preset, on }] of worn.entries()) {
+    const id = presetIn(site, preset, scope.scheme);
+    if (id === null) continue;
+    const { styles, from } = presetStyles(site, id);
+    found.push({
+      origin: 'preset',
+      record: id,
+      rank: ranks.preset(position),
+      styles,
+      from,
+      byKind: true,
+      className: presetClass(item, id, position),
+      on,
+    });
   }
+  if (node && (Object.keys(node.styles).length > 0 || node.declarations))
+    found.push({
+      origin: 'own',
+      record: node.id,
+      rank: ranks.own,
+      styles: node.styles,
+      ...declared(node),
+      byKind: false,
+      className: `o-${node.id}`,
+      on: true,
+    });
   return found;
 }

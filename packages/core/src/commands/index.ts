@@ -23,6 +23,7 @@ export * from './pages/versions.ts';
 export * from './styles/carry.ts';
 export * from './styles/columns.ts';
 export * from './styles/hide.ts';
+export * from './styles/layers.ts';
 export * from './styles/motion.ts';
 export * from './styles/resetOverrides.ts';
 export * from './styles/styles.ts';

@@ -6,6 +6,7 @@ export {
   type PresetStyles,
   presetStyles,
   presetsAround,
+  presetsOfUse,
   presetsWithin,
 } from './presetStyles.ts';
 export {

@@ -1,5 +1,6 @@
-import { inTextStyle, propertyOf } from '../properties/index.ts';
+import { inTextStyle, type PresetUse, propertyOf } from '../properties/index.ts';
 import { includedIn } from '../site/includedIn.ts';
+import { byOrder } from '../site/order.ts';
 import type { Id, PresetRecord } from '../site/records.ts';
 import type { Site } from '../site/site.ts';
 import { parseSlot, printSlot, type Slot, type Styles } from '../slots/index.ts';
@@ -96,3 +97,7 @@ export function presetStyles(site: Pick<Site, 'kinds'>, id: Id): PresetStyles {
   cache.set(record, { within, made });
   return made;
 }
+
+/** Presets that are made for one of some uses, in the order of the guide. */
+export const presetsOfUse = ({ kinds }: Pick<Site, 'kinds'>, uses: readonly PresetUse[]): PresetRecord[] =>
+  [...kinds.preset.values()].filter(it => it.use !== undefined && uses.includes(it.use)).sort(byOrder);

@@ -73,6 +73,7 @@ const KIND_WORDS: Record<PartKind, string> = {
   icon: 'icons',
   picture: 'pictures',
   ground: 'layers behind a section',
+  mark: 'mounts and marks of pictures',
   edge: 'edges of a section',
 };
 

@@ -1,6 +1,7 @@
 import {
   type Contributions,
   contributionsTo,
+  layersBehind,
   outside,
   roleValue,
   type Scope,
@@ -13,7 +14,7 @@ import type { Site } from '../site/index.ts';
 import type { Width } from '../slots/index.ts';
 import { literalOf } from '../tokens/index.ts';
 import { type Length, lengthInPx, type Value } from '../values/index.ts';
-import { partNames, partOf } from '../widgets/index.ts';
+import { partOf } from '../widgets/index.ts';
 import { roleColor, siteContrast } from './contrast.ts';
 import { isLargeText, wantedFor } from './overPicture.ts';
 
@@ -141,9 +142,8 @@ export class Paints {
     let ground = own;
     // Layers behind a section lie over its own fill and below all that it holds.
     if (!spot || spot.scope !== scope)
-      for (const layer of partNames(scope.element))
-        if (partOf(scope.element, layer)?.kind === 'ground')
-          ground = this.covered(scope, layer, ground, veil);
+      for (const layer of [...layersBehind(this.site, scope)].reverse())
+        ground = this.covered(scope, layer, ground, veil);
     return {
       text: color?.type === 'color' ? color.value : around.text,
       ground,

@@ -1,4 +1,4 @@
-import { contributionsTo, type Scope, winner } from '../cascade/index.ts';
+import { contributionsTo, layersBehind, type Scope, winner } from '../cascade/index.ts';
 import type { Id, Site } from '../site/index.ts';
 import type { Width } from '../slots/index.ts';
 import type { Value } from '../values/index.ts';
@@ -26,9 +26,8 @@ export function pictureBehind(site: Site, scope: Scope): PictureBehind | null {
   for (let at: Scope | null = scope; at; at = at.parent?.scope ?? null) {
     const { node, element } = at;
     if (!node) continue;
-    for (const part of [...partNames(element)].reverse()) {
-      const kind = partOf(element, part)?.kind;
-      if (kind !== 'box' && kind !== 'ground') continue;
+    const boxes = partNames(element).filter(part => partOf(element, part)?.kind === 'box');
+    for (const part of [...layersBehind(site, at), ...boxes.reverse()]) {
       const behind: PictureBehind = { node: node.id, part, scope: at };
       if (WIDTHS_DOWN.some(width => pictureAt(site, behind, width))) return behind;
     }

@@ -54,7 +54,6 @@ export const ALLOWED_DECLARATIONS: ReadonlySet<string> = new Set([
   'math-depth',
   'math-shift',
   'math-style',
-  'mix-blend-mode',
   'object-view-box',
   'overflow-clip-margin',
   'overflow-wrap',

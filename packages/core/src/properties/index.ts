@@ -132,3 +132,12 @@ export function printDeclaration(row: PropertyRow, value: Value, context: CssCon
   const text = printCss(value, context);
   return row.print && text !== 'none' ? row.print(text) : text;
 }
+export {
+  EDGES,
+  isPresetUse,
+  LAYERS,
+  namedPart,
+  PRESET_USE_NAMES,
+  PRESET_USES,
+  type PresetUse,
+} from './namedParts.ts';

@@ -12,8 +12,8 @@ export type ScaleUse =
   | 'corner';
 /** Kinds of part that presets are made for. */
 export const PART_KINDS = ['box', 'heading', 'text', 'label', 'icon', 'picture'] as const;
-/** What lies behind a section, and the shape of its borders, belongs to that place: no preset reaches it. */
-export type PartKind = (typeof PART_KINDS)[number] | 'ground' | 'edge';
+/** What lies behind a section, the shape of its borders, and marks beside a picture: presets know them by name (`namedParts.ts`). */
+export type PartKind = (typeof PART_KINDS)[number] | 'ground' | 'edge' | 'mark';
 export const isPresetKind = (kind: string): kind is (typeof PART_KINDS)[number] =>
   PART_KINDS.some(it => it === kind);
 

@@ -1,10 +1,9 @@
 import { childScope, type Scope } from '../cascade/index.ts';
 import { presetsAround } from '../guide/index.ts';
 import { type Filled, Paints, type TextContrast } from '../measure/paints.ts';
-import type { PartKind } from '../properties/index.ts';
 import { getRecord, type Id, isNode, type NodeRecord, nodesUnder, type Site } from '../site/index.ts';
 import type { Width } from '../slots/index.ts';
-import { partNames, partOf } from '../widgets/index.ts';
+import { partNames, presetNamesOf } from '../widgets/index.ts';
 import { standingsOf } from './standing.ts';
 import { structureOf } from './structure.ts';
 
@@ -88,7 +87,7 @@ const wearsOneOf = ({ wears }: NodeRecord, presets: ReadonlySet<Id>): boolean =>
   Object.values(wears).some(({ preset, on }) => on && presets.has(preset));
 
 /** Texts that stand on parts of a kind of all that wears a preset, or one that holds it; the worst first. */
-export function textsOnPreset(site: Site, preset: Id, kind: PartKind, width: Width): TextOnFill[] {
+export function textsOnPreset(site: Site, preset: Id, kind: string, width: Width): TextOnFill[] {
   const worn = new Set(presetsAround(site, preset));
   const seen = new Set<Id>();
   const found = new Map<string, TextOnFill>();
@@ -97,7 +96,7 @@ export function textsOnPreset(site: Site, preset: Id, kind: PartKind, width: Wid
     if (!node || seen.has(node.id) || !wearsOneOf(node, worn)) continue;
     seen.add(node.id);
     for (const part of partNames(scope.element))
-      if (partOf(scope.element, part)?.kind === kind)
+      if (presetNamesOf(scope.element, part).includes(kind))
         for (const text of textsOnFill(site, { scope, part }, width))
           found.set(`${text.node} ${text.part}`, text);
   }

@@ -26,6 +26,7 @@ import {
   isItem,
   type MadeItem,
   partOf,
+  presetNamesOf,
   pseudosOf,
   type VElement,
   type VNode,
@@ -40,14 +41,13 @@ import { CannotRender } from './unrenderable.ts';
 export function classesOf(site: Site, scope: Scope, carrier: string): string[] {
   const sources = sourcesOf(site, scope).filter(it => it.on);
   return [carrier, ...pseudosOf(scope.element, carrier)].flatMap(part => {
-    const { kind, pseudo } = partOf(scope.element, part) ?? {};
+    const { pseudo } = partOf(scope.element, part) ?? {};
     // A part's element is known by its class; its pseudo-elements need theirs only where something is said of them.
     const classes = new Set(pseudo === undefined ? [partClass(scope.element.name, part)] : []);
     for (const source of sources) {
       if (pseudo === undefined && source.className === scope.element.name) continue;
-      const name = source.byKind ? kind : part;
-      if (name !== undefined && speaksOf(site, source, name))
-        classes.add(partClass(source.className, name, pseudo));
+      for (const name of source.byKind ? presetNamesOf(scope.element, part) : [part])
+        if (speaksOf(site, source, name)) classes.add(partClass(source.className, name, pseudo));
     }
     return [...classes];
   });
@@ -219,7 +219,7 @@ function renderMade(
 ): HtmlElement[] {
   const element = elementNamed(item);
   const parent = { scope: outer, part: outer.element.holds ?? 'box' };
-  const scope: Scope = { ...outer, element, node: null, variants: {}, parent };
+  const scope: Scope = { ...outer, element, node: null, variants: {}, wears: {}, parent };
   const root = element.markup?.(
     content,
     markupContext(site, scope, options, { holdsAny: holds.length > 0, holder, index: () => 0 }),
@@ -282,7 +282,7 @@ function sampleChildren(
     if (where?.(content) === false) return [];
     const parent = { scope, part };
     const { variants = {} } = held;
-    const inner: Scope = { ...scope, element: child, node: null, variants, parent, longForm };
+    const inner: Scope = { ...scope, element: child, node: null, variants, wears: {}, parent, longForm };
     const shown = {
       ...options,
       marks: options.marks && isItem(child),

@@ -1,4 +1,4 @@
-import { type Scope, sourcesOf, speaksOf } from '../cascade/index.ts';
+import { isSpokenOf, type Scope } from '../cascade/index.ts';
 import type { Content } from '../content/index.ts';
 import { type PhraseName, phraseIn } from '../phrases/index.ts';
 import { type AssetRecord, type Id, isFileType, nodesUnder, type Site, settingsOf } from '../site/index.ts';
@@ -98,10 +98,7 @@ export function markupContext(
     },
     drawing: name => drawnSvg(site, name),
     assetUrl: options.assetUrl,
-    speaks: part =>
-      sourcesOf(site, scope).some(
-        source => source.on && source.origin !== 'program' && !source.byKind && speaksOf(site, source, part),
-      ),
+    speaks: part => isSpokenOf(site, scope, part),
     phrase: name => phraseOf(site, name),
     siteName: settingsOf(site).name,
     awayInNewTab: settingsOf(site).awayInNewTab === true,

@@ -16,6 +16,7 @@ import {
   type Part,
   partNames,
   partOf,
+  presetNamesOf,
   statesOf,
 } from '../widgets/index.ts';
 import { chainsBetween } from './chains.ts';
@@ -40,6 +41,8 @@ export interface Target {
 
 /** One rule before it is printed: where it ranks, what it matches, what it says. */
 export interface Rule extends Rank {
+  /** Of a hover: it shows where there is no pointer too, while what has it is the last thing touched. */
+  byTouch?: boolean;
   targets: readonly Target[];
   /** CSS property and text; references print as `var()`. */
   declarations: readonly (readonly [css: string, text: string])[];
@@ -122,7 +125,7 @@ function bearersOf(kind: string, state: State, items: boolean): readonly Bearer[
     const distinct = new Map<string, Bearer & { own: string[] }>();
     for (const type of ELEMENTS)
       for (const name of partNames(type)) {
-        if (partOf(type, name)?.kind !== kind || (items && !isItem(type))) continue;
+        if (!presetNamesOf(type, name).includes(kind) || (items && !isItem(type))) continue;
         if (state !== 'rest' && !statesOf(type, name).includes(state)) continue;
         const { className: _, own: __, ...shape } = targetOf(type, name, '', state);
         const shapeKey = Object.values(shape).join(' ');
@@ -146,6 +149,27 @@ const targetsOf = (
     ? [targetOf(element, part, className, state)]
     : bearersOf(part, state, items).map(it => ({ ...it, className: partClass(className, part, it.pseudo) }));
 
+const touched = new Map<string, boolean>();
+/** Whether a part shows by touch what it shows under a pointer; of a kind, whether all such parts do. */
+function respondsToTouch({ element }: RuleSource, part: string): boolean {
+  const does = (type: ElementType, name: string) =>
+    partOf(type, hostOf(type, name, 'hover'))?.byTouch === true;
+  if (element) return does(element, part);
+  let all = touched.get(part);
+  if (all === undefined) {
+    all = ELEMENTS.every(type =>
+      partNames(type).every(
+        name =>
+          !presetNamesOf(type, name).includes(part) ||
+          !statesOf(type, name).includes('hover') ||
+          does(type, name),
+      ),
+    );
+    touched.set(part, all);
+  }
+  return all;
+}
+
 type Growing = Rule & { declarations: (readonly [string, string])[] };
 
 const counting = new Map<string, readonly string[]>();
@@ -155,7 +179,7 @@ function partsThatCount(kind: string): readonly string[] {
   if (!found) {
     found = ELEMENTS.flatMap(type =>
       Object.entries(type.parts).flatMap(([name, part]) =>
-        part.counts && part.kind === kind ? [`${type.name}-${name}`] : [],
+        part.counts && presetNamesOf(type, name).includes(kind) ? [`${type.name}-${name}`] : [],
       ),
     );
     counting.set(kind, found);
@@ -172,7 +196,15 @@ export function rulesOf(site: Site, source: RuleSource, context: CssContext): Ru
     if (known) return known;
     const targets = targetsOf(source, part, state);
     if (targets.length === 0) return null;
-    const rule: Growing = { state, width, rank: source.rank, targets, declarations: [] };
+    const byTouch = state === 'hover' && respondsToTouch(source, part);
+    const rule: Growing = {
+      state,
+      width,
+      rank: source.rank,
+      targets,
+      declarations: [],
+      ...(byTouch && { byTouch }),
+    };
     rules.set(key, rule);
     return rule;
   };
@@ -269,13 +301,14 @@ export function selectorOf(
 }
 
 /** The conditions around a rule, outermost first: its layer, its width, and a pointer for hover. */
-export function conditionsOf(site: Site, rule: Rank, mode: PrintMode): string[] {
+export function conditionsOf(site: Site, rule: Rank & Pick<Rule, 'byTouch'>, mode: PrintMode): string[] {
   const { mediumTo, narrowTo } = settingsOf(site);
   const conditions = [`@layer ${layerOf(rule)}`];
   if (mode === 'sheet') return conditions;
   if (rule.width !== 'wide')
     conditions.push(`@media (width<=${rule.width === 'medium' ? mediumTo : narrowTo}px)`);
-  if (rule.state === 'hover' && mode === 'published') conditions.push('@media (hover:hover)');
+  if (rule.state === 'hover' && mode === 'published' && !rule.byTouch)
+    conditions.push('@media (hover:hover)');
   return conditions;
 }
 

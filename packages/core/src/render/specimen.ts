@@ -1,6 +1,7 @@
-import { specimenScope } from '../cascade/index.ts';
+import { type Scope, specimenScope } from '../cascade/index.ts';
 import type { Content } from '../content/index.ts';
-import { variantsOf } from '../guide/index.ts';
+import { presetsOfUse, variantsOf } from '../guide/index.ts';
+import { PRESET_USE_NAMES, PRESET_USES } from '../properties/index.ts';
 import type { Id, Site } from '../site/index.ts';
 import type { State, Width } from '../slots/index.ts';
 import {
@@ -23,6 +24,8 @@ export interface SpecimenRow {
   label: string;
   element: ElementType;
   variants: Readonly<Record<string, Id>>;
+  /** The preset that it is shown in; null for none. */
+  preset: Id | null;
 }
 
 /** What stands at the head of a column; what it does not say is the site's own. */
@@ -37,6 +40,13 @@ export interface SpecimenColumn {
 /** Axes that show wherever the element stands. */
 const axesShown = ({ axes, longFormAxes = [] }: ElementType): string[] =>
   axes.filter(axis => !longFormAxes.includes(axis));
+
+/** Presets that are made for a use, each worn by what shows it best. */
+const presetRows = (site: Site, element: ElementType): SpecimenRow[] =>
+  presetsOfUse(
+    site,
+    PRESET_USE_NAMES.filter(use => PRESET_USES[use].shownOn === element.name),
+  ).map(({ id, name }) => ({ id: `preset.${id}`, label: name, element, variants: {}, preset: id }));
 
 /**
  * Everything that has a look of its own: each element bare, then each variant of its first axis. What holds others is large,
@@ -54,15 +64,20 @@ export function specimenRows(site: Site): SpecimenRow[] {
         label: variant.name,
         element,
         variants: { [axis]: variant.id },
+        preset: null,
       })),
     );
-    return [{ id: element.name, label: element.label, element, variants: {} }, ...rows];
+    return [
+      { id: element.name, label: element.label, element, variants: {}, preset: null },
+      ...rows,
+      ...presetRows(site, element),
+    ];
   });
 }
 
 /** One of each variant of the further axes, beginning with none: what stands side by side in a cell. */
 export function samplesIn(site: Site, row: SpecimenRow): Readonly<Record<string, Id>>[] {
-  if (row.element.holds !== null) return [row.variants];
+  if (row.element.holds !== null || row.preset !== null) return [row.variants];
   return axesShown(row.element)
     .slice(1)
     .reduce<Readonly<Record<string, Id>>[]>(
@@ -116,10 +131,13 @@ export function renderAlone(
   variants: SpecimenRow['variants'],
   content: Readonly<Record<string, Content>>,
   options: MarkupOptions,
+  preset: Id | null = null,
 ): HtmlElement | null {
   const [holder] = element.onlyIn ?? [];
-  if (holder === undefined)
-    return renderSample(site, specimenScope(element, scheme, variants), content, options);
+  if (holder === undefined) {
+    const wears: Scope['wears'] = preset === null ? {} : { [preset]: { preset, order: 'V', on: true } };
+    return renderSample(site, { ...specimenScope(element, scheme, variants), wears }, content, options);
+  }
   const around = elementNamed(holder);
   const held = { widget: element.name, variants, content };
   const said = { ...around.sample, ...element.holderSample };
@@ -168,7 +186,7 @@ export function renderCell(
   });
   const samples = samplesIn(site, row).flatMap((variants, i) => {
     const shown = { ...options, sample: { id: `${row.id}-${column.id}-${i}` } };
-    const sample = renderAlone(site, row.element, column.scheme, variants, content, shown);
+    const sample = renderAlone(site, row.element, column.scheme, variants, content, shown, row.preset);
     if (!sample) return [];
     const forced = column.state === 'rest' ? sample : force(sample);
     return [{ ...forced, attrs: { ...forced.attrs, 'data-variants': Object.values(variants).join(' ') } }];

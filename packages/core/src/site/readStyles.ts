@@ -1,4 +1,11 @@
-import { accepts, inTextStyle, isPresetKind, PART_KINDS, propertyOf } from '../properties/index.ts';
+import {
+  accepts,
+  inTextStyle,
+  isPresetKind,
+  namedPart,
+  PART_KINDS,
+  propertyOf,
+} from '../properties/index.ts';
 import { declarationProblem } from '../properties/unfollowed.ts';
 import { parseSlot, type SlotParts, type Styles } from '../slots/index.ts';
 import { isId, readValue, type Value } from '../values/index.ts';
@@ -38,7 +45,9 @@ export const onElement = (element: ElementType) => (slot: Pick<SlotParts, 'part'
     : `one of the states rest, ${states.join(', ')}`;
 };
 export const onKinds = (slot: SlotParts) =>
-  isPresetKind(slot.part) ? null : `one of ${PART_KINDS.join(', ')}`;
+  isPresetKind(slot.part) || namedPart(slot.part)
+    ? null
+    : `one of ${PART_KINDS.join(', ')}, or a part of a ground or of a treatment`;
 export const onTextStyle = (slot: SlotParts) =>
   slot.part === '' &&
   slot.state === 'rest' &&

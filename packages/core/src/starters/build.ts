@@ -12,6 +12,7 @@ import {
   keyBetween,
   type PageRecord,
   type Place,
+  type PresetRecord,
   placedId,
   putRecord,
   type SchemeRecord,
@@ -163,13 +164,19 @@ export class SiteBuilder {
     this.records.push({ id: placedId(record), ...record, styles: this.styles(typed) });
   }
 
-  preset(id: string, name: string, typed: Typed): void {
+  preset(
+    id: string,
+    name: string,
+    typed: Typed,
+    more: Partial<Pick<PresetRecord, 'use' | 'instead'>> = {},
+  ): void {
     this.records.push({
       id,
       kind: 'preset',
       name,
       order: this.next('preset').order,
       styles: this.styles(typed),
+      ...more,
     });
   }
 

@@ -74,7 +74,6 @@ export {
   type VElement,
   type VNode,
 } from './kit/markup.ts';
-export { EDGES, LAYERS } from './section/index.ts';
 
 /** What can be placed on a page. */
 export const WIDGETS: readonly ElementType[] = [
@@ -185,6 +184,20 @@ export const ownerOf = (element: ElementType, name: string): ElementType =>
 export function partOf(element: ElementType, name: string): Part | undefined {
   const { parts } = ownerOf(element, name);
   return Object.hasOwn(parts, name) ? parts[name] : undefined;
+}
+
+const NO_NAMES: readonly string[] = [];
+const presetNames = new WeakMap<Part, readonly string[]>();
+/** The names under which presets speak of a part: its kind, and what it is in a ground or in a treatment. */
+export function presetNamesOf(element: ElementType, name: string): readonly string[] {
+  const part = partOf(element, name);
+  if (!part) return NO_NAMES;
+  let names = presetNames.get(part);
+  if (!names) {
+    names = part.as === undefined || part.as === part.kind ? [part.kind] : [part.kind, part.as];
+    presetNames.set(part, names);
+  }
+  return names;
 }
 
 /** The part whose pointer and focus decide the state of a part, or whose being open or chosen does. */

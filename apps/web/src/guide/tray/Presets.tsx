@@ -50,7 +50,7 @@ export function Presets({ site, onOpen }: { site: Site; onOpen(id: Id): void }) 
   const reach = useReachOfAll();
   const [filed, setFiled] = useState('');
   const [making, setMaking] = useState(false);
-  const all = [...site.kinds.preset.values()].sort(byOrder);
+  const all = [...site.kinds.preset.values()].filter(it => it.use === undefined).sort(byOrder);
   const unused = useMemo(() => new Set(unusedPresets(site)), [site]);
   const alike = useMemo(() => nearPresets(site), [site]);
   const labels = (it: PresetRecord): string[] => [...facetsOf(site, it.id), ...kindsOf(site, it.id)];

@@ -3,6 +3,7 @@ import {
   type Foundation,
   groupBy,
   type Id,
+  presetsOfUse,
   type Site,
   settingsOf,
   type TokenType,
@@ -25,6 +26,7 @@ import { SideMargin } from './SideMargin.tsx';
 import { type Drawing, Sizes } from './Sizes.tsx';
 import { Swatches } from './Swatches.tsx';
 import { TextStyles } from './TextStyles.tsx';
+import { UsedPresets } from './UsedPresets.tsx';
 import { Voices } from './Voices.tsx';
 
 /** What opens in place of the bench, as the address names it. */
@@ -89,7 +91,8 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
           </Button>
         </p>
         <Swatches site={site} open={open} onOpen={onOpen} />
-        <Chapter title="Grounds">
+        <Chapter title="Grounds" note={String(presetsOfUse(site, ['ground']).length)}>
+          <UsedPresets site={site} use="ground" onOpen={preset => onPanel({ preset })} />
           <Gradients site={site} tokens={ofType('gradient')} open={open} onOpen={onOpen} />
           <Button kind="link" className="mb-1 h-5! text-small" onClick={() => onPanel({ ground: '' })}>
             The site’s ground…
@@ -117,7 +120,14 @@ export function Tray({ site, open, onOpen, onPanel }: Props) {
         <Chapter title="Schemes" foundation="Schemes" note={String(site.kinds.scheme.size)}>
           <Schemes site={site} onOpen={scheme => onPanel({ scheme })} />
         </Chapter>
-        <Chapter title="Presets" foundation="Presets" note={String(site.kinds.preset.size)}>
+        <Chapter title="Treatments" note={String(presetsOfUse(site, ['treatment']).length)}>
+          <UsedPresets site={site} use="treatment" onOpen={preset => onPanel({ preset })} />
+        </Chapter>
+        <Chapter
+          title="Presets"
+          foundation="Presets"
+          note={String([...site.kinds.preset.values()].filter(it => it.use === undefined).length)}
+        >
           <Presets site={site} onOpen={preset => onPanel({ preset })} />
         </Chapter>
         <Notes site={site} />

@@ -1,5 +1,6 @@
 import { presetStyles, presetsWithin } from '../../guide/index.ts';
 import { namesTaken, uniqueName } from '../../lists/index.ts';
+import { PRESET_USES, type PresetUse } from '../../properties/index.ts';
 import { usersOf } from '../../reach/mentions.ts';
 import { fail, ok, type Problem, type Result } from '../../result/index.ts';
 import { includedIn } from '../../site/includedIn.ts';
@@ -26,7 +27,15 @@ import {
 } from '../../site/index.ts';
 import { parseSlot, printSlot, type Slot } from '../../slots/index.ts';
 import type { Value } from '../../values/index.ts';
-import { elementNamed, partNames, partOf, statesOf } from '../../widgets/index.ts';
+import {
+  type ElementType,
+  elementNamed,
+  partNames,
+  partOf,
+  presetNamesOf,
+  statesOf,
+  styledParts,
+} from '../../widgets/index.ts';
 import { keyAtEnd, placeBehind } from '../order/order.ts';
 import { stylesByKind } from './promote.ts';
 
@@ -41,8 +50,12 @@ const tooMany = (node: Id): Problem => ({
   record: node,
 });
 
-/** An empty preset, last in the list. */
-export function addPreset(site: Site, name: string): { edits: Edit[]; id: Id } {
+/** A preset, last in the list; an empty one where nothing is said. */
+export function addPreset(
+  site: Site,
+  name: string,
+  said: Partial<Pick<PresetRecord, 'use' | 'styles'>> = {},
+): { edits: Edit[]; id: Id } {
   const id = newId('p');
   const record: PresetRecord = {
     id,
@@ -50,6 +63,7 @@ export function addPreset(site: Site, name: string): { edits: Edit[]; id: Id } {
     name: uniqueName(name, namesTaken(site.kinds.preset.values())),
     order: keyAtEnd(site.kinds.preset.values()),
     styles: {},
+    ...said,
   };
   return { id, edits: [putRecord(record)] };
 }
@@ -122,6 +136,79 @@ export function makePreset(site: Site, nodeId: Id, name: string): Result<{ edits
   });
 }
 
+/** Slots of a thing that belong to a use, and what a preset made for it says of them. */
+export function stylesOfUse(
+  node: NodeRecord,
+  use: PresetUse,
+): { slots: Slot[]; styles: Record<Slot, Value> } {
+  const element = elementOfNode(node);
+  const { parts: known } = PRESET_USES[use];
+  const slots: Slot[] = [];
+  const styles: Record<Slot, Value> = {};
+  for (const [slot, value] of Object.entries(node.styles)) {
+    const parts = parseSlot(slot);
+    const names = parts ? presetNamesOf(element, parts.part) : [];
+    const name = names.find(it => Object.hasOwn(known, it));
+    if (!parts || name === undefined) continue;
+    slots.push(slot);
+    styles[printSlot({ ...parts, part: name })] ??= value;
+  }
+  return { slots, styles };
+}
+
+/** A ground or a treatment from what a thing sets itself; the thing wears it from then on, and nothing else looks otherwise. */
+export function keepForUse(
+  site: Site,
+  nodeId: Id,
+  use: PresetUse,
+  name: string,
+): Result<{ edits: Edit[]; preset: Id }> {
+  const node = getRecord(site, nodeId);
+  if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: nodeId });
+  const { slots, styles } = stylesOfUse(node, use);
+  if (slots.length === 0)
+    return fail({
+      code: 'nothing-set',
+      message: `Nothing of a ${PRESET_USES[use].label.toLowerCase()} is set here yet.`,
+      record: nodeId,
+    });
+  const worn = presetWornFor(site, node, use);
+  const base = worn && presetStyles(site, worn.preset).styles;
+  const made = addPreset(site, name, { use, styles: { ...base, ...styles } });
+  if (!worn && Object.keys(node.wears).length >= MAX_PRESETS_WORN) return fail(tooMany(nodeId));
+  const wear: Wear = worn
+    ? { preset: made.id, order: worn.order, on: true }
+    : { preset: made.id, order: keyAtEnd(Object.values(node.wears)), on: true };
+  return ok({
+    preset: made.id,
+    edits: [
+      ...made.edits,
+      editOf(node).setIn('wears', worn?.id ?? newId('w'), wear),
+      ...slots.map((slot): Edit => editOf(node).unsetIn('styles', slot)),
+    ],
+  });
+}
+
+/** The ground or treatment that a thing wears; null for none. */
+export function presetWornFor(site: Site, node: NodeRecord, use: PresetUse): (Wear & { id: Id }) | null {
+  return wornBy(node.wears).find(it => site.kinds.preset.get(it.preset)?.use === use) ?? null;
+}
+
+/** Whether a thing has the parts that a use is about. */
+export const hasUse = (element: ElementType, use: PresetUse): boolean =>
+  use === 'ground'
+    ? partNames(element).some(part => partOf(element, part)?.as === 'fill')
+    : styledParts(element).some(part => partOf(element, part)?.kind === 'picture');
+
+/** Has a thing wear another ground or treatment in the place of the one that it wears; none where null. */
+export function wearForUse(site: Site, nodeId: Id, use: PresetUse, preset: Id | null): Result<Edit[]> {
+  const node = getRecord(site, nodeId);
+  if (!isNode(node)) return fail({ code: 'gone', message: 'That is no longer there.', record: nodeId });
+  if (preset !== null) return wearPreset(site, nodeId, preset);
+  const worn = presetWornFor(site, node, use);
+  return ok(worn ? takeOff(nodeId, worn.id) : []);
+}
+
 /** A preset from what a rule of the guide sets: a default, or a variant. The rule stays as it is. */
 export function presetOfRule(site: Site, rule: Id, name: string): Result<{ edits: Edit[]; id: Id }> {
   const record = getRecord(site, rule);
@@ -134,13 +221,7 @@ export function presetOfRule(site: Site, rule: Id, name: string): Result<{ edits
       message: 'Nothing is set here that a preset could hold.',
       record: rule,
     });
-  const { id, edits } = addPreset(site, name);
-  return ok({
-    id,
-    edits: edits.map(edit =>
-      edit.op === 'put' && edit.record.kind === 'preset' ? putRecord({ ...edit.record, styles }) : edit,
-    ),
-  });
+  return ok(addPreset(site, name, { styles }));
 }
 
 export function wearPreset(site: Site, nodeId: Id, preset: Id): Result<Edit[]> {
@@ -149,21 +230,22 @@ export function wearPreset(site: Site, nodeId: Id, preset: Id): Result<Edit[]> {
   const worn = Object.values(node.wears);
   if (worn.some(wear => wear.preset === preset))
     return fail({ code: 'worn', message: 'It wears that preset already.', record: nodeId });
-  const full = worn.length >= MAX_PRESETS_WORN;
-  if (full) return fail(tooMany(nodeId));
   const value: Wear = { preset, order: keyAtEnd(worn), on: true };
-  const set = site.kinds.preset.get(preset)?.set;
+  const { set, use } = site.kinds.preset.get(preset) ?? {};
   // Of presets that exclude each other, the one put on takes off the others.
-  const off = Object.entries(node.wears).flatMap(([id, wear]) =>
-    set !== undefined && site.kinds.preset.get(wear.preset)?.set === set ? takeOff(nodeId, id) : [],
-  );
+  const off = Object.entries(node.wears).flatMap(([id, wear]) => {
+    const other = site.kinds.preset.get(wear.preset);
+    const excludes = (set !== undefined && other?.set === set) || (use !== undefined && other?.use === use);
+    return excludes ? takeOff(nodeId, id) : [];
+  });
+  if (worn.length - off.length >= MAX_PRESETS_WORN) return fail(tooMany(nodeId));
   return ok([...off, editOf(node).setIn('wears', newId('w'), value)]);
 }
 
 /** Presets that would reach some part of a thing, in the order of the guide: those of a kind of part that it has. */
 export function fittingPresets(site: Site, node: NodeRecord): PresetRecord[] {
   const element = elementOfNode(node);
-  const kinds = new Set<string>(partNames(element).map(part => partOf(element, part)?.kind ?? ''));
+  const kinds = new Set(partNames(element).flatMap(part => presetNamesOf(element, part)));
   return [...site.kinds.preset.values()].sort(byOrder).filter(({ id }) => {
     const parts = Object.keys(presetStyles(site, id).styles).map(slot => parseSlot(slot)?.part ?? '');
     // One that says nothing yet fits everywhere.
@@ -218,7 +300,7 @@ export function letGo(site: Site, nodeId: Id, wearId: Id): Edit[] {
     const parts = parseSlot(slot);
     if (!parts || hidden(slot)) continue;
     for (const part of partNames(element)) {
-      if (partOf(element, part)?.kind !== parts.part) continue;
+      if (!presetNamesOf(element, part).includes(parts.part)) continue;
       if (parts.state !== 'rest' && !statesOf(element, part).includes(parts.state)) continue;
       styles[printSlot({ ...parts, part })] = value;
     }
@@ -259,8 +341,20 @@ export function removePreset(site: Site, preset: Id, farewell: Farewell = { type
       ? [editOf(it).setIn('includes', key, { ...included, preset: by })]
       : out;
   });
-  return [...nodes, ...holders, removeRecord(preset)];
+  const replaced = [...site.kinds.preset.values()].flatMap((it): Edit[] =>
+    Object.entries(it.instead ?? {}).flatMap(([scheme, to]): Edit[] => {
+      if (to !== preset || it.id === preset) return [];
+      return [insteadIn(it.id, scheme, by === it.id ? null : by)];
+    }),
+  );
+  return [...nodes, ...holders, ...replaced, removeRecord(preset)];
 }
+
+/** Says which preset holds in a scheme in the place of one; with null it holds there itself. */
+export const insteadIn = (preset: Id, scheme: Id, by: Id | null): Edit =>
+  by === null
+    ? editAt<'preset'>(preset).unsetIn('instead', scheme)
+    : editAt<'preset'>(preset).setIn('instead', scheme, by);
 
 /** Presets that nothing wears and no other holds. */
 export const unusedPresets = (site: Site): Id[] =>

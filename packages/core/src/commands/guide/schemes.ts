@@ -258,6 +258,7 @@ export function removeScheme(site: Site, id: Id, replacement: Id): Result<Edit[]
   const edits = mentionsOf(site, id).flatMap(({ from, path }): Edit[] => {
     if (path === 'scheme') return [editAt<'section' | 'page'>(from).set('scheme', replacement)];
     if (path === 'defaultScheme') return [editAt<'settings'>(from).set('defaultScheme', replacement)];
+    if (path.startsWith('instead.')) return [editAt<'preset'>(from).unsetIn('instead', id)];
     if (path === 'counterpart') return [editAt<'scheme'>(from).unset('counterpart')];
     rules.add(from);
     return [];

@@ -1,3 +1,4 @@
+import { PRESET_USE_NAMES, type PresetUse } from '../../properties/index.ts';
 import type { Styles } from '../../slots/index.ts';
 import { isId } from '../../values/index.ts';
 import { isWidget } from '../../widgets/index.ts';
@@ -23,11 +24,15 @@ export interface PresetRecord extends Noted {
   kind: 'preset';
   name: string;
   order: string;
-  /** The part of a slot is a kind of part: box, heading, text, label, icon, picture. */
+  /** The part of a slot is a kind of part: box, heading, text, label, icon, picture; or one that `use` knows by name. */
   styles: Styles;
   /** Presets of one set exclude each other: wearing one takes off the others. */
   set?: string;
+  /** What it is made for; a thing wears one of a use at most. */
+  use?: PresetUse;
   includes?: Readonly<Record<Id, Included>>;
+  /** By scheme, the preset that holds in its place there. */
+  instead?: Readonly<Record<Id, Id>>;
   /** Names of elements whose new widgets begin with it. */
   begins?: Readonly<Record<string, true>>;
 }
@@ -39,6 +44,12 @@ const includes = (fields: Fields) =>
     const included = { preset: inner.id('preset'), order: inner.order('order') };
     inner.finish();
     return included;
+  });
+
+const instead = (fields: Fields) =>
+  fields.maybeMap('instead', (key, it, path): Id => {
+    if (!isId(key) || typeof it !== 'string' || !isId(it)) throw new BadField(path, it, 'a scheme: a preset');
+    return it;
   });
 
 const begins = (fields: Fields) =>
@@ -58,13 +69,22 @@ export const preset: RecordKind<PresetRecord, InGuide<PresetRecord>> = {
     styles: styles(f, onKinds),
     ...note(f),
     ...f.maybe('set', (it, name) => it.text(name, 40)),
+    ...f.maybe('use', (it, name) => it.oneOf(name, PRESET_USE_NAMES)),
     ...includes(f),
+    ...instead(f),
     ...begins(f),
   }),
   references: record => [
     ...inStyles(record.styles),
     ...Object.entries(record.includes ?? {}).map(
       ([id, { preset: to }]) => ({ path: `includes.${id}`, to, kinds: ['preset'] }) as const,
+    ),
+    ...Object.entries(record.instead ?? {}).flatMap(
+      ([scheme, to]) =>
+        [
+          { path: `instead.${scheme}`, to: scheme, kinds: ['scheme'] },
+          { path: `instead.${scheme}`, to, kinds: ['preset'] },
+        ] as const,
     ),
   ],
   rightToPut: () => 'guide',
@@ -73,7 +93,9 @@ export const preset: RecordKind<PresetRecord, InGuide<PresetRecord>> = {
     order: 'guide',
     styles: 'guide',
     set: 'guide',
+    use: 'guide',
     includes: 'guide',
+    instead: 'guide',
     begins: 'guide',
     note: 'guide',
   },
@@ -92,15 +114,23 @@ export const preset: RecordKind<PresetRecord, InGuide<PresetRecord>> = {
           Object.entries(record.includes).map(([key, it]) => [key, { ...it, preset: rename(it.preset) }]),
         ),
       }),
+      ...(record.instead && {
+        instead: Object.fromEntries(
+          Object.entries(record.instead).map(([scheme, it]) => [rename(scheme), rename(it)]),
+        ),
+      }),
     }),
   },
   name: record => record.name,
   location: record => ({ station: 'guide', open: { preset: record.id } }),
   effects(was, is) {
-    if (was && is && onlyDiffer(was, is, ['name', 'order', 'set', 'begins', 'note'])) return NOTHING;
+    if (was && is && onlyDiffer(was, is, ['name', 'order', 'set', 'use', 'begins', 'note'])) return NOTHING;
     // What is new or gone is worn by nothing; whatever takes it on or off is drawn for that.
     const isSame =
-      !was || !is || (stableText(was.includes) === stableText(is.includes) && sameParts(was, is));
+      !was ||
+      !is ||
+      (stableText([was.includes, was.instead]) === stableText([is.includes, is.instead]) &&
+        sameParts(was, is));
     return { rules: 'holders', markup: isSame ? 'none' : 'all' };
   },
 };

@@ -86,11 +86,17 @@ export function aboard(b: SiteBuilder): void {
     b.widget(`boarding-${id}-text`, `boarding-${id}`, 'text', { text: richText(text) });
   }
 
-  b.section('aboard-tea', 'aboard', 'Tea', { scheme: 'heather-moor' });
-  b.widget('tea', 'aboard-tea', 'pictureText', {
-    asset: pictureId('Early boat'),
-    alt: 'A ferry under a low sun, seen from the quay',
-  });
+  b.section('aboard-tea', 'aboard', 'Tea', { scheme: 'heather-moor', wears: ['open-water'] });
+  b.widget(
+    'tea',
+    'aboard-tea',
+    'pictureText',
+    {
+      asset: pictureId('Early boat'),
+      alt: 'A ferry under a low sun, seen from the quay',
+    },
+    { wears: ['print'] },
+  );
   b.widget(
     'tea-title',
     'tea',
@@ -104,7 +110,7 @@ export function aboard(b: SiteBuilder): void {
     ),
   });
 
-  b.section('aboard-said', 'aboard', 'What people say');
+  b.section('aboard-said', 'aboard', 'What people say', { wears: ['fair-weather'] });
   b.widget('counted', 'aboard-said', 'figures', {});
   for (const [id, value, words] of [
     ['islands', '4', 'islands'],
@@ -133,12 +139,13 @@ export function aboard(b: SiteBuilder): void {
 
   b.section('aboard-pictures', 'aboard', 'Pictures', { scheme: 'fog-bank' });
   titled('aboard-pictures', 'Along the way');
-  b.widget('pictures', 'aboard-pictures', 'gallery', {
-    large: 'yes',
-    before: null,
-    after: null,
-    close: null,
-  });
+  b.widget(
+    'pictures',
+    'aboard-pictures',
+    'gallery',
+    { large: 'yes', before: null, after: null, close: null },
+    { wears: ['rope-corner'] },
+  );
   for (const [id, picture, caption] of [
     ['hesk', 'Hesk', 'Hesk at noon'],
     ['little', 'Little Hesk', 'Little Hesk, at low tide'],

@@ -21,7 +21,7 @@ export const pointingOut = {
   about: 'One point and a link',
   words: 'card teaser service benefit product box',
   parts: {
-    box: { label: 'Card', kind: 'box', states: ['hover'] },
+    box: { label: 'Card', kind: 'box', states: ['hover'], byTouch: true },
     picture: { label: 'Picture', kind: 'picture', inside: 'box' },
     icon: { label: 'Icon', kind: 'icon', inside: 'box' },
     words: { label: 'Words', kind: 'box', inside: 'box' },

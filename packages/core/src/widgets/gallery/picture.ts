@@ -1,6 +1,7 @@
 import { BARE_CONTROL, flatFigure, focusRing } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { h } from '../kit/markup.ts';
+import { treated, treatedBase, treatedParts, treatedProgram } from '../kit/treated.ts';
 import { image } from '../picture/index.ts';
 
 /** One of several pictures, which opens large where its gallery has that. */
@@ -16,17 +17,27 @@ export const galleryPicture = element({
       inside: 'place',
       host: 'frame',
       states: ['hover', 'focus', 'pressed'],
+      byTouch: true,
       within: ['opener'],
     },
     opener: { label: 'Link to the large view', kind: 'box', inside: 'frame', host: 'frame' },
     picture: { label: 'Picture', kind: 'picture', inside: 'opener', host: 'frame' },
-    caption: { label: 'Caption', kind: 'text', inside: 'frame', host: 'frame', shows: 'caption' },
+    ...treatedParts('opener', 'frame'),
+    caption: {
+      label: 'Caption',
+      kind: 'text',
+      as: 'caption',
+      inside: 'frame',
+      host: 'frame',
+      shows: 'caption',
+    },
   },
   axes: ['look'],
   holds: null,
   onlyIn: ['gallery'],
-  base: { 'a.opener': BARE_CONTROL },
+  base: { 'a.opener': BARE_CONTROL, ...treatedBase },
   program: programStyles({
+    ...treatedProgram,
     'place/display': 'block',
     ...flatFigure('frame'),
     'frame/display': 'flex',
@@ -54,7 +65,7 @@ export const galleryPicture = element({
   sample: { asset: null, alt: 'A picture', caption: 'A caption' },
   begins: { asset: null, alt: '', caption: '' },
   markup: (content, context) => {
-    const shown = image(content.asset, plain(content, 'alt'), context);
+    const shown = treated(image(content.asset, plain(content, 'alt'), context), context);
     const asset = typeof content.asset === 'string' ? context.asset(content.asset) : null;
     const opens = context.item?.holder.large !== 'no' && asset !== null;
     return h(

@@ -9,6 +9,8 @@ import type { MarkupContext, VElement } from './markup.ts';
 export interface Part {
   label: string;
   kind: PartKind;
+  /** The name by which presets made for a use know it, besides its kind. */
+  as?: string;
   /** The part whose states it follows; its own where left out and `states` are given, else the first part's. */
   host?: string;
   /** States it can be in besides rest. */
@@ -29,6 +31,8 @@ export interface Part {
   placed?: true;
   /** Of those that stand beside each other, only the first has it. */
   onFirst?: true;
+  /** What it shows under a pointer it shows by touch too, until something else is touched; no control has that. */
+  byTouch?: true;
   /** Some property of it counts with its gap, which it carries as a custom property too. */
   counts?: true;
   /** The content field whose words it shows, so that they can be edited where they stand. */

@@ -25,7 +25,14 @@ export const pageList = element({
   words: 'subpages index articles related children',
   parts: {
     list: { label: 'List', kind: 'box' },
-    entry: { label: 'Page', kind: 'box', inside: 'list', host: 'entry', states: ['hover', 'selected'] },
+    entry: {
+      label: 'Page',
+      kind: 'box',
+      inside: 'list',
+      host: 'entry',
+      states: ['hover', 'selected'],
+      byTouch: true,
+    },
     picture: { label: 'Picture', kind: 'picture', inside: 'entry', host: 'entry' },
     icon: { label: 'Icon', kind: 'icon', inside: 'entry', host: 'entry' },
     title: { label: 'Title', kind: 'heading', inside: 'entry', host: 'entry' },

@@ -1,6 +1,7 @@
 import { flatFigure } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { h, type MarkupContext, type VNode } from '../kit/markup.ts';
+import { treated, treatedBase, treatedParts, treatedProgram } from '../kit/treated.ts';
 import { pictureLooks } from './looks.ts';
 
 /** An `img` with its dimensions; a plain drawn ground where no picture is chosen, so that the layout holds. */
@@ -25,15 +26,18 @@ export const picture = element({
   about: 'One, with a caption',
   words: 'image photo figure drawing',
   parts: {
-    box: { label: 'Frame', kind: 'box', states: ['hover'] },
+    box: { label: 'Frame', kind: 'box', states: ['hover'], byTouch: true },
     picture: { label: 'Picture', kind: 'picture', inside: 'box' },
-    caption: { label: 'Caption', kind: 'text', inside: 'box', shows: 'caption' },
+    ...treatedParts('box'),
+    caption: { label: 'Caption', kind: 'text', as: 'caption', inside: 'box', shows: 'caption' },
   },
   axes: ['frame', 'position'],
   looks: pictureLooks,
   longFormAxes: ['position'],
   holds: null,
+  base: treatedBase,
   program: programStyles({
+    ...treatedProgram,
     ...flatFigure('box'),
     'picture/display': 'block',
     'picture/overflowX': 'clip',
@@ -58,7 +62,7 @@ export const picture = element({
     h(
       'figure',
       { part: 'box' },
-      image(content.asset, plain(content, 'alt'), context),
+      treated(image(content.asset, plain(content, 'alt'), context), context),
       plain(content, 'caption') !== '' && h('figcaption', { part: 'caption' }, plain(content, 'caption')),
     ),
   summary: content => plain(content, 'caption') || plain(content, 'alt'),

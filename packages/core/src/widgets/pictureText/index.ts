@@ -2,6 +2,7 @@ import { richText } from '../../content/index.ts';
 import { flatFigure } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
+import { treated, treatedBase, treatedParts, treatedProgram } from '../kit/treated.ts';
 import { image } from '../picture/index.ts';
 import { pictureTextLooks } from './looks.ts';
 
@@ -16,6 +17,7 @@ export const pictureText = element({
     pair: { label: 'Picture and text', kind: 'box' },
     frame: { label: 'Frame', kind: 'box', inside: 'pair' },
     picture: { label: 'Picture', kind: 'picture', inside: 'frame' },
+    ...treatedParts('frame'),
     words: { label: 'Words', kind: 'box', inside: 'pair' },
   },
   axes: ['look'],
@@ -26,7 +28,9 @@ export const pictureText = element({
     { widget: 'heading', content: { text: 'What it shows' } },
     { widget: 'text', content: { text: richText('What belongs to it, in a sentence or two.') } },
   ],
+  base: treatedBase,
   program: programStyles({
+    ...treatedProgram,
     'pair/display': 'grid',
     'pair/gridColumns': 12,
     'pair/columnGap': '2rem',
@@ -59,7 +63,7 @@ export const pictureText = element({
     h(
       'div',
       { part: 'pair' },
-      h('figure', { part: 'frame' }, image(content.asset, plain(content, 'alt'), context)),
+      h('figure', { part: 'frame' }, treated(image(content.asset, plain(content, 'alt'), context), context)),
       h('div', { part: 'words' }, CHILDREN),
     ),
   summary: content => plain(content, 'alt'),

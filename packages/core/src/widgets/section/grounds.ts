@@ -1,22 +1,13 @@
+import { EDGES, LAYERS, PRESET_USES } from '../../properties/index.ts';
 import type { Part } from '../kit/element.ts';
 import { h, type MarkupContext, type VElement } from '../kit/markup.ts';
 
-/** What can lie behind a section's content, over its own fill and below each other, the last uppermost. */
-export const LAYERS = ['firstLayer', 'secondLayer', 'thirdLayer'] as const;
-/** Strips at the borders, in which the neighbour's ground shows in a shape. */
-export const EDGES = { topEdge: 'above', bottomEdge: 'below' } as const;
-
-const NTH = ['First', 'Second', 'Third'] as const;
-
 export const groundParts: Readonly<Record<string, Part>> = {
   ...Object.fromEntries(
-    LAYERS.map((name, i) => [
-      name,
-      { label: `${NTH[i]} layer`, kind: 'ground', inside: 'box', placed: true } satisfies Part,
-    ]),
+    Object.entries(PRESET_USES.ground.parts)
+      .filter(([, { kind }]) => kind !== 'box')
+      .map(([name, it]) => [name, { ...it, as: name, inside: 'box', placed: true } satisfies Part]),
   ),
-  topEdge: { label: 'Top edge', kind: 'edge', inside: 'box', placed: true },
-  bottomEdge: { label: 'Bottom edge', kind: 'edge', inside: 'box', placed: true },
 };
 
 const place = (part: string, sides: readonly string[]) =>
@@ -27,12 +18,15 @@ export const groundProgram: Readonly<Record<string, string>> = {
     {},
     ...LAYERS.map(part => ({
       ...place(part, ['top', 'right', 'bottom', 'left']),
+      [`${part}/inFront`]: '-1',
       [`${part}/backgroundSize`]: 'cover',
       [`${part}/backgroundPositionX`]: 'center',
       [`${part}/backgroundPositionY`]: 'center',
       [`${part}/backgroundRepeat`]: 'no-repeat',
     })),
   ),
+  'topEdge/inFront': '-1',
+  'bottomEdge/inFront': '-1',
   ...place('topEdge', ['top', 'right', 'left']),
   ...place('bottomEdge', ['right', 'bottom', 'left']),
   'topEdge/height': '3rem',
@@ -49,7 +43,7 @@ export const groundProgram: Readonly<Record<string, string>> = {
 };
 
 /** Sections contain their layout and paint, so places count from their box and what lies behind stays within it. Behind what the section holds, and out of the pointer's way. */
-const BEHIND = 'position:absolute;z-index:-1;pointer-events:none';
+const BEHIND = 'position:absolute;pointer-events:none';
 export const groundBase: Readonly<Record<string, string>> = {
   ...Object.fromEntries(LAYERS.map(part => [part, BEHIND])),
   topEdge: BEHIND,

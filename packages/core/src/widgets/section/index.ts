@@ -4,15 +4,13 @@ import { CHILDREN, h } from '../kit/markup.ts';
 import { groundBase, groundMarkup, groundParts, groundProgram } from './grounds.ts';
 import { headerLooks, sectionLooks } from './looks.ts';
 
-export { EDGES, LAYERS } from './grounds.ts';
-
 const make = (name: string, label: string, tag: string, padding: string): ElementType =>
   element({
     name,
     label,
     family: 'structure',
     parts: {
-      box: { label: 'Section', kind: 'box' },
+      box: { label: 'Section', kind: 'box', as: 'fill' },
       inner: { label: 'Column', kind: 'box', inside: 'box' },
       ...groundParts,
     },

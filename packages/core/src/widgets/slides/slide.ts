@@ -11,6 +11,7 @@ import { element, plain, programStyles } from '../kit/element.ts';
 import { linkOf } from '../kit/link.ts';
 import { round } from '../kit/looks.ts';
 import { h, linkAttrs } from '../kit/markup.ts';
+import { treated, treatedBase, treatedParts, treatedProgram } from '../kit/treated.ts';
 import { image } from '../picture/index.ts';
 
 const LEVELS = [2, 3, 4, 5, 6] as const;
@@ -24,9 +25,10 @@ export const slide = element({
     slide: { label: 'Slide', kind: 'box', states: ['alternate'] },
     frame: { label: 'Frame', kind: 'box', inside: 'slide' },
     picture: { label: 'Picture', kind: 'picture', inside: 'frame' },
+    ...treatedParts('frame'),
     words: { label: 'Words', kind: 'box', inside: 'frame' },
     title: { label: 'Title', kind: 'heading', inside: 'words', shows: 'title' },
-    caption: { label: 'Caption', kind: 'text', inside: 'words', shows: 'caption' },
+    caption: { label: 'Caption', kind: 'text', as: 'caption', inside: 'words', shows: 'caption' },
     link: {
       label: 'Link',
       kind: 'label',
@@ -48,8 +50,9 @@ export const slide = element({
   holds: null,
   onlyIn: ['slides'],
   css: [':where(.slide-slide){scroll-snap-align:start;min-inline-size:0}'],
-  base: { 'a.dot': BARE_CONTROL },
+  base: { 'a.dot': BARE_CONTROL, ...treatedBase },
   program: programStyles({
+    ...treatedProgram,
     'slide/display': 'block',
     ...flatFigure('frame'),
     'frame/display': 'flex',
@@ -149,7 +152,7 @@ export const slide = element({
       h(
         'div',
         { part: 'frame' },
-        image(content.asset, plain(content, 'alt'), context),
+        treated(image(content.asset, plain(content, 'alt'), context), context),
         (title !== '' || caption !== '' || leads) &&
           h(
             'div',
