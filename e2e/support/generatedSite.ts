@@ -4,10 +4,11 @@ import {
   type ElementType,
   isItem,
   PART_KINDS,
+  PRESET_USES,
   PROPERTIES,
   type PropertyRow,
   partNames,
-  partOf,
+  presetNamesOf,
   printSlot,
   type Site,
   STATES,
@@ -188,20 +189,28 @@ export function generatedSite(seed: number): Site {
         if (random.int(4) === 0) b.variantRule(`${element.name}-${axis}-1`, place, styles());
     }
   }
-  const presets = ['pa', 'pb', 'pc', 'pd'];
-  for (const id of presets)
+  /** States that some part has which presets know by a name. */
+  const statesNamed = (name: string) =>
+    STATES.filter(state =>
+      ELEMENTS.some(element =>
+        partNames(element).some(
+          part => presetNamesOf(element, part).includes(name) && statesOf(element, part).includes(state),
+        ),
+      ),
+    );
+  const presets = ['pa', 'pb', 'pc', 'pd', 'ground', 'treatment'];
+  for (const id of presets.slice(0, 4)) b.preset(id, id, randomStyles(random, 7, PART_KINDS, statesNamed));
+  // Of a treatment that speaks of both, what it says of a part by its own name wins.
+  for (const [id, use, count] of [
+    ['ground', 'ground', 12],
+    ['treatment', 'treatment', 8],
+    ['other-treatment', 'treatment', 8],
+  ] as const)
     b.preset(
       id,
       id,
-      randomStyles(random, 7, PART_KINDS, kind =>
-        STATES.filter(state =>
-          ELEMENTS.some(element =>
-            partNames(element).some(
-              part => partOf(element, part)?.kind === kind && statesOf(element, part).includes(state),
-            ),
-          ),
-        ),
-      ),
+      randomStyles(random, count, ['box', ...Object.keys(PRESET_USES[use].parts)], statesNamed),
+      { use, ...(id === 'treatment' && { instead: { full: 'other-treatment' } }) },
     );
 
   const rebind = () =>

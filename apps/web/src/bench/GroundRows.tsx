@@ -176,7 +176,7 @@ export function GroundRows({
               );
             })}
           </ul>
-          {!locked && free !== null && fresh === null && (
+          {!locked && free !== null && shown.length === layers.length && (
             <Button kind="link" onClick={() => setFresh(free)}>
               <Plus size={13} />
               Add a layer

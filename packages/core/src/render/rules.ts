@@ -37,6 +37,8 @@ export interface Target {
   pseudo: Part['pseudo'] | null;
   /** Only where it is the first in what holds it. */
   onFirst: boolean;
+  /** What it shows under a pointer it shows by touch too. */
+  byTouch: boolean;
 }
 
 /** One rule before it is printed: where it ranks, what it matches, what it says. */
@@ -99,6 +101,7 @@ function targetOf(styled: ElementType, part: string, className: string, state: S
     own: [],
     pseudo,
     onFirst,
+    byTouch: false,
   };
   if (state === 'rest') return rest;
   const host = hostOf(element, part, state);
@@ -111,6 +114,7 @@ function targetOf(styled: ElementType, part: string, className: string, state: S
       chains: chainsBetween(element, host, carrier),
     }),
     control: (within ?? []).map(it => `${element.name}-${it}`),
+    byTouch: state === 'hover' && partOf(element, host)?.byTouch === true,
   };
 }
 
@@ -149,27 +153,6 @@ const targetsOf = (
     ? [targetOf(element, part, className, state)]
     : bearersOf(part, state, items).map(it => ({ ...it, className: partClass(className, part, it.pseudo) }));
 
-const touched = new Map<string, boolean>();
-/** Whether a part shows by touch what it shows under a pointer; of a kind, whether all such parts do. */
-function respondsToTouch({ element }: RuleSource, part: string): boolean {
-  const does = (type: ElementType, name: string) =>
-    partOf(type, hostOf(type, name, 'hover'))?.byTouch === true;
-  if (element) return does(element, part);
-  let all = touched.get(part);
-  if (all === undefined) {
-    all = ELEMENTS.every(type =>
-      partNames(type).every(
-        name =>
-          !presetNamesOf(type, name).includes(part) ||
-          !statesOf(type, name).includes('hover') ||
-          does(type, name),
-      ),
-    );
-    touched.set(part, all);
-  }
-  return all;
-}
-
 type Growing = Rule & { declarations: (readonly [string, string])[] };
 
 const counting = new Map<string, readonly string[]>();
@@ -196,15 +179,7 @@ export function rulesOf(site: Site, source: RuleSource, context: CssContext): Ru
     if (known) return known;
     const targets = targetsOf(source, part, state);
     if (targets.length === 0) return null;
-    const byTouch = state === 'hover' && respondsToTouch(source, part);
-    const rule: Growing = {
-      state,
-      width,
-      rank: source.rank,
-      targets,
-      declarations: [],
-      ...(byTouch && { byTouch }),
-    };
+    const rule: Growing = { state, width, rank: source.rank, targets, declarations: [] };
     rules.set(key, rule);
     return rule;
   };
@@ -233,7 +208,17 @@ export function rulesOf(site: Site, source: RuleSource, context: CssContext): Ru
     const at = parseDeclarationKey(key);
     if (at) ruleOf(at.part, at.state, at.width)?.declarations.push([at.css, text]);
   }
-  return [...rules.values()];
+  return [...rules.values()].flatMap(rule => (rule.state === 'hover' ? byTouchApart(rule) : [rule]));
+}
+
+/** A rule of a hover as two where some of what it matches shows it by touch and some does not. */
+function byTouchApart(rule: Rule): Rule[] {
+  const touched = rule.targets.filter(it => it.byTouch);
+  const others = rule.targets.filter(it => !it.byTouch);
+  return [
+    ...(others.length > 0 ? [{ ...rule, targets: others }] : []),
+    ...(touched.length > 0 ? [{ ...rule, targets: touched, byTouch: true }] : []),
+  ];
 }
 
 /** The cascade layer of a rank; layers are declared in the order of ranks, so that nothing else decides. */

@@ -16,7 +16,7 @@ function slotOf(key: string): string | null {
   return printDeclarationKey({ ...at, css: 'blend' });
 }
 
-const valueOf = (text: unknown): Raw | null =>
+const modeIn = (text: unknown): Raw | null =>
   typeof text === 'string' && MODES.has(text.trim()) ? { type: 'keyword', value: text.trim() } : null;
 
 /** Declarations that stay, and what the others are as styles. */
@@ -26,7 +26,7 @@ function parted(declarations: Raw): { stay: Raw; styles: Raw } | null {
   const stay = entries.filter(([key]) => slotOf(key) === null);
   const styles = entries.flatMap(([key, text]): [string, Raw][] => {
     const slot = slotOf(key);
-    const value = valueOf(text);
+    const value = modeIn(text);
     return slot !== null && value ? [[slot, value]] : [];
   });
   return { stay: Object.fromEntries(stay), styles: Object.fromEntries(styles) };
@@ -58,7 +58,7 @@ export const blend: Upgrade = {
       const slot = slotOf(key);
       if (slot === null) return [edit];
       if (edit.op === 'unset') return [{ ...edit, path: ['styles', slot] }];
-      const value = valueOf(edit.value);
+      const value = modeIn(edit.value);
       return value ? [set(edit.id, slot, value)] : [];
     }
     const parts = isObject(edit.value) ? parted(edit.value) : null;
