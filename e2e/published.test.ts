@@ -254,3 +254,75 @@ describe('what people type reaches the published page only as harmless text or n
     expect(parseDeclarations(`color: ${text}`, demo.kinds.token, propertyByCss).ok).toBe(false);
   });
 });
+
+/** How wide each picture is said to be at most and how wide it is drawn, in px; `part` names it. */
+const drawnPictures = () =>
+  page.$$eval('img[sizes]', all =>
+    all.map(img => {
+      if (!(img instanceof HTMLImageElement)) throw new Error('no picture');
+      // One length for each condition, the first that holds counts (HTML, section 4.8.4.2.2).
+      const lengths: string[] = [''];
+      let depth = 0;
+      for (const letter of img.sizes) {
+        if (letter === '(') depth++;
+        if (letter === ')') depth--;
+        if (letter === ',' && depth === 0) lengths.push('');
+        else lengths[lengths.length - 1] += letter;
+      }
+      const held = lengths
+        .map(it => /^(?:(\(max-width:\d+px\)) )?(.+)$/.exec(it.trim()))
+        .find(it => it?.[1] === undefined || matchMedia(it[1]).matches);
+      const probe = document.createElement('div');
+      probe.style.cssText = `position:fixed;width:${held?.[2]}`;
+      document.body.append(probe);
+      const said = probe.offsetWidth;
+      probe.remove();
+      const { offsetWidth, offsetHeight } = img;
+      const ratio = Number(img.getAttribute('width')) / Number(img.getAttribute('height'));
+      const covers = getComputedStyle(img).objectFit === 'cover';
+      const drawn = covers ? Math.max(offsetWidth, offsetHeight * ratio) : offsetWidth;
+      return { part: img.className.split(' ')[0], said, drawn: Math.round(drawn) };
+    }),
+  );
+
+describe('pictures on published pages', () => {
+  const published = publishSite(demo);
+  const paths = [...published.files.keys()].filter(it => it.endsWith('index.html'));
+
+  it('come in a modern format with a fallback, and every file that is named is made', async () => {
+    const made = new Set([
+      ...published.renditions.map(it => it.file),
+      ...published.assets.map(it => it.file),
+    ]);
+    const html = paths.map(it => published.files.get(it)).join('');
+    const named = [...html.matchAll(/assets\/([\w.-]+)/g)].map(it => it[1] ?? '');
+    expect(named.filter(it => !made.has(it))).toEqual([]);
+    await open(published, 'on-board/');
+    const chosen = await page.$$eval('picture img', all =>
+      all.map(it => (it instanceof HTMLImageElement ? it.currentSrc : '')),
+    );
+    expect(chosen.length).toBeGreaterThan(8);
+    // Chromium knows AVIF, so it takes that; the fallback of the very same picture is what `src` says.
+    expect(chosen.filter(it => it !== '' && !it.endsWith('.avif'))).toEqual([]);
+    expect(html).toMatch(/<img [^>]*src="assets\/abcdef0123456789\.webp" srcset="[^"]*-960\.webp 960w/);
+  });
+
+  it.each([1280, 800, 400])(
+    'say how wide they are drawn in a window of %i px, as Chromium lays them out',
+    async width => {
+      await page.setViewport({ width, height: 800 });
+      const off: unknown[] = [];
+      let seen = 0;
+      for (const path of paths) {
+        await open(published, path.replace('index.html', ''));
+        for (const it of await drawnPictures()) {
+          seen++;
+          if (it.said < it.drawn - 2 || it.said > it.drawn * 1.05 + 2) off.push({ path, ...it });
+        }
+      }
+      await page.setViewport({ width: 1280, height: 800 });
+      expect(off).toEqual([]);
+      expect(seen).toBeGreaterThan(12);
+    },
+  );
+});

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { EXPORTS } from '@cove/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import sharp from 'sharp';
 import { startWorld, type World } from './support/world';
 
 let world: World;
@@ -161,6 +162,29 @@ describe('releases', () => {
     await world.get(`/api/sites/tolvane/export.zip?release=${randomUUID()}`).expect(404);
     const kept = await world.get(`/api/sites/tolvane/guide/guide.css?release=${first.id}`).expect(200);
     expect(kept.text).toBe(await visit('guide/guide.css'));
+  });
+
+  it('hold each picture in the widths and formats that its page names, as wide as it says', async () => {
+    const html = await visit('on-board/');
+    const sets = [...html.matchAll(/srcset="([^"]+)"/g)].flatMap(it => it[1]?.split(', ') ?? []);
+    const named = new Map(
+      sets.map((it): [string, number] => [
+        it.split(' ')[0] ?? '',
+        Number.parseInt(it.split(' ')[1] ?? '', 10),
+      ]),
+    );
+    expect(named.size).toBeGreaterThan(20);
+    const formats = new Set<string>();
+    for (const [path, width] of named) {
+      const answer = await fetch(new URL(path, `${world.sitesAddress()}/tolvane/on-board/`));
+      const picture = await sharp(Buffer.from(await answer.arrayBuffer())).metadata();
+      expect([path, answer.status, picture.width]).toEqual([path, 200, width]);
+      const type = answer.headers.get('content-type') ?? '';
+      formats.add(type);
+      // sharp tells AV1 by its container and compression.
+      expect(type).toBe(picture.compression === 'av1' ? 'image/avif' : `image/${picture.format}`);
+    }
+    expect([...formats].sort()).toEqual(['image/avif', 'image/webp']);
   });
 
   it('answer with the guide at an address that stays, in full only where it has altered, and to other origins where that is wanted', async () => {

@@ -16,6 +16,7 @@ export * from './phrases/index.ts';
 export * from './properties/index.ts';
 export * from './reach/index.ts';
 export * from './render/index.ts';
+export * from './renditions/index.ts';
 export * from './result/index.ts';
 export * from './roles/index.ts';
 export * from './schema/index.ts';

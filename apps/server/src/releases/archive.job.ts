@@ -6,6 +6,7 @@ import { pipeline } from 'node:stream/promises';
 import { publishSite, settingsOf } from '@cove/core';
 import { ZipFile } from 'yazl';
 import { notFound, ProblemException } from '../common/problem';
+import { keptRendition } from '../files/renditions';
 import { releaseFolder } from '../storage/storage';
 import type { Workbench } from '../work/workbench';
 import { missingFiles } from './missingFiles';
@@ -46,6 +47,11 @@ async function addDraft(bench: Workbench, id: string, zip: ZipFile): Promise<str
   for (const { file } of published.assets) {
     const data = await bench.pictures.read(id, file);
     if (data) zip.addBuffer(data, `assets/${file}`, { compress: false });
+  }
+  for (const rendition of published.renditions) {
+    const kept = await keptRendition(bench.storage, id, rendition);
+    const data = kept === null ? null : await bench.storage.read(kept);
+    if (data) zip.addBuffer(data, `assets/${rendition.file}`, { compress: false });
   }
   for (const file of published.fonts) {
     const data = await bench.fonts.read(id, file);

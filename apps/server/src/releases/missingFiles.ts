@@ -6,7 +6,9 @@ const REASON = 'Its file is missing. Upload it again.';
 
 /** The first page that a file is needed for: in its markup or its own sheet; null where only the guide names it. */
 function neededBy(site: Site, files: ReadonlyMap<string, string>, file: string) {
-  const texts = [...files].filter(([, text]) => text.includes(file));
+  // Its other sizes and formats begin with its name.
+  const stem = file.replace(/\.[a-z0-9]+$/, '');
+  const texts = [...files].filter(([, text]) => text.includes(stem));
   const folders = new Set(texts.map(([path]) => path.replace(/[^/]*$/, '')));
   const inGuide = texts.some(([path]) => path.startsWith('guide-'));
   return inGuide ? null : (pagesInOrder(site).find(page => folders.has(pageFolder(site, page))) ?? null);
@@ -17,11 +19,13 @@ export async function missingFiles(
   { storage, fonts }: Workbench,
   id: string,
   site: Site,
-  { files, assets, fonts: fontFiles }: PublishedSite,
+  { files, assets, renditions, fonts: fontFiles }: PublishedSite,
 ): Promise<{ files: ReadonlySet<string>; problems: Unrenderable[] }> {
   const missing = new Set<string>();
   const problems: Unrenderable[] = [];
-  for (const { file, name } of assets) {
+  const made = new Set(renditions.map(it => it.of));
+  const sources = [...site.kinds.asset.values()].filter(it => made.has(it.file));
+  for (const { file, name } of new Set([...assets, ...sources])) {
     if (await storage.has(assetPath(id, file))) continue;
     missing.add(file);
     const page = neededBy(site, files, file);

@@ -1,5 +1,6 @@
 import { type AssetRecord, type PublishedSite, publishSite, type Unrenderable } from '@cove/core';
 import type { Query } from '../common/database';
+import { keptRendition } from '../files/renditions';
 import { assetPath, releaseFolder } from '../storage/storage';
 import type { Workbench } from '../work/workbench';
 import { missingFiles } from './missingFiles';
@@ -53,7 +54,7 @@ export async function publish(bench: Workbench, { release: id }: { release: stri
     return;
   }
   const assets = published.assets.filter(it => !missing.files.has(it.file));
-  const total = published.files.size + assets.length + published.fonts.length;
+  const total = published.files.size + assets.length + published.renditions.length + published.fonts.length;
   await query("update releases set state = 'making', seq = $2, total = $3, done = 0 where id = $1", [
     id,
     seq,
@@ -77,7 +78,7 @@ export async function publish(bench: Workbench, { release: id }: { release: stri
 async function writeFiles(
   { database, storage, fonts: fontStore }: Workbench,
   { id, site }: ReleaseRow,
-  { files, fonts }: PublishedSite,
+  { files, renditions, fonts }: PublishedSite,
   assets: readonly AssetRecord[],
 ): Promise<void> {
   const folder = releaseFolder(site, id);
@@ -95,6 +96,11 @@ async function writeFiles(
   }
   for (const asset of assets) {
     await storage.copy(assetPath(site, asset.file), `${folder}/assets/${asset.file}`);
+    await step();
+  }
+  for (const rendition of renditions) {
+    const kept = await keptRendition(storage, site, rendition);
+    if (kept !== null) await storage.copy(kept, `${folder}/assets/${rendition.file}`);
     await step();
   }
   for (const file of fonts) {

@@ -11,12 +11,15 @@ export abstract class Storage {
 }
 
 export const assetPath = (site: string, file: string): string => `assets/${site}/${file}`;
+/** Pictures in other sizes and formats, kept for the next release. */
+export const renditionPath = (site: string, file: string): string => `renditions/${site}/${file}`;
 export const fontPath = (site: string, file: string): string => `fonts/${site}/${file}`;
 /** Files that go with a kept guide, whichever site it came from. */
 export const keptPath = (guide: string, file: string): string => `guides/${guide}/${file}`;
 /** Folders of all that is stored for a site. */
 export const siteFolders = (site: string): string[] => [
   assetPath(site, ''),
+  renditionPath(site, ''),
   fontPath(site, ''),
   releaseFolder(site, ''),
 ];

@@ -1,4 +1,5 @@
 export { expand, type Setting } from './expand.ts';
+export { fontSizeAt } from './inheritedLength.ts';
 export { isSpokenOf, layersBehind, layersInOrder, UNMOVED } from './layers.ts';
 export {
   compareRanks,

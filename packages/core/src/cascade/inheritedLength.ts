@@ -28,7 +28,7 @@ function inFontSizes(it: Value, percent: boolean): number | null {
 }
 
 /** The font size at a place, as it is computed: no longer relative to what is around it. Null where it is told in what cannot be followed. */
-function fontSizeAt(site: Site, start: Spot, width: Width): Value | null {
+export function fontSizeAt(site: Site, start: Spot, width: Width): Value | null {
   let times = 1;
   let at: Spot | null = start;
   while (at) {

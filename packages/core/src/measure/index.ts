@@ -30,3 +30,4 @@ export { type Filled, Paints, type TextContrast } from './paints.ts';
 export { type Picture, type PictureBehind, pictureAt, pictureBehind } from './pictureBehind.ts';
 export { type RasterIcon, rasterIcons } from './rasterIcons.ts';
 export { type ColorOffer, readableColors } from './readableColors.ts';
+export { type Room, Rooms } from './rooms.ts';

@@ -21,6 +21,7 @@ const surroundings = (holder: Readonly<Record<string, Content>>): MarkupContext 
   asset: () => PICTURE,
   drawing: () => DRAWN,
   assetUrl: () => '',
+  sources: () => null,
   speaks: () => true,
   id: name => name,
   item: { holder, index: () => 0, openIndex: () => null, holderId: name => name },

@@ -15,7 +15,7 @@ export interface Head {
   modules?: readonly string[];
   /** Search engines are asked to stay away. */
   unindexed?: boolean;
-  icon?: { href: string; type: string } | undefined;
+  icons?: readonly HeadIcon[];
   /** Where the page is found, in full, and the picture that is shown where it is shared. */
   address?: string | undefined;
   sharePicture?: { href: string; alt: string } | undefined;
@@ -56,7 +56,7 @@ export function printDocument(
     preload = [],
     modules = [],
     unindexed = false,
-    icon,
+    icons = [],
     address,
     sharePicture,
     data = [],
@@ -73,7 +73,10 @@ export function printDocument(
     `<title>${escapeHtml(title)}</title>`,
     description && `<meta name="description" content="${attr(description)}">`,
     unindexed && '<meta name="robots" content="noindex">',
-    icon && `<link rel="icon" href="${attr(icon.href)}" type="${attr(icon.type)}">`,
+    ...icons.map(
+      ({ rel, href, type, sizes }) =>
+        `<link rel="${rel}" href="${attr(href)}" type="${attr(type)}"${sizes === null ? '' : ` sizes="${attr(sizes)}"`}>`,
+    ),
     ...shared({ title, description, address, sharePicture }),
     ...data.map(printStructuredData),
     ...preload.map(
@@ -90,4 +93,11 @@ export function printDocument(
   ]
     .filter((line, i, all) => (line !== '' && line) || i === all.length - 1)
     .join('\n');
+} /** An icon of a page: for the tab, or for a home screen. */
+export interface HeadIcon {
+  rel: 'icon' | 'apple-touch-icon';
+  href: string;
+  type: string;
+  /** Null for a drawing, which serves every size. */
+  sizes: string | null;
 }

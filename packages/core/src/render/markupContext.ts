@@ -1,6 +1,8 @@
 import { isSpokenOf, type Scope } from '../cascade/index.ts';
 import type { Content } from '../content/index.ts';
+import type { Rooms } from '../measure/index.ts';
 import { type PhraseName, phraseIn } from '../phrases/index.ts';
+import { type Rendition, sizesOfPicture } from '../renditions/index.ts';
 import { type AssetRecord, type Id, isFileType, nodesUnder, type Site, settingsOf } from '../site/index.ts';
 import { isItem, type MarkupContext, type PageBranch } from '../widgets/index.ts';
 import { drawnSvg } from './drawings.ts';
@@ -17,6 +19,8 @@ export interface MarkupOptions {
   noTabStops?: boolean;
   /** Things that stand open because something in them is being edited, or all of them; never in what is published. */
   open?: ReadonlySet<Id> | 'all';
+  /** Pictures in several sizes, where what is made is published: how wide each is drawn, and the address of a size. */
+  sizes?: { rooms: Rooms; url(rendition: Rendition): string };
   /** Remembers what is asked of other pages, where what is made is to be kept. */
   reads?: Reads;
   /** Of what stands on no page: what tells it from others beside it, and what holds it. */
@@ -98,6 +102,17 @@ export function markupContext(
     },
     drawing: name => drawnSvg(site, name),
     assetUrl: options.assetUrl,
+    sources(asset, part) {
+      const { sizes } = options;
+      const found = sizes && sizesOfPicture(asset);
+      if (!sizes || !found) return null;
+      const list = (some: readonly Rendition[]) => some.map(it => `${sizes.url(it)} ${it.width}w`).join(', ');
+      return {
+        modern: { type: 'image/avif', srcset: list(found.modern) },
+        srcset: `${list(found.usual)}, ${this.assetUrl(asset)} ${asset.width}w`,
+        sizes: sizes.rooms.sizes(scope, part, asset),
+      };
+    },
     speaks: part => isSpokenOf(site, scope, part),
     phrase: name => phraseOf(site, name),
     siteName: settingsOf(site).name,

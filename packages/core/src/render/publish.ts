@@ -1,8 +1,9 @@
 import { EXPORTS, EXPORTS_FOLDER } from '../exports/index.ts';
 import { movementsIn, printKeyframes } from '../properties/index.ts';
+import { type Rendition, shareRendition, tabIcons } from '../renditions/index.ts';
 import { type AssetRecord, type PageRecord, type Site, settingsOf } from '../site/index.ts';
 import type { ElementType } from '../widgets/index.ts';
-import { type Head, printDocument } from './document.ts';
+import { type Head, type HeadIcon, printDocument } from './document.ts';
 import { fingerprint } from './fingerprint.ts';
 import { fontsIn, printFontFaces } from './fonts.ts';
 import { escapeHtml } from './html.ts';
@@ -26,6 +27,8 @@ export interface PublishedSite {
   /** Path below the site's root, and text. */
   files: ReadonlyMap<string, string>;
   assets: readonly AssetRecord[];
+  /** Pictures to be made in other sizes and formats, and laid beside them. */
+  renditions: readonly Rendition[];
   /** Font files, to be copied into `fonts/`. */
   fonts: readonly string[];
   /** What could not be rendered; the pages that hold it are left out, or shown without it. */
@@ -80,6 +83,19 @@ const moduleFile = ({ name, behaviour = '' }: ElementType): string =>
 /** As seen from the sheet that all pages share, which lies at the root. */
 const SHARED: Printing = { mode: 'published', assetUrl: ({ file }) => `assets/${file}` };
 
+/** An icon in the sizes that browsers ask for; a drawing serves all of them. */
+function iconsOf(icon: AssetRecord, root: string): HeadIcon[] {
+  const made = tabIcons(icon);
+  if (made.length === 0)
+    return [{ rel: 'icon', href: `${root}assets/${icon.file}`, type: icon.mime, sizes: null }];
+  return made.map(({ file, width }, i) => ({
+    rel: i === 0 ? 'icon' : 'apple-touch-icon',
+    href: `${root}assets/${file}`,
+    type: 'image/png',
+    sizes: `${width}x${width}`,
+  }));
+}
+
 /** Where the root of a site is found on its host, as a path with a slash at its end. */
 const pathOf = (address: string | undefined): string =>
   address === undefined ? '/' : `${new URL(address).pathname.replace(/\/$/, '')}/`;
@@ -110,6 +126,18 @@ export function publishSite(site: Site, base?: string): PublishedSite {
   const pages = [...published.flatMap(page => rendered(page, () => renderPage(site, page))), ...notFound];
   const icon = site.kinds.asset.get(tabIcon ?? '');
   const pictureOf = (page: PageRecord) => site.kinds.asset.get(page.sharePicture ?? '');
+  const icons = icon ? tabIcons(icon) : [];
+  const shareOf = (page: PageRecord) => {
+    const picture = address === undefined ? undefined : pictureOf(page);
+    const made = picture && shareRendition(picture);
+    return (
+      picture && {
+        href: `${address}/assets/${made?.file ?? picture.file}`,
+        alt: picture.alt,
+        ...(made && { rendition: made }),
+      }
+    );
+  };
   const used = union(pages.map(it => it.classes));
   const slanted = pages.some(it => it.tags.has('em'));
   const shared = guideRules(site, SHARED, used);
@@ -118,9 +146,18 @@ export function publishSite(site: Site, base?: string): PublishedSite {
   const assets = union<AssetRecord>([
     ...pages.map(it => it.assets),
     [...site.kinds.asset.values()].filter(({ file }) => guideCss.includes(file)),
-    icon ? [icon] : [],
-    address === undefined ? [] : published.flatMap(page => pictureOf(page) ?? []),
+    icon && icons.length === 0 ? [icon] : [],
+    address === undefined
+      ? []
+      : published.flatMap(page => (shareOf(page)?.rendition ? [] : (pictureOf(page) ?? []))),
   ]);
+  const renditions = new Map(
+    [
+      ...pages.flatMap(it => it.renditions),
+      ...icons,
+      ...published.flatMap(page => shareOf(page)?.rendition ?? []),
+    ].map(it => [it.file, it]),
+  );
   const blocks = onEveryScreen(site, gamut => [
     ...rootBlocks(site, { mode: 'published', gamut }),
     ...schemeBlocks(site, gamut).filter(({ selector }) => used.has(selector.slice(1))),
@@ -151,10 +188,6 @@ export function publishSite(site: Site, base?: string): PublishedSite {
     .join('\n');
   const guideFile = `guide-${fingerprint(guide)}.css`;
 
-  const shareOf = (page: PageRecord) => {
-    const picture = pictureOf(page);
-    return picture && { href: `${address}/assets/${picture.file}`, alt: picture.alt };
-  };
   const files = new Map([[guideFile, guide]]);
   for (const it of EXPORTS) files.set(`${EXPORTS_FOLDER}/${it.file}`, it.print(site));
   if (openGuide) files.set(`${EXPORTS_FOLDER}/access.json`, `${JSON.stringify({ origins: '*' })}\n`);
@@ -194,7 +227,7 @@ export function publishSite(site: Site, base?: string): PublishedSite {
           preload,
           modules: behaviours.map(it => `${root}${modules.get(it)}`),
           unindexed: page.unindexed === true || isNotFound,
-          icon: icon && { href: `${root}assets/${icon.file}`, type: icon.mime },
+          icons: icon ? iconsOf(icon, root) : [],
           address: found,
           sharePicture: shareOf(page),
           data: address === undefined || isNotFound ? [] : structuredDataOf(site, page, address),
@@ -204,5 +237,11 @@ export function publishSite(site: Site, base?: string): PublishedSite {
       ),
     );
   }
-  return { files, assets: [...assets], fonts: fonts.map(({ file }) => file.file), problems };
+  return {
+    files,
+    assets: [...assets],
+    renditions: [...renditions.values()],
+    fonts: fonts.map(({ file }) => file.file),
+    problems,
+  };
 }

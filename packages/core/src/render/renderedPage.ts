@@ -1,6 +1,8 @@
 import { branchOf, type Rank } from '../cascade/index.ts';
 import { LIMITS } from '../limits/index.ts';
+import { Rooms } from '../measure/index.ts';
 import { type MovementName, movementsIn } from '../properties/index.ts';
+import type { Rendition } from '../renditions/index.ts';
 import {
   AREAS,
   type AssetRecord,
@@ -30,6 +32,8 @@ export interface RenderedPage {
   classes: ReadonlySet<string>;
   tags: ReadonlySet<string>;
   assets: readonly AssetRecord[];
+  /** Sizes and formats that its pictures are asked for in. */
+  renditions: readonly Rendition[];
   /** Its own rules, and their ranks. */
   own: string;
   ranks: readonly Rank[];
@@ -110,7 +114,13 @@ export function renderPage(site: Site, page: PageRecord, base?: string): Rendere
     assets.add(asset);
     return `${root}assets/${asset.file}`;
   };
-  const fromHere = renderBody(site, page, { marks: false, links: true, assetUrl, reads });
+  const renditions = new Map<string, Rendition>();
+  const url = (rendition: Rendition) => {
+    renditions.set(rendition.file, rendition);
+    return `${root}assets/${rendition.file}`;
+  };
+  const sizes = { rooms: new Rooms(site), url };
+  const fromHere = renderBody(site, page, { marks: false, links: true, assetUrl, sizes, reads });
   const body = withFirstPicture(base === undefined ? fromHere : rebased(fromHere, base));
   const rules = ownRules(site, nodes, { mode: 'published', assetUrl });
   const own = printRules(site, rules, 'published');
@@ -120,6 +130,7 @@ export function renderPage(site: Site, page: PageRecord, base?: string): Rendere
     classes: interned(new Set([...classNamesIn(body)].filter(it => !it.startsWith(OWN)))),
     tags: interned(tagsIn(body)),
     assets: [...assets],
+    renditions: [...renditions.values()],
     own,
     ranks: rules,
     rebinds: onEveryScreen(site, gamut => rebindBlocks(site, page, gamut)),

@@ -115,6 +115,13 @@ export interface ListedPage {
   readonly picture: MarkupAsset | null;
 }
 
+/** A picture in several widths (HTML, section 4.8.4). */
+export interface PictureSources {
+  readonly modern: { readonly type: string; readonly srcset: string };
+  readonly srcset: string;
+  readonly sizes: string;
+}
+
 /** What a widget may ask while it makes its markup. */
 export interface MarkupContext {
   /** Address of a link as seen from this page; null if it leads nowhere now. */
@@ -127,6 +134,8 @@ export interface MarkupContext {
   /** An icon of the set in use, or a drawing of the brand's own, ready to be drawn; null where there is none. */
   drawing(name: string): DrawnSvg | null;
   assetUrl(asset: MarkupAsset): string;
+  /** A picture in several widths and a modern format, as a part shows it; null where it is shown as it is. */
+  sources(asset: MarkupAsset, part: string): PictureSources | null;
   /** Whether the guide, or what is set here, says anything of a part that is there only then. */
   speaks(part: string): boolean;
   /** An id for a part of this very instance, which no other thing on the page has. */

@@ -11,6 +11,7 @@ import { element, plain, programStyles } from '../kit/element.ts';
 import { iconOf } from '../kit/icon.ts';
 import { linkOf } from '../kit/link.ts';
 import { h, type MarkupContext, type PageBranch } from '../kit/markup.ts';
+import { sized } from '../kit/sized.ts';
 import { pageListLooks } from './looks.ts';
 
 const LEVELS = [2, 3, 4, 5, 6] as const;
@@ -110,16 +111,8 @@ export const pageList = element({
           { part: 'entry' },
           shows('pictures') &&
             picture !== null &&
-            h('img', {
-              part: 'picture',
-              src: context.assetUrl(picture),
-              width: picture.width,
-              height: picture.height,
-              // The title beside it says what it stands for.
-              alt: '',
-              loading: 'lazy',
-              decoding: 'async',
-            }),
+            // The title beside it says what it stands for.
+            sized(picture, 'picture', '', context),
           shows('icons') && iconOf('icon', icon, context),
           h(
             `h${level}`,

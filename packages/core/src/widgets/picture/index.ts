@@ -1,6 +1,7 @@
 import { flatFigure } from '../kit/baseline.ts';
 import { element, plain, programStyles } from '../kit/element.ts';
 import { h, type MarkupContext, type VNode } from '../kit/markup.ts';
+import { sized } from '../kit/sized.ts';
 import { treated, treatedBase, treatedParts, treatedProgram } from '../kit/treated.ts';
 import { pictureLooks } from './looks.ts';
 
@@ -8,15 +9,7 @@ import { pictureLooks } from './looks.ts';
 export function image(assetId: unknown, alt: string, context: MarkupContext): VNode {
   const asset = typeof assetId === 'string' ? context.asset(assetId) : null;
   if (!asset) return h('div', { part: 'picture', role: alt ? 'img' : null, 'aria-label': alt || null });
-  return h('img', {
-    part: 'picture',
-    src: context.assetUrl(asset),
-    width: asset.width,
-    height: asset.height,
-    alt: alt || asset.alt,
-    loading: 'lazy',
-    decoding: 'async',
-  });
+  return sized(asset, 'picture', alt || asset.alt, context);
 }
 
 export const picture = element({

@@ -11,6 +11,7 @@ import { element, plain, programStyles } from '../kit/element.ts';
 import { linkOf } from '../kit/link.ts';
 import { round } from '../kit/looks.ts';
 import { h, linkAttrs } from '../kit/markup.ts';
+import { sized } from '../kit/sized.ts';
 import { treated, treatedBase, treatedParts, treatedProgram } from '../kit/treated.ts';
 import { image } from '../picture/index.ts';
 
@@ -125,17 +126,7 @@ export const slide = element({
           'aria-label': plain(content, 'title') || plain(content, 'caption') || String(index() + 1),
           'aria-current': index() === 0 ? 'true' : null,
         },
-        small
-          ? h('img', {
-              part: 'thumb',
-              src: context.assetUrl(small),
-              width: small.width,
-              height: small.height,
-              alt: '',
-              loading: 'lazy',
-              decoding: 'async',
-            })
-          : h('span', { part: 'thumb' }),
+        small ? sized(small, 'thumb', '', context) : h('span', { part: 'thumb' }),
       );
     },
   },
