@@ -23,6 +23,7 @@ export async function startScratch({ durable = false, environment = {}, copyOf =
       COVE_SITES_PORT: String(sitesPort),
       COVE_LOG_LEVEL: 'warn',
       COVE_OUTBOX: 'open',
+      COVE_OUTSIDE: 'quick',
       ...environment,
       ...more,
     };

@@ -21,6 +21,7 @@ import { HealthController } from './health/health.controller';
 import { JobLanes } from './jobs/lanes';
 import { NewSitesModule } from './newSites/newSites.module';
 import { OutboxModule } from './outbox/outbox.module';
+import { OutsideModule } from './outside/outside.module';
 import { PeopleModule } from './people/people.module';
 import { PicturesModule } from './pictures/pictures.module';
 import { ReleasesModule } from './releases/releases.module';
@@ -89,6 +90,7 @@ export class AppModule {
         WatchModule,
         AccountsModule,
         OutboxModule,
+        OutsideModule,
         SchemaModule,
         SiteListModule,
         SitesModule,

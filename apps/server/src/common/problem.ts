@@ -20,6 +20,7 @@ const STATUS: Record<string, number> = {
   'last-designer': 409,
   'spent-link': 410,
   'too-many-tries': 429,
+  'no-answer': 502,
   'database-away': 503,
   'too-busy': 503,
   'too-slow': 503,

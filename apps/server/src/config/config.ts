@@ -60,6 +60,10 @@ export class Config {
   @IsIn(['members', 'open'])
   COVE_OUTBOX: 'members' | 'open' = 'members';
 
+  /** How services of others answer, which are all simulated: with delay and now and then not at all, at once, or never. */
+  @IsIn(['usual', 'quick', 'failing'])
+  COVE_OUTSIDE: 'usual' | 'quick' | 'failing' = 'usual';
+
   /** How many proxies stand before the server, so that the address a request comes from can be told. */
   @Transform(({ value }) => Number(value))
   @IsInt()

@@ -43,6 +43,7 @@ export async function startProcess(name: string, url: string, more: Record<strin
     COVE_ORIGIN: origin,
     COVE_SITES_ORIGIN: `http://127.0.0.1:${sitesPort}`,
     COVE_LOG_LEVEL: 'silent',
+    COVE_OUTSIDE: 'quick',
     COVE_PARTS: process.env.COVE_PARTS,
     ...more,
   });

@@ -16,4 +16,5 @@ export const queryKeys = {
   snapshots: (site: string) => ['snapshots', site],
   guides: ['guides'],
   sections: ['sections'],
+  outsidePictures: ['outside', 'pictures'],
 } as const;

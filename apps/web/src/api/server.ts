@@ -293,6 +293,57 @@ export interface paths {
         readonly patch?: never;
         readonly trace?: never;
     };
+    readonly "/api/outside/address": {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        /** What is found at a web address, through the simulated outside */
+        readonly get: operations["OutsideController_address"];
+        readonly put?: never;
+        readonly post?: never;
+        readonly delete?: never;
+        readonly options?: never;
+        readonly head?: never;
+        readonly patch?: never;
+        readonly trace?: never;
+    };
+    readonly "/api/outside/pictures": {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        /** Pictures of the simulated library, those with all the words where some are given */
+        readonly get: operations["OutsideController_pictures"];
+        readonly put?: never;
+        readonly post?: never;
+        readonly delete?: never;
+        readonly options?: never;
+        readonly head?: never;
+        readonly patch?: never;
+        readonly trace?: never;
+    };
+    readonly "/api/outside/pictures/{picture}": {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        /** One of them */
+        readonly get: operations["OutsideController_picture"];
+        readonly put?: never;
+        readonly post?: never;
+        readonly delete?: never;
+        readonly options?: never;
+        readonly head?: never;
+        readonly patch?: never;
+        readonly trace?: never;
+    };
     readonly "/api/sections": {
         readonly parameters: {
             readonly query?: never;
@@ -1102,6 +1153,12 @@ export interface components {
             /** Format: date-time */
             readonly sentAt: string;
             readonly subject: string;
+        };
+        readonly LibraryPictureDto: {
+            readonly alt: string;
+            readonly id: string;
+            readonly name: string;
+            readonly subjects: readonly string[];
         };
         readonly LinkDto: {
             /** @example ines@tolvane.example */
@@ -1938,6 +1995,100 @@ export interface operations {
                 };
                 content: {
                     readonly "application/json": readonly components["schemas"]["LetterDto"][];
+                };
+            };
+            /** @description Refused, or failed */
+            readonly default: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readonly OutsideController_address: {
+        readonly parameters: {
+            readonly query: {
+                /** @description Web address of a picture */
+                readonly address: string;
+            };
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        readonly requestBody?: never;
+        readonly responses: {
+            readonly 200: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "image/*": Blob;
+                };
+            };
+            /** @description Refused, or failed */
+            readonly default: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readonly OutsideController_pictures: {
+        readonly parameters: {
+            readonly query?: {
+                /** @description Words to be found in names and subjects; all pictures where left out */
+                readonly words?: string;
+            };
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        readonly requestBody?: never;
+        readonly responses: {
+            readonly 200: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": readonly components["schemas"]["LibraryPictureDto"][];
+                };
+            };
+            /** @description Refused, or failed */
+            readonly default: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readonly OutsideController_picture: {
+        readonly parameters: {
+            readonly query: {
+                readonly width: 320 | 1200;
+            };
+            readonly header?: never;
+            readonly path: {
+                readonly picture: string;
+            };
+            readonly cookie?: never;
+        };
+        readonly requestBody?: never;
+        readonly responses: {
+            readonly 200: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "image/jpeg": Blob;
                 };
             };
             /** @description Refused, or failed */

@@ -1,6 +1,6 @@
 import { type Id, picturesOf, type Site } from '@cove/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, useEffect, useRef } from 'react';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { useSession } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
@@ -8,7 +8,10 @@ import { Choice } from '../ui/Choice.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
 import { useLatest } from '../ui/useLatest.ts';
 import { useRoom } from '../ui/useRoom.ts';
+import { FromAddress } from './FromAddress.tsx';
+import { OutsidePictures } from './OutsidePictures.tsx';
 import { PictureDetails } from './PictureDetails.tsx';
+import { useOutside } from './useOutside.ts';
 import { type Shown, usePictureLibrary } from './usePictureLibrary.ts';
 import { PICTURE_TYPES } from './usePictureUpload.ts';
 
@@ -34,6 +37,12 @@ export function PictureLibrary({
   const library = usePictureLibrary(site, chosen);
   const { pictures, picture, uploading, setCurrent } = library;
   const { progress } = uploading;
+  const [place, setPlace] = useState<'site' | 'outside'>('site');
+  const outside = useOutside(async (one, said) => {
+    const came = (await library.add([one], said)) !== null;
+    if (came) setPlace('site');
+    return came;
+  });
   const file = useRef<HTMLInputElement>(null);
   const add = useLatest((files: Iterable<File>) => void library.add(files));
 
@@ -103,16 +112,29 @@ export function PictureLibrary({
               onChange={event => library.setQuery(event.target.value)}
               className="h-7 w-48 rounded border border-hair bg-transparent px-2"
             />
-            <Choice<Shown>
-              label="Which pictures"
-              value={library.shown}
-              options={[
-                { value: 'all', label: 'All' },
-                { value: 'unused', label: 'Unused' },
-                { value: 'undescribed', label: 'Without alt text' },
-              ]}
-              onChange={library.setShown}
-            />
+            {may && (
+              <Choice<'site' | 'outside'>
+                label="Where"
+                value={place}
+                options={[
+                  { value: 'site', label: 'On this site' },
+                  { value: 'outside', label: 'Picture library' },
+                ]}
+                onChange={setPlace}
+              />
+            )}
+            {place === 'site' && (
+              <Choice<Shown>
+                label="Which pictures"
+                value={library.shown}
+                options={[
+                  { value: 'all', label: 'All' },
+                  { value: 'unused', label: 'Unused' },
+                  { value: 'undescribed', label: 'Without alt text' },
+                ]}
+                onChange={library.setShown}
+              />
+            )}
             {may && (
               <>
                 <input
@@ -140,6 +162,16 @@ export function PictureLibrary({
               </>
             )}
           </div>
+          {outside.problem && (
+            <p role="alert" className="text-madder">
+              {outside.problem}
+            </p>
+          )}
+          {outside.asked && (
+            <p role="status" className="truncate text-muted">
+              Asking for {outside.asked}…
+            </p>
+          )}
           {progress && (
             <div role="status" className="flex items-center gap-2">
               <progress
@@ -162,58 +194,72 @@ export function PictureLibrary({
               {problem}
             </p>
           ))}
-          <div
-            ref={scroller}
-            role="listbox"
-            aria-label="Pictures"
-            tabIndex={picture ? -1 : 0}
-            onKeyDown={walk}
-            className="thin-scroll relative min-h-0 flex-1 overflow-auto"
-          >
-            <div className="relative" style={{ height: rows.getTotalSize() }}>
-              {rows.getVirtualItems().map(({ index, start }) =>
-                pictures.slice(index * across, (index + 1) * across).map((it, column) => {
-                  const on = it.id === picture?.id;
-                  return (
-                    // biome-ignore lint/a11y/useKeyWithClickEvents: keys are those of the list around it
-                    <div
-                      key={it.id}
-                      id={`picture-${it.id}`}
-                      role="option"
-                      aria-selected={on}
-                      aria-setsize={pictures.length}
-                      aria-posinset={index * across + column + 1}
-                      tabIndex={on ? 0 : -1}
-                      className="absolute cursor-pointer rounded-sm p-1 focus-visible:outline-2 focus-visible:outline-teal"
-                      style={{ left: column * CELL.width, top: start, ...CELL }}
-                      onClick={() => setCurrent(it.id)}
-                      onDoubleClick={() => onChoose?.(it.id)}
-                    >
-                      <img
-                        src={`/api/sites/${session.id}/assets/${it.file}`}
-                        alt=""
-                        loading="lazy"
-                        decoding="async"
-                        className={`h-20 w-full rounded-sm border object-cover ${on ? 'border-teal outline-2 outline-teal' : 'border-hair'}`}
-                      />
-                      <span className={`block truncate pt-0.5 ${on ? 'font-semibold text-teal' : ''}`}>
-                        {it.name}
-                      </span>
-                    </div>
-                  );
-                }),
+          {place === 'outside' ? (
+            <OutsidePictures
+              query={library.query}
+              asked={outside.asked}
+              onTake={it => void outside.take(it)}
+            />
+          ) : (
+            <div
+              ref={scroller}
+              role="listbox"
+              aria-label="Pictures"
+              tabIndex={picture ? -1 : 0}
+              onKeyDown={walk}
+              className="thin-scroll relative min-h-0 flex-1 overflow-auto"
+            >
+              <div className="relative" style={{ height: rows.getTotalSize() }}>
+                {rows.getVirtualItems().map(({ index, start }) =>
+                  pictures.slice(index * across, (index + 1) * across).map((it, column) => {
+                    const on = it.id === picture?.id;
+                    return (
+                      // biome-ignore lint/a11y/useKeyWithClickEvents: keys are those of the list around it
+                      <div
+                        key={it.id}
+                        id={`picture-${it.id}`}
+                        role="option"
+                        aria-selected={on}
+                        aria-setsize={pictures.length}
+                        aria-posinset={index * across + column + 1}
+                        tabIndex={on ? 0 : -1}
+                        className="absolute cursor-pointer rounded-sm p-1 focus-visible:outline-2 focus-visible:outline-teal"
+                        style={{ left: column * CELL.width, top: start, ...CELL }}
+                        onClick={() => setCurrent(it.id)}
+                        onDoubleClick={() => onChoose?.(it.id)}
+                      >
+                        <img
+                          src={`/api/sites/${session.id}/assets/${it.file}`}
+                          alt=""
+                          loading="lazy"
+                          decoding="async"
+                          className={`h-20 w-full rounded-sm border object-cover ${on ? 'border-teal outline-2 outline-teal' : 'border-hair'}`}
+                        />
+                        <span className={`block truncate pt-0.5 ${on ? 'font-semibold text-teal' : ''}`}>
+                          {it.name}
+                        </span>
+                      </div>
+                    );
+                  }),
+                )}
+              </div>
+              {pictures.length === 0 && (
+                <p className="p-2 text-muted">
+                  {picturesOf(site).length === 0
+                    ? 'There are no pictures yet. Drop some here.'
+                    : 'No picture matches.'}
+                </p>
               )}
             </div>
-            {pictures.length === 0 && (
-              <p className="p-2 text-muted">
-                {picturesOf(site).length === 0
-                  ? 'There are no pictures yet. Drop some here.'
-                  : 'No picture matches.'}
-              </p>
-            )}
-          </div>
+          )}
+          {place === 'site' && may && <FromAddress asked={outside.asked} onAdd={outside.fromAddress} />}
         </div>
-        {picture ? (
+        {place === 'outside' ? (
+          <p className="text-muted">
+            What is added is a copy of one’s own: it is kept with the site, and nothing is asked of the
+            library again.
+          </p>
+        ) : picture ? (
           <PictureDetails
             key={picture.id}
             site={site}

@@ -39,8 +39,8 @@ export function usePictureLibrary(site: Site, chosen: Id | null) {
   const picture = current === null ? undefined : site.kinds.asset.get(current);
   const uses = useMemo(() => (picture ? usersOf(site, picture.id) : []), [site, picture]);
 
-  const add = async (files: Iterable<File>): Promise<Id | null> => {
-    const ids = await uploading.upload(files);
+  const add = async (files: Iterable<File>, said?: { name: string; alt: string }): Promise<Id | null> => {
+    const ids = await uploading.upload(files, said);
     const last = ids.at(-1) ?? null;
     if (last !== null) {
       setQuery('');

@@ -4,6 +4,7 @@ import { answer, server } from '../api/client.ts';
 import { fileToSend } from '../api/fileToSend.ts';
 import { problemText } from '../api/problemText.ts';
 import { useCommit, useSession } from '../session/context.tsx';
+import { SVG_TYPE, svgAsPicture } from './svgAsPicture.ts';
 
 /** `quay-at_dawn.JPG` as people write it. */
 const nameOfFile = (name: string): string => {
@@ -23,7 +24,7 @@ export interface UploadProgress {
 }
 
 /** Types of pictures that the server reads, as a field for files names them. */
-export const PICTURE_TYPES = 'image/jpeg,image/png,image/webp,image/avif,image/gif,image/tiff';
+export const PICTURE_TYPES = 'image/jpeg,image/png,image/webp,image/avif,image/gif,image/tiff,image/svg+xml';
 
 /**
  * Gives pictures to the server, one after the other, which makes them anew, and puts each down as the site’s once it is there:
@@ -55,7 +56,7 @@ export function usePictureUpload() {
       if (signal.aborted) break;
       setProgress({ name: file.name, done, of: all.length });
       try {
-        keep(await send(file, signal), file);
+        keep(await send(file.type === SVG_TYPE ? await svgAsPicture(file) : file, signal), file);
       } catch (error) {
         if (!signal.aborted) found.push(`${file.name}: ${problemText(error)}`);
       }
@@ -65,11 +66,12 @@ export function usePictureUpload() {
     setProblems(found);
   };
 
-  const upload = async (files: Iterable<File>): Promise<string[]> => {
+  /** `said` is what is known of them where that is more than the name of a file. */
+  const upload = async (files: Iterable<File>, said?: { name: string; alt: string }): Promise<string[]> => {
     const ids: string[] = [];
     await run(files, (facts, file) => {
-      const name = nameOfFile(file.name) || 'Picture';
-      const { edits, id } = addAsset(session.site, facts, name);
+      const name = said?.name ?? (nameOfFile(file.name) || 'Picture');
+      const { edits, id } = addAsset(session.site, facts, name, said?.alt);
       if (edits.length === 0 || commit(edits, `Add ${name}`)) ids.push(id);
     });
     return ids;

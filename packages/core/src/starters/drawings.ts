@@ -8,7 +8,7 @@ export interface Drawing {
 export const DRAWING_WIDTH = 1200;
 export const DRAWING_HEIGHT = 750;
 
-interface Scene {
+export interface Scene {
   name: string;
   alt: string;
   sky: readonly [string, string];
@@ -17,6 +17,8 @@ interface Scene {
   light: { x: number; y: number; r: number; fill: string };
   seed: number;
   ferry?: { x: number; y: number; scale: number };
+  /** Shapes that stand before the sea. */
+  front?: string;
 }
 
 const SCENES: readonly Scene[] = [
@@ -96,7 +98,17 @@ function ridge(seed: number, base: number, height: number): string {
 const ferry = (x: number, y: number, scale: number) =>
   `<g transform="translate(${x} ${y}) scale(${scale})"><path d="M-70,0 L80,0 L62,26 L-58,26 Z" fill="#22304f"/><path d="M-52,-20 H48 V0 H-52 Z" fill="#f7fafc"/><path d="M-30,-38 H20 V-20 H-30 Z" fill="#f7fafc"/><path d="M-8,-58 H8 V-38 H-8 Z" fill="#f6c445"/><path d="M-44,-13 H40 V-7 H-44 Z" fill="#61356c"/></g>`;
 
-function draw({ name, alt, sky, sea, land, light, seed, ferry: boat }: Scene): Drawing {
+export function drawScene({
+  name,
+  alt,
+  sky,
+  sea,
+  land,
+  light,
+  seed,
+  ferry: boat,
+  front = '',
+}: Scene): Drawing {
   const horizon = 440;
   const layers = land
     .map((fill, i) => `<path d="${ridge(seed + i * 5, horizon + i * 26, 210 - i * 50)}" fill="${fill}"/>`)
@@ -112,8 +124,8 @@ function draw({ name, alt, sky, sea, land, light, seed, ferry: boat }: Scene): D
     `<svg xmlns="http://www.w3.org/2000/svg" width="${DRAWING_WIDTH}" height="${DRAWING_HEIGHT}" viewBox="0 0 ${DRAWING_WIDTH} ${DRAWING_HEIGHT}">` +
     `<defs>${gradient('sky', sky)}${gradient('sea', sea)}</defs>` +
     `<rect width="${DRAWING_WIDTH}" height="${DRAWING_HEIGHT}" fill="url(#sky)"/><circle cx="${light.x}" cy="${light.y}" r="${light.r}" fill="${light.fill}"/>${layers}` +
-    `<rect y="${horizon + 20}" width="${DRAWING_WIDTH}" height="${DRAWING_HEIGHT - horizon - 20}" fill="url(#sea)"/>${glints}${boat ? ferry(boat.x, boat.y, boat.scale) : ''}</svg>`;
+    `<rect y="${horizon + 20}" width="${DRAWING_WIDTH}" height="${DRAWING_HEIGHT - horizon - 20}" fill="url(#sea)"/>${glints}${boat ? ferry(boat.x, boat.y, boat.scale) : ''}${front}</svg>`;
   return { name, alt, svg };
 }
 
-export const drawings = (): Drawing[] => SCENES.map(draw);
+export const drawings = (): Drawing[] => SCENES.map(drawScene);

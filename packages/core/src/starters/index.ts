@@ -6,6 +6,7 @@ export { type GuideSpec, READY_GUIDES, readyGuide } from './guides/index.ts';
 export { largePage } from './large.ts';
 export { looksOf, READY_LOOKS, type ReadyLook, takeLook } from './looks/index.ts';
 export { createPage, PAGE_STARTERS, type PageStarter } from './pages/index.ts';
+export { type LibraryPicture, libraryDrawing, libraryPictures } from './pictureLibrary.ts';
 export { neutralPictures } from './pictures.ts';
 export {
   createSection,

@@ -16,10 +16,10 @@ import {
 import { lastKey } from '../order/order.ts';
 
 /** Puts a kept picture or file down as the site’s; one that is there already stays as it is. */
-export function addAsset(site: Site, facts: AssetFacts, name: string): { edits: Edit[]; id: Id } {
+export function addAsset(site: Site, facts: AssetFacts, name: string, alt = ''): { edits: Edit[]; id: Id } {
   for (const it of site.kinds.asset.values()) if (it.file === facts.file) return { id: it.id, edits: [] };
   const id = newId('i');
-  return { id, edits: [putRecord({ id, kind: 'asset', name, alt: '', ...facts })] };
+  return { id, edits: [putRecord({ id, kind: 'asset', name, alt, ...facts })] };
 }
 
 /** Shows another picture wherever one is used: its name, words and all that is said of how it is shown stay. */

@@ -29,9 +29,9 @@ export const treatedProgram = {
 };
 
 const MARK = 'position:absolute;display:block;pointer-events:none';
-/** No mark leaves the mount for what lies behind. */
+/** Places are counted from the mount, and no mark leaves it for what lies behind (CSS Containment 2, section 3.2). */
 export const treatedBase: Readonly<Record<string, string>> = {
-  mount: 'position:relative;isolation:isolate',
+  mount: 'contain:layout',
   markBehind: MARK,
   markBefore: MARK,
 };
