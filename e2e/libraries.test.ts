@@ -80,8 +80,64 @@ describe('the library of pictures', () => {
     await walker.kept();
   });
 
+  it('takes pictures of the library outside and from an address, and tells what is none', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home');
+    await walker.frame('Page');
+    await walker.click('Pictures of the site…');
+    await walker.click('Picture library');
+    const offered = () =>
+      walker.page.$$eval('ul[aria-label="Pictures of the library"] li', all => all.map(it => it.textContent));
+    await until(offered, all => all.length === 60, 'many pictures');
+    await walker.type('Find a picture', 'lighthouse fog');
+    await until(offered, all => all.join() === 'Lighthouse in fog', 'the one that is meant');
+    expect(await walker.violations()).toEqual([]);
+    await walker.click('Lighthouse in fog');
+    await walker.click('Add to the site');
+    await until(chosen, all => all.join() === 'Lighthouse in fog', 'it is there and selected');
+    await until(
+      () => walker.page.$$eval('input', all => all.map(it => it.value)),
+      all => all.includes('A lighthouse on a rock, in fog'),
+      'its alt text',
+    );
+
+    await walker.type('Web address', 'https://pictures.example/buoy-at-noon.jpg');
+    await until(chosen, all => all.join() === 'Buoy at noon', 'the one from the address');
+    await walker.type('Web address', 'https://pictures.example/broken.jpg');
+    await walker.says('The file is broken, or no picture that can be read.');
+    await walker.type('Web address', 'javascript:alert(1)');
+    await walker.says('This is no web address');
+    await walker.click('Close');
+    await walker.click('Undo');
+    await walker.click('Undo');
+    await walker.kept();
+  });
+
+  it('draws a file of shapes, and runs and asks for nothing that stands in it', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home');
+    await walker.frame('Page');
+    await walker.click('Pictures of the site…');
+    const shapes = join(folder, 'two squares.svg');
+    writeFileSync(
+      shapes,
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 20" onload="document.title=1"><script>document.title=2</script><image href="https://stray.example/a.png" width="9" height="9"/><rect width="20" height="20" fill="#b1434a"/></svg>',
+    );
+    const asked: string[] = [];
+    walker.page.on('request', request => asked.push(request.url()));
+    await give('Pictures, files', shapes);
+    await until(chosen, all => all.join() === 'Two squares', 'it is drawn');
+    await walker.says('1600 × 800 px, WEBP');
+    expect(asked.filter(it => it.includes('stray.example'))).toEqual([]);
+    expect(await walker.page.title()).not.toMatch(/^[12]$/);
+    await walker.click('Close');
+    await walker.click('Undo');
+    await walker.kept();
+  });
+
   it('is where a widget has its picture from', async () => {
     const { walker } = demo;
+    await walker.open('pages/aboard');
     const canvas = await walker.frame('Page');
     await walker.clickOnCanvas('[data-node=tea] img');
     await walker.openContent();

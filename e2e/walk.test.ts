@@ -305,19 +305,19 @@ describe('the pages', () => {
     await pick('Today’s sailings, Button');
     await walker.find('contain: layout');
     await walker.says('contain could reach outside the element');
-    await walker.find('mix-blend-mode: multiplied');
+    await walker.find('background-blend-mode: multiplied');
     await walker.says('not multiplied.');
-    await walker.find('padding-left: 3rem; mix-blend-mode: multiply');
-    await walker.click('Set padding left, mix-blend-mode');
-    await walker.styleIs(canvas, '[data-node=today]', 'mix-blend-mode', 'multiply');
+    await walker.find('padding-left: 3rem; background-blend-mode: multiply');
+    await walker.click('Set padding left, background-blend-mode');
+    await walker.styleIs(canvas, '[data-node=today]', 'background-blend-mode', 'multiply');
     await walker.styleIs(canvas, '[data-node=today]', 'padding-left', '48px');
     await walker.says('Not followed');
-    await walker.click('Remove mix-blend-mode');
-    await walker.styleIs(canvas, '[data-node=today]', 'mix-blend-mode', 'normal');
+    await walker.click('Remove background-blend-mode');
+    await walker.styleIs(canvas, '[data-node=today]', 'background-blend-mode', 'normal');
     await undo();
-    await walker.styleIs(canvas, '[data-node=today]', 'mix-blend-mode', 'multiply');
+    await walker.styleIs(canvas, '[data-node=today]', 'background-blend-mode', 'multiply');
     await walker.click('Reset all');
-    await walker.styleIs(canvas, '[data-node=today]', 'mix-blend-mode', 'normal');
+    await walker.styleIs(canvas, '[data-node=today]', 'background-blend-mode', 'normal');
   });
 
   it('a state chosen on the bench shows in the canvas, and is set for itself', async () => {

@@ -37,7 +37,7 @@ export function OwnDeclarations(
           aria-label="Own declarations"
           rows={3}
           spellCheck={false}
-          placeholder={'mix-blend-mode: multiply;\npadding-top: 24px;'}
+          placeholder={'background-blend-mode: multiply;\npadding-top: 24px;'}
           value={source}
           onChange={event => setSource(event.target.value)}
           className="w-full resize-y rounded border border-hair bg-paper px-2 py-1 font-mono text-[12px]"

@@ -21,11 +21,11 @@ function grounds(b: SiteBuilder): void {
     'open-water',
     'Open water',
     {
-      'firstLayer/backgroundImage': 'pattern(swell, role.accent)',
+      'firstLayer/backgroundImage': 'pattern(swell, role.line)',
       'firstLayer/backgroundSize': '4.5rem',
       'firstLayer/backgroundRepeat': 'repeat',
       'firstLayer/left': '60%',
-      'firstLayer/opacity': 0.35,
+      'firstLayer/opacity': 0.7,
       'firstLayer/rotate': -4,
       'firstLayer@narrow/left': '0%',
       'firstLayer@narrow/top': '70%',
