@@ -271,7 +271,7 @@ export async function compareColumn(
   const scopes = found.map(({ row: id, variants }) => {
     const row = rows.find(it => it.id === id);
     const worn = row && samplesIn(site, row).find(it => Object.values(it).join(' ') === variants);
-    return row && worn ? specimenScope(row.element, column.scheme, worn) : null;
+    return row && worn ? specimenScope(row.element, column.scheme, worn, null, row.preset) : null;
   });
   const wanted = found.map(({ part, second }, i) => {
     const scope = scopes[i];

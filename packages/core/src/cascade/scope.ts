@@ -200,14 +200,16 @@ export function placedScope(
 
 /**
  * Scope of an element that stands on no site page: alone on a bare page that wears the scheme. With a place that is no
- * thing of the site (an area, a kind of page, long-form text) it is asked what would hold there.
+ * thing of the site (an area, a kind of page, long-form text) it is asked what would hold there; with a preset, in that.
  */
 export function specimenScope(
   element: ElementType,
   scheme: Id,
   variants: Readonly<Record<string, Id>>,
   place: Place | null = null,
+  preset: Id | null = null,
 ): Scope {
+  const wears: Scope['wears'] = preset === null ? {} : { [preset]: { preset, order: 'V', on: true } };
   const pageKind = place?.type === 'pageKind' ? place.pageKind : 'page';
   const bare = {
     node: null,
@@ -231,5 +233,5 @@ export function specimenScope(
     parent: { scope: page, part: 'box' },
   };
   const scope = element.onlyIn ? around : page;
-  return { ...bare, element, variants, parent: { scope, part: scope.element.holds ?? 'box' } };
+  return { ...bare, element, variants, wears, parent: { scope, part: scope.element.holds ?? 'box' } };
 }

@@ -1,4 +1,4 @@
-import { type Scope, specimenScope } from '../cascade/index.ts';
+import { specimenScope } from '../cascade/index.ts';
 import type { Content } from '../content/index.ts';
 import { presetsOfUse, variantsOf } from '../guide/index.ts';
 import { PRESET_USE_NAMES, PRESET_USES } from '../properties/index.ts';
@@ -134,10 +134,8 @@ export function renderAlone(
   preset: Id | null = null,
 ): HtmlElement | null {
   const [holder] = element.onlyIn ?? [];
-  if (holder === undefined) {
-    const wears: Scope['wears'] = preset === null ? {} : { [preset]: { preset, order: 'V', on: true } };
-    return renderSample(site, { ...specimenScope(element, scheme, variants), wears }, content, options);
-  }
+  if (holder === undefined)
+    return renderSample(site, specimenScope(element, scheme, variants, null, preset), content, options);
   const around = elementNamed(holder);
   const held = { widget: element.name, variants, content };
   const said = { ...around.sample, ...element.holderSample };
