@@ -42,9 +42,8 @@ export class Structure {
     if (this.places.has('page') || this.places.has('branch')) words += ` on ${scope.page?.id}`;
     if (this.places.has('section')) words += ` in ${scope.section?.id}`;
     for (const axis of scope.element.axes) words += ` ${scope.variants[axis] ?? '-'}`;
+    if (Object.keys(scope.wears).length > 0) words += ` wears ${this.number(scope.wears)}`;
     if (node) {
-      const wears = Object.values(node.wears);
-      if (wears.length > 0) words += ` wears ${this.number(node.wears)}`;
       if (Object.keys(node.styles).length > 0) words += ` own ${this.number(node.styles)}`;
       if (node.declarations) words += ` declares ${this.number(node.declarations)}`;
     }

@@ -1,7 +1,7 @@
-import { childScope, type Scope } from '../cascade/index.ts';
+import { childScope, presetIn, type Scope } from '../cascade/index.ts';
 import { presetsAround } from '../guide/index.ts';
 import { type Filled, Paints, type TextContrast } from '../measure/paints.ts';
-import { getRecord, type Id, isNode, type NodeRecord, nodesUnder, type Site } from '../site/index.ts';
+import { getRecord, type Id, isNode, nodesUnder, type Site } from '../site/index.ts';
 import type { Width } from '../slots/index.ts';
 import { partNames, presetNamesOf } from '../widgets/index.ts';
 import { standingsOf } from './standing.ts';
@@ -83,8 +83,8 @@ export function textsOnFill(site: Site, fill: Filled, width: Width): TextOnFill[
 /** Things that wear a preset that are looked at, at most. */
 const MOST_WEARERS = 200;
 
-const wearsOneOf = ({ wears }: NodeRecord, presets: ReadonlySet<Id>): boolean =>
-  Object.values(wears).some(({ preset, on }) => on && presets.has(preset));
+const wearsOneOf = (site: Site, { wears, scheme }: Scope, presets: ReadonlySet<Id>): boolean =>
+  Object.values(wears).some(({ preset, on }) => on && presets.has(presetIn(site, preset, scheme) ?? ''));
 
 /** Texts that stand on parts of a kind of all that wears a preset, or one that holds it; the worst first. */
 export function textsOnPreset(site: Site, preset: Id, kind: string, width: Width): TextOnFill[] {
@@ -93,7 +93,7 @@ export function textsOnPreset(site: Site, preset: Id, kind: string, width: Width
   const found = new Map<string, TextOnFill>();
   for (const { node, scope } of standingsOf(site)) {
     if (seen.size === MOST_WEARERS) break;
-    if (!node || seen.has(node.id) || !wearsOneOf(node, worn)) continue;
+    if (!node || seen.has(node.id) || !wearsOneOf(site, scope, worn)) continue;
     seen.add(node.id);
     for (const part of partNames(scope.element))
       if (presetNamesOf(scope.element, part).includes(kind))

@@ -212,6 +212,10 @@ export function takeGuide(site: Site, plan: GuidePlan, chosen?: ReadonlySet<Id>)
       .filter(it => it.place?.type === 'scheme' && it.place.scheme === from)
       .filter(it => !removes.some(edit => edit.op === 'remove' && edit.id === placedId(it)))
       .map((it): Edit => removeRecord(it.id)),
+    // A preset that stays says no more what holds in its place in a scheme that goes; one that is altered says what theirs does.
+    ...[...site.kinds.preset.values()]
+      .filter(it => Object.hasOwn(it.instead ?? {}, from) && plan.kept.includes(it.id))
+      .map((it): Edit => editOf(it).unsetIn('instead', from)),
     removeRecord(from),
   ]);
   return [...puts, ...sets, ...plan.settings, ...removes, ...reworn];
