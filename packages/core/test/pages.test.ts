@@ -191,11 +191,13 @@ describe('what is said of a page elsewhere', () => {
     const page = html(site, 'fares/index.html');
     expect(page).toContain('<link rel="canonical" href="https://tolvane.example/line/fares/">');
     expect(page).toContain(
-      `<meta property="og:image" content="https://tolvane.example/line/assets/${picture?.file}">`,
+      `<meta property="og:image" content="https://tolvane.example/line/assets/${picture?.file.replace('.webp', '-1200x630.jpg')}">`,
     );
     expect(page).toContain('og:title" content="Fares &quot;now&quot; &lt;b&gt;');
-    expect(page).toContain(`<link rel="icon" href="../assets/${picture?.file}" type="image/webp">`);
-    expect(publishSite(site).assets.map(it => it.id)).toContain(picture?.id);
+    const stem = `../assets/${picture?.file.replace('.webp', '')}`;
+    expect(page).toContain(`<link rel="icon" href="${stem}-32x32.png" type="image/png" sizes="32x32">`);
+    expect(page).toContain(`<link rel="apple-touch-icon" href="${stem}-180x180.png"`);
+    expect(publishSite(site).renditions.map(it => it.of)).toContain(picture?.file);
   });
   it('is left out where nobody has said where the site is found', () => {
     expect(html(demo, 'index.html')).not.toMatch(/og:|canonical|rel="icon"/);

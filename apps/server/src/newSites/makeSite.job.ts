@@ -12,7 +12,9 @@ import {
   siteOf,
 } from '@cove/core';
 import {
+  BELL,
   type Brief,
+  bellSound,
   briefNotes,
   completeBrand,
   createSite,
@@ -106,6 +108,10 @@ async function layBeginning(
   const { names, stored } = await drawPictures(bench, id, 'demo' in begin ? drawings : neutralPictures);
   const file = (drawing: string) => names.get(drawing) ?? '';
   if ('demo' in begin) {
+    const sound = Buffer.from(bellSound());
+    const bell = await bench.pictures.write(id, sound, 'wav');
+    names.set(BELL, bell);
+    stored.push(storedFile(bell, sound));
     const site = begin.demo === 'large' ? tolvaneLarge(file) : tolvane(file);
     return { records: [...allRecords(site)], stored };
   }

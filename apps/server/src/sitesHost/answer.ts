@@ -3,7 +3,8 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import { extname } from 'node:path';
 import type { Query } from '../common/database';
 import { releaseFolder, type Storage } from '../storage/storage';
-import { CONTENT_TYPES, TAKEN_HOME } from './contentTypes';
+import { CONTENT_TYPES, PLAYED, TAKEN_HOME } from './contentTypes';
+import { rangeIn } from './range';
 
 /** A plain step of an address, as releases are written with; anything else is not looked for. */
 const STEP = /^[a-zA-Z0-9][a-zA-Z0-9._-]{0,200}$/;
@@ -41,7 +42,7 @@ export function answerer(query: Query, storage: Storage, { host, program, secure
     'x-content-type-options': 'nosniff',
     'referrer-policy': 'strict-origin-when-cross-origin',
     'cross-origin-opener-policy': 'same-origin',
-    'content-security-policy': `default-src 'none'; ${slug === null ? '' : `script-src ${origin}/${slug}/${MODULES}/; `}style-src 'self'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self' ${program}`,
+    'content-security-policy': `default-src 'none'; ${slug === null ? '' : `script-src ${origin}/${slug}/${MODULES}/; `}style-src 'self'; img-src 'self' data:; media-src 'self'; frame-src https:; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self' ${program}`,
     ...(secure && { 'strict-transport-security': 'max-age=31536000' }),
   });
   const say = (response: ServerResponse, status: number, words: string, headers = {}) => {
@@ -118,14 +119,23 @@ export function answerer(query: Query, storage: Storage, { host, program, secure
     }
     if (name.startsWith(GUIDE) && !name.endsWith('.html')) return guideFile(response, folder, name, data);
     const html = name.endsWith('.html');
-    response.writeHead(200, {
+    const part = PLAYED.test(name) ? rangeIn(request.headers.range, data.length) : null;
+    if (part === 'none') {
+      response.writeHead(416, { ...safe(slug), 'content-range': `bytes */${data.length}` });
+      response.end();
+      return;
+    }
+    const sent = part ? data.subarray(part.from, part.to + 1) : data;
+    response.writeHead(part ? 206 : 200, {
       ...safe(slug),
       'content-type': CONTENT_TYPES[extname(name)] ?? 'application/octet-stream',
-      'content-length': data.length,
+      'content-length': sent.length,
+      ...(PLAYED.test(name) && { 'accept-ranges': 'bytes' }),
+      ...(part && { 'content-range': `bytes ${part.from}-${part.to}/${data.length}` }),
       ...(TAKEN_HOME.test(name) && { 'content-disposition': 'attachment' }),
       'cache-control': html ? 'no-cache' : 'public, max-age=31536000, immutable',
     });
-    response.end(request.method === 'HEAD' ? undefined : data);
+    response.end(request.method === 'HEAD' ? undefined : sent);
   };
 
   return (request: IncomingMessage, response: ServerResponse): void => {

@@ -16,6 +16,13 @@ export const CONTENT_TYPES: Record<string, string> = {
   '.jpg': 'image/jpeg',
   '.avif': 'image/avif',
   '.svg': 'image/svg+xml',
+  '.mp4': 'video/mp4',
+  '.webm': 'video/webm',
+  '.mp3': 'audio/mpeg',
+  '.m4a': 'audio/mp4',
+  '.ogg': 'audio/ogg',
+  '.wav': 'audio/wav',
+  '.vtt': 'text/vtt; charset=utf-8',
   '.pdf': 'application/pdf',
   '.zip': 'application/zip',
   '.csv': 'text/csv; charset=utf-8',
@@ -24,3 +31,6 @@ export const CONTENT_TYPES: Record<string, string> = {
 
 /** What visitors are given to take home; robots.txt lies beside the pages and is read in place. */
 export const TAKEN_HOME = /^assets\/[^/]+\.(pdf|zip|csv|ics|txt)$/;
+
+/** What browsers play, and ask for in parts to go to a place in it. */
+export const PLAYED = /^assets\/[^/]+\.(mp4|webm|mp3|m4a|ogg|wav)$/;

@@ -29,7 +29,7 @@ export function isText(data: Uint8Array): boolean {
 
 /** The kind of text file that an ending of a name stands for. */
 export function textTypeOf(name: string): FileType | null {
-  const ending = /\.(txt|csv|ics)$/i.exec(name)?.[1]?.toLowerCase();
+  const ending = /\.(txt|csv|ics|vtt)$/i.exec(name)?.[1]?.toLowerCase();
   const found = (Object.keys(FILE_TYPES) as FileType[]).find(
     mime => mime.startsWith('text/') && FILE_TYPES[mime] === ending,
   );
@@ -43,10 +43,18 @@ export function textTypeOf(name: string): FileType | null {
 export function typeOfBytes(data: Uint8Array, name: string): string | null {
   if (data.length === 0) return null;
   if (starts(data, 'RIFF') && starts(data, 'WEBP', 8)) return 'image/webp';
+  if (starts(data, 'RIFF') && starts(data, 'WAVE', 8)) return 'audio/wav';
   if (starts(data, '%PDF-')) return 'application/pdf';
+  if (starts(data, 'ftyp', 4))
+    return starts(data, 'M4A', 8) || starts(data, 'M4B', 8) ? 'audio/mp4' : 'video/mp4';
+  if (starts(data, '\u001a\u0045\u00df\u00a3')) return 'video/webm';
+  if (starts(data, 'OggS')) return 'audio/ogg';
+  if (starts(data, 'ID3') || (data[0] === 0xff && [0xfb, 0xf3, 0xf2].includes(data[1] ?? 0)))
+    return 'audio/mpeg';
   if (starts(data, 'PK\u0003\u0004')) return 'application/zip';
   const format = FONT_SIGNATURES.find(([signature]) => starts(data, signature))?.[1];
   if (format) return FONT_TYPES[format];
   const text = textTypeOf(name);
+  if (text === 'text/vtt' && !starts(data, 'WEBVTT')) return null;
   return text && isText(data) ? text : null;
 }

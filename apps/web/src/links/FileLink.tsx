@@ -11,7 +11,7 @@ export function FileLink({ ref, onFile }: { ref: React.Ref<{ ask(): void }>; onF
       <input
         ref={input}
         type="file"
-        accept=".pdf,.zip,.txt,.csv,.ics"
+        accept=".pdf,.zip,.txt,.csv,.ics,.mp4,.webm,.mp3,.m4a,.ogg,.wav,.vtt"
         aria-label="File to link to"
         className="sr-only"
         tabIndex={-1}

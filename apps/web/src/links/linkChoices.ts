@@ -12,6 +12,10 @@ export const targetOf = (option: string): LinkTarget => {
   return section === undefined ? { type: 'page', page } : { type: 'section', page, section };
 };
 
+/** Files of the site, to be linked to or played. */
+export const fileChoices = (site: Site): { value: string; label: string }[] =>
+  filesOf(site).map(({ id, name }) => ({ value: `file: ${id}`, label: `File: ${name}` }));
+
 /** The pages, each before the places in it that a link can lead to; then the files. */
 export const linkChoices = (site: Site): { value: string; label: string }[] => [
   ...pagesInOrder(site).flatMap(page => [
@@ -21,5 +25,5 @@ export const linkChoices = (site: Site): { value: string; label: string }[] => [
       label: `${page.title} › ${name}`,
     })),
   ]),
-  ...filesOf(site).map(({ id, name }) => ({ value: `file: ${id}`, label: `File: ${name}` })),
+  ...fileChoices(site),
 ];

@@ -1,3 +1,4 @@
+import { start as embed } from '../widgets/embed/behaviour.ts';
 import { start as gallery } from '../widgets/gallery/behaviour.ts';
 import { start as help } from '../widgets/help/behaviour.ts';
 import { start as notice } from '../widgets/notice/behaviour.ts';
@@ -6,6 +7,7 @@ import { start as tabs } from '../widgets/tabs/behaviour.ts';
 
 /** What widgets do beyond their markup, by the name of the element: started on a page, each answers with what stops it. */
 export const BEHAVIOURS: Readonly<Record<string, (root: Document | Element) => () => void>> = {
+  embed,
   gallery,
   help,
   notice,

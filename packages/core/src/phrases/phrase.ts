@@ -14,6 +14,8 @@ export const PHRASES = {
   help: 'Name of a help panel that has none',
   searchHelp: 'Name of the field that searches a help panel',
   nothingFound: 'What it says where nothing matches',
+  loadsFrom: 'Said before a page of others is shown; {host} is where it comes from',
+  showHere: 'Label of the control that shows it',
   required: 'Note in a form on what is required',
   notFound: 'Title of the page that is shown where there is none',
   notFoundText: 'What that page says',

@@ -30,6 +30,7 @@ const surroundings = (holder: Readonly<Record<string, Content>>): MarkupContext 
   phrase: name => name,
   siteName: '',
   homeHref: '#',
+  language: 'en',
   awayInNewTab: false,
   page: null,
   pages: () => [

@@ -116,6 +116,7 @@ export function markupContext(
     speaks: part => isSpokenOf(site, scope, part),
     phrase: name => phraseOf(site, name),
     siteName: settingsOf(site).name,
+    language: settingsOf(site).language,
     awayInNewTab: settingsOf(site).awayInNewTab === true,
     get homeHref() {
       if (!page || !options.links) return '#';

@@ -17,5 +17,7 @@ export {
   sharedAreaOf,
 } from './sections/index.ts';
 export { createSite, neutralSite, SITE_STARTERS, type SiteStarter } from './sites/index.ts';
+export { bellSound } from './tolvane/bell.ts';
+export { BELL } from './tolvane/guide.ts';
 export { tolvane } from './tolvane/tolvane.ts';
 export { tolvaneLarge } from './tolvane/tolvaneLarge.ts';

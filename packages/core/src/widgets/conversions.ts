@@ -53,6 +53,24 @@ const PAIRS: readonly Pair[] = [
     }),
   ),
   {
+    between: ['video', 'picture'],
+    content: { poster: 'asset', title: 'alt', caption: 'caption' },
+    parts: { box: 'box', screen: 'picture', caption: 'caption' },
+    items: {},
+  },
+  {
+    between: ['audio', 'download'],
+    content: { title: 'label', note: 'note', file: 'link' },
+    parts: { box: 'box', title: 'name', note: 'note' },
+    items: {},
+  },
+  {
+    between: ['embed', 'button'],
+    content: { title: 'label', link: 'link' },
+    parts: { button: 'label' },
+    items: {},
+  },
+  {
     between: ['gallery', 'slides'],
     content: { before: 'before', after: 'after' },
     parts: { gallery: 'slides', pictures: 'row' },

@@ -1,6 +1,7 @@
 import type { State } from '../slots/index.ts';
 import { accordionEntry } from './accordion/entry.ts';
 import { accordion } from './accordion/index.ts';
+import { audio } from './audio/index.ts';
 import { button } from './button/index.ts';
 import { buttonRow } from './buttonRow/index.ts';
 import { callout } from './callout/index.ts';
@@ -9,6 +10,7 @@ import { cards } from './cards/index.ts';
 import { column } from './column/index.ts';
 import { divider } from './divider/index.ts';
 import { download } from './download/index.ts';
+import { embed } from './embed/index.ts';
 import { feature } from './feature/index.ts';
 import { fieldChoice } from './field/choice.ts';
 import { field } from './field/index.ts';
@@ -51,6 +53,7 @@ import { tab } from './tabs/tab.ts';
 import { testimonials } from './testimonials/index.ts';
 import { testimonial } from './testimonials/testimonial.ts';
 import { text } from './text/index.ts';
+import { video } from './video/index.ts';
 
 export { CONVERSIONS, type Conversion, type Match } from './conversions.ts';
 export {
@@ -105,6 +108,9 @@ export const WIDGETS: readonly ElementType[] = [
   pictureText,
   gallery,
   galleryPicture,
+  video,
+  audio,
+  embed,
   icon,
   divider,
   space,

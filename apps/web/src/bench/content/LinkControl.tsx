@@ -1,7 +1,7 @@
 import { type ContentFieldOf, fail, ok, parseLink, printLink, readLink } from '@cove/core';
 import { useRef } from 'react';
 import { FileLink } from '../../links/FileLink.tsx';
-import { linkChoices, optionOf, targetOf } from '../../links/linkChoices.ts';
+import { fileChoices, linkChoices, optionOf, targetOf } from '../../links/linkChoices.ts';
 import { Select } from '../../ui/Select.tsx';
 import { TypedField } from '../../ui/TypedField.tsx';
 import type { ContentControl } from './contentControl.ts';
@@ -17,10 +17,10 @@ export function LinkControl({ site, field, value, onChange }: ContentControl<Con
         label={field.label}
         value={page || (link ? 'away' : '')}
         options={[
-          { value: '', label: 'Nowhere' },
-          ...linkChoices(site),
+          { value: '', label: field.files ? 'None' : 'Nowhere' },
+          ...(field.files ? fileChoices(site) : linkChoices(site)),
           { value: 'file', label: 'A file…' },
-          { value: 'away', label: 'Somewhere else…' },
+          ...(field.files ? [] : [{ value: 'away', label: 'Somewhere else…' }]),
         ]}
         onChange={chosen => {
           if (chosen === 'file') asked.current?.ask();

@@ -6,6 +6,8 @@ import { linkReferences } from '../linkReferences.ts';
 export interface LinkField {
   type: 'link';
   label: string;
+  /** It names a file of the site, and nothing else. */
+  files?: true;
 }
 
 export const link: ContentType<LinkField> = {

@@ -18,6 +18,8 @@ export const ar: Language = {
     help: 'مساعدة',
     searchHelp: 'ابحث في الإجابات',
     nothingFound: 'لا توجد نتائج. جرّب كلمات أخرى.',
+    loadsFrom: 'لا يُحمَّل شيء من {host} قبل أن تطلبه.',
+    showHere: 'اعرضه هنا',
     required: 'الحقول التي تحمل علامة * مطلوبة.',
     notFound: 'الصفحة غير موجودة',
     notFoundText: 'لا يوجد شيء في هذا العنوان. ربما نُقلت الصفحة.',

@@ -18,6 +18,8 @@ export const de: Language = {
     help: 'Hilfe',
     searchHelp: 'Antworten durchsuchen',
     nothingFound: 'Nichts gefunden. Versuchen Sie andere Wörter.',
+    loadsFrom: 'Von {host} wird erst etwas geladen, wenn Sie es wünschen.',
+    showHere: 'Hier anzeigen',
     required: 'Felder mit * müssen ausgefüllt werden.',
     notFound: 'Seite nicht gefunden',
     notFoundText: 'Unter dieser Adresse gibt es nichts. Vielleicht ist die Seite umgezogen.',

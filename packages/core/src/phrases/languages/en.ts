@@ -18,6 +18,8 @@ export const en: Language = {
     help: 'Help',
     searchHelp: 'Search the answers',
     nothingFound: 'Nothing matches. Try other words.',
+    loadsFrom: 'Nothing is loaded from {host} before you ask for it.',
+    showHere: 'Show it here',
     required: 'Fields with * are required.',
     notFound: 'Page not found',
     notFoundText: 'There is nothing at this address. It may have moved.',

@@ -18,6 +18,8 @@ export const es: Language = {
     help: 'Ayuda',
     searchHelp: 'Buscar en las respuestas',
     nothingFound: 'Sin resultados. Pruebe con otras palabras.',
+    loadsFrom: 'No se carga nada de {host} hasta que usted lo pida.',
+    showHere: 'Mostrar aquí',
     required: 'Los campos con * son obligatorios.',
     notFound: 'Página no encontrada',
     notFoundText: 'No hay nada en esta dirección. Puede que la página se haya movido.',

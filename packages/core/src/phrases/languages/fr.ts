@@ -18,6 +18,8 @@ export const fr: Language = {
     help: 'Aide',
     searchHelp: 'Chercher dans les réponses',
     nothingFound: 'Aucun résultat. Essayez d’autres mots.',
+    loadsFrom: 'Rien n’est chargé depuis {host} avant que vous ne le demandiez.',
+    showHere: 'Afficher ici',
     required: 'Les champs avec * sont obligatoires.',
     notFound: 'Page introuvable',
     notFoundText: 'Il n’y a rien à cette adresse. La page a peut-être été déplacée.',

@@ -18,6 +18,8 @@ export const it: Language = {
     help: 'Aiuto',
     searchHelp: 'Cerca tra le risposte',
     nothingFound: 'Nessun risultato. Provi con altre parole.',
+    loadsFrom: 'Da {host} non viene caricato nulla finché non lo chiede.',
+    showHere: 'Mostra qui',
     required: 'I campi con * sono obbligatori.',
     notFound: 'Pagina non trovata',
     notFoundText: 'A questo indirizzo non c’è nulla. La pagina potrebbe essere stata spostata.',

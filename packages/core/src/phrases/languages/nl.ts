@@ -18,6 +18,8 @@ export const nl: Language = {
     help: 'Hulp',
     searchHelp: 'Zoek in de antwoorden',
     nothingFound: 'Niets gevonden. Probeer andere woorden.',
+    loadsFrom: 'Er wordt niets van {host} geladen voordat u erom vraagt.',
+    showHere: 'Hier tonen',
     required: 'Velden met * zijn verplicht.',
     notFound: 'Pagina niet gevonden',
     notFoundText: 'Er staat niets op dit adres. De pagina is misschien verplaatst.',

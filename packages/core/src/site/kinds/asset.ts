@@ -2,8 +2,21 @@ import type { Id } from '../records.ts';
 import { NOTHING, onlyDiffer } from './effects.ts';
 import type { InGuide, RecordKind } from './recordKind.ts';
 
-/** What is kept as it was given, to be taken home by visitors; everything else among a site's files is a picture. */
+/** What plays on a page, and the captions of it (WebVTT). */
+const MEDIA_TYPES = {
+  'video/mp4': 'mp4',
+  'video/webm': 'webm',
+  'audio/mpeg': 'mp3',
+  'audio/mp4': 'm4a',
+  'audio/ogg': 'ogg',
+  'audio/wav': 'wav',
+  'text/vtt': 'vtt',
+} as const;
+export const isMediaType = (mime: string): boolean => Object.hasOwn(MEDIA_TYPES, mime);
+
+/** What is kept as it was given, to be played or taken home by visitors; everything else among a site's files is a picture. */
 export const FILE_TYPES = {
+  ...MEDIA_TYPES,
   'application/pdf': 'pdf',
   'application/zip': 'zip',
   'text/plain': 'txt',
@@ -29,7 +42,7 @@ export interface AssetRecord {
 /** What is known of a picture or file once it is kept; the rest of its record is said by people. */
 export type AssetFacts = Pick<AssetRecord, 'file' | 'mime' | 'width' | 'height'>;
 
-const STORED = /^[a-f0-9]{16,64}\.(webp|png|jpg|avif|svg|pdf|zip|txt|csv|ics)$/;
+const STORED = /^[a-f0-9]{16,64}\.(webp|png|jpg|avif|svg|pdf|zip|txt|csv|ics|mp4|webm|mp3|m4a|ogg|wav|vtt)$/;
 
 export const asset: RecordKind<AssetRecord, InGuide<AssetRecord>> = {
   label: 'picture',

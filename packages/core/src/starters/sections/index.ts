@@ -5,6 +5,7 @@ import { contactForm } from './contactForm.ts';
 import { contactHelp } from './contactHelp.ts';
 import { contentBeside } from './contentBeside.ts';
 import { contentGallery } from './contentGallery.ts';
+import { contentListen } from './contentListen.ts';
 import { contentLong } from './contentLong.ts';
 import { contentPicture } from './contentPicture.ts';
 import { contentQuestions } from './contentQuestions.ts';
@@ -14,6 +15,7 @@ import { contentSteps } from './contentSteps.ts';
 import { contentTable } from './contentTable.ts';
 import { contentTabs } from './contentTabs.ts';
 import { contentText } from './contentText.ts';
+import { contentVideo } from './contentVideo.ts';
 import { featuresCards } from './featuresCards.ts';
 import { featuresList } from './featuresList.ts';
 import { featuresPictures } from './featuresPictures.ts';
@@ -53,6 +55,8 @@ export const SECTION_STARTERS: readonly SectionStarter[] = [
   contentBeside,
   contentPicture,
   contentGallery,
+  contentListen,
+  contentVideo,
   contentSlides,
   contentTable,
   contentSteps,

@@ -229,3 +229,19 @@ export const socialLink = (name: string, icon: string): Sketch => ({
   content: { name, icon, link: HOME },
 });
 export const space: Sketch = { widget: 'space', content: {} };
+export const video = (title: string, caption: string): Sketch => ({
+  widget: 'video',
+  content: { poster: PICTURE, title, caption },
+});
+export const audio = (title: string, note: string): Sketch => ({
+  widget: 'audio',
+  content: { asset: PICTURE, title, note },
+});
+export const embed = (title: string, caption: string): Sketch => ({
+  widget: 'embed',
+  content: { title, asset: null, caption },
+});
+export const download = (label: string, note: string): Sketch => ({
+  widget: 'download',
+  content: { label, note, icon: 'download' },
+});

@@ -1,6 +1,6 @@
 import { type LinkTarget, richText } from '../../content/index.ts';
 import type { SiteBuilder } from '../build.ts';
-import { pictureId } from './guide.ts';
+import { BELL, pictureId } from './guide.ts';
 
 const to = (page: string): LinkTarget => ({ type: 'page', page });
 
@@ -137,6 +137,13 @@ export function aboard(b: SiteBuilder): void {
       icon: null,
     });
 
+  b.widget('listen', 'aboard-said', 'audio', {
+    file: { type: 'file', asset: BELL },
+    title: 'The bell on the bow',
+    note: 'Struck once when the ramp is up',
+    asset: pictureId('On deck'),
+  });
+
   b.section('aboard-pictures', 'aboard', 'Pictures', { scheme: 'fog-bank' });
   titled('aboard-pictures', 'Along the way');
   b.widget(
@@ -185,4 +192,10 @@ export function aboard(b: SiteBuilder): void {
     ['late', 'What if I miss the last boat?', 'The harbour office has four beds. Ring the bell.'],
   ] as const)
     b.widget(`help-${id}`, 'help', 'helpEntry', { question, answer: richText(answer) });
+  b.widget('camera', 'aboard-pictures', 'embed', {
+    link: { type: 'url', href: 'https://camera.tolvane.example/' },
+    title: 'The harbour camera at Hesk',
+    asset: null,
+    caption: 'A new picture every minute, while the lamp is lit.',
+  });
 }

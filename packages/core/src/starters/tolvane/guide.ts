@@ -11,6 +11,9 @@ import { textStyles } from './textStyles.ts';
 /** Ids of the demo's pictures, in the order of the drawings. */
 export const pictureId = (name: string): string => `pic-${name.toLowerCase().replace(/\s+/g, '-')}`;
 
+/** The sound of the ship’s bell, by its name and by its id. */
+export const BELL = 'bell';
+
 /** The guide of the invented ferry line, its pictures, header and footer; its pages are not in it. */
 export function tolvaneGuide(b: SiteBuilder, name: string, file: (name: string) => string): void {
   foundations(b);
@@ -41,5 +44,14 @@ export function tolvaneGuide(b: SiteBuilder, name: string, file: (name: string) 
       width: DRAWING_WIDTH,
       height: DRAWING_HEIGHT,
     });
+  b.asset({
+    id: BELL,
+    name: 'The bell',
+    alt: '',
+    file: file(BELL),
+    mime: 'audio/wav',
+    width: 0,
+    height: 0,
+  });
   furniture(b);
 }

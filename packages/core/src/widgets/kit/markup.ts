@@ -159,6 +159,8 @@ export interface MarkupContext {
   siteName: string;
   homeHref: string;
   /** Links that lead away open a window of their own. */
+  /** BCP 47 tag of the site’s language. */
+  language: string;
   awayInNewTab: boolean;
   /** The page being made; null where nothing stands on one. */
   page: string | null;
