@@ -230,3 +230,76 @@ describe('a notice that can be dismissed', () => {
     expect(await page.$eval('.notice-close', it => getComputedStyle(it).display)).toBe('none');
   });
 });
+
+describe('an embedded page', () => {
+  const frames = () => page.$$eval('iframe', all => all.map(it => it.getAttribute('src')));
+  const outside = () => published.it.asked.length;
+
+  it('asks nobody for anything before somebody wants to see it, then shows it apart and by its name', async () => {
+    await open();
+    expect(script('embed')).toHaveLength(1);
+    expect(await frames()).toEqual([]);
+    await page.focus('.embed-button');
+    expect(await page.$eval('.embed-box', it => it.textContent)).toContain('camera.tolvane.example');
+    const before = outside();
+    await press('Enter');
+    expect(await frames()).toEqual(['https://camera.tolvane.example/']);
+    const [sandbox, title] = await page.$eval('iframe', it => [it.getAttribute('sandbox') ?? '', it.title]);
+    expect(title).toBe('The harbour camera at Hesk');
+    // It may run, and may not take the visitor elsewhere (HTML, section 4.8.5).
+    expect(sandbox).toContain('allow-scripts');
+    expect(sandbox).not.toContain('allow-top-navigation');
+    expect(outside()).toBeGreaterThanOrEqual(before);
+  });
+
+  it('leads to the page itself without scripts', async () => {
+    await open(false);
+    expect(await page.$eval('.embed-button', it => it.getAttribute('href'))).toBe(
+      'https://camera.tolvane.example/',
+    );
+    expect(script('embed').length).toBeLessThanOrEqual(1);
+  });
+
+  it.each(['http://camera.tolvane.example/', 'mailto:crew@tolvane.example'])(
+    'that is found at %s is never shown within, and needs no script',
+    async href => {
+      const record = demo.kinds.widget.get('camera');
+      if (!record) throw new Error('no camera');
+      const edits = [editOf(record).setIn('content', 'link', { type: 'url', href })];
+      const changed = applyChange(demo, { edits });
+      if (!changed.ok) throw new Error(changed.problem.message);
+      const other = publishSite(changed.value.site);
+      await open(true, other.files);
+      expect(script('embed')).toEqual([]);
+      await page.evaluate(() =>
+        document
+          .querySelector<HTMLElement>('.embed-button')
+          ?.addEventListener('click', it => it.preventDefault()),
+      );
+      await page.click('.embed-button');
+      expect(await frames()).toEqual([]);
+    },
+  );
+});
+
+describe('what plays', () => {
+  it('waits to be asked, is named, and says where its file is', async () => {
+    await open();
+    const said = await page.$eval('audio', it => ({
+      controls: it.controls,
+      preload: it.preload,
+      autoplay: it.autoplay,
+      name: it.getAttribute('aria-label'),
+      src: it.getAttribute('src'),
+    }));
+    expect(said).toEqual({
+      controls: true,
+      preload: 'none',
+      autoplay: false,
+      name: 'The bell on the bow',
+      src: '../assets/abcdef0123456789.webp',
+    });
+    expect(published.it.asked.filter(it => it.endsWith('abcdef0123456789.wav'))).toEqual([]);
+    expect(await published.it.violations('.audio-box')).toEqual([]);
+  });
+});
