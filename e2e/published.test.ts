@@ -170,7 +170,7 @@ describe('published pages', () => {
         expect(it).toMatch(/^<script type="module" src="[./]*behaviours\/\w+-\w+\.js"><\/script>$/);
       const wanted: Record<string, string[]> = {
         sailings: ['notice', 'tabs'],
-        'on-board': ['gallery', 'help', 'slides'],
+        'on-board': ['embed', 'gallery', 'help', 'slides'],
       };
       expect(scripts.map(script => /behaviours\/(\w+)-/.exec(script)?.[1]).sort()).toEqual(
         wanted[it.path] ?? [],

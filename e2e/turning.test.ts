@@ -260,26 +260,27 @@ describe('an embedded page', () => {
     expect(script('embed').length).toBeLessThanOrEqual(1);
   });
 
-  it.each(['http://camera.tolvane.example/', 'mailto:crew@tolvane.example'])(
-    'that is found at %s is never shown within, and needs no script',
-    async href => {
-      const record = demo.kinds.widget.get('camera');
-      if (!record) throw new Error('no camera');
-      const edits = [editOf(record).setIn('content', 'link', { type: 'url', href })];
-      const changed = applyChange(demo, { edits });
-      if (!changed.ok) throw new Error(changed.problem.message);
-      const other = publishSite(changed.value.site);
-      await open(true, other.files);
-      expect(script('embed')).toEqual([]);
-      await page.evaluate(() =>
-        document
-          .querySelector<HTMLElement>('.embed-button')
-          ?.addEventListener('click', it => it.preventDefault()),
-      );
-      await page.click('.embed-button');
-      expect(await frames()).toEqual([]);
-    },
-  );
+  it.each([
+    { type: 'url', href: 'http://camera.tolvane.example/' },
+    { type: 'mail', address: 'crew@tolvane.example' },
+    { type: 'page', page: 'fares' },
+  ] as const)('that is found at %j is never shown within, and needs no script', async link => {
+    const record = demo.kinds.widget.get('camera');
+    if (!record) throw new Error('no camera');
+    const edits = [editOf(record).setIn('content', 'link', link)];
+    const changed = applyChange(demo, { edits });
+    if (!changed.ok) throw new Error(changed.problem.message);
+    const other = publishSite(changed.value.site);
+    await open(true, other.files);
+    expect(script('embed')).toEqual([]);
+    await page.evaluate(() =>
+      document
+        .querySelector<HTMLElement>('.embed-button')
+        ?.addEventListener('click', it => it.preventDefault()),
+    );
+    await page.click('.embed-button');
+    expect(await frames()).toEqual([]);
+  });
 });
 
 describe('what plays', () => {
