@@ -12,7 +12,7 @@ import { textStyles } from './textStyles.ts';
 export const pictureId = (name: string): string => `pic-${name.toLowerCase().replace(/\s+/g, '-')}`;
 
 /** The sound of the ship’s bell, by its name and by its id. */
-export const BELL = 'bell';
+export const BELL = 'ship-bell';
 
 /** The guide of the invented ferry line, its pictures, header and footer; its pages are not in it. */
 export function tolvaneGuide(b: SiteBuilder, name: string, file: (name: string) => string): void {
