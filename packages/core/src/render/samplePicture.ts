@@ -8,12 +8,15 @@ import type { ElementType } from '../widgets/index.ts';
  */
 export function withSamplePicture(
   site: Site,
-  { sample }: ElementType,
+  { sample, content: fields }: ElementType,
   content: Readonly<Record<string, Content>>,
   index: number,
 ): Readonly<Record<string, Content>> {
-  if (!sample.alt || !('asset' in sample) || typeof content.asset === 'string') return content;
+  const field = Object.keys(sample).find(it => fields[it]?.type === 'asset');
+  // Where it could say what one shows and does not, it is shown without.
+  if (field === undefined || ('alt' in fields && !sample.alt) || typeof content[field] === 'string')
+    return content;
   const pictures = picturesOf(site);
   const picture = pictures[index % pictures.length];
-  return picture ? { ...content, asset: picture.id } : content;
+  return picture ? { ...content, [field]: picture.id } : content;
 }

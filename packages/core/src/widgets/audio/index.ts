@@ -72,10 +72,10 @@ export const audio = element({
         { part: 'words' },
         title !== '' && h('span', { part: 'title' }, title),
         plain(content, 'note') !== '' && h('p', { part: 'note' }, plain(content, 'note')),
-        file
+        file !== null
           ? h('audio', {
               part: 'player',
-              src: file,
+              src: file || null,
               controls: true,
               preload: 'none',
               'aria-label': title || null,

@@ -61,12 +61,12 @@ export const video = element({
     return h(
       'figure',
       { part: 'box' },
-      file
+      file !== null
         ? h(
             'video',
             {
               part: 'screen',
-              src: file,
+              src: file || null,
               poster: address,
               controls: true,
               // Nothing is fetched, and nothing makes a sound, before somebody asks for it.
@@ -74,7 +74,7 @@ export const video = element({
               playsinline: true,
               'aria-label': title || null,
             },
-            captions !== null &&
+            captions &&
               h('track', { kind: 'captions', src: captions, srclang: context.language, default: true }),
           )
         : still,
