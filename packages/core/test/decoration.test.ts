@@ -12,6 +12,7 @@ import {
   freeLayer,
   insteadIn,
   keepForUse,
+  makePreset,
   placeLayer,
   presetWornFor,
   removePreset,
@@ -165,6 +166,15 @@ describe('keeping what is set as a ground or a treatment', () => {
     const said = Object.keys(kept.kinds.preset.get(worn)?.styles ?? {});
     expect(said).toContain('markBehind/backgroundColor');
     expect(said).toContain('mount/rotate');
+  });
+  it('is left where it was set when the rest becomes a preset', () => {
+    const opaque = { 'box/opacity': number(0.9), 'firstLayer/backgroundColor': role('accent') };
+    const set = after(demo, setSlots(demo, { type: 'record', id: 'before' }, opaque));
+    const made = after(set, must(makePreset(set, 'before', 'Pale')).edits);
+    expect(Object.keys(nodeOf(made, 'before').styles)).toEqual(['firstLayer/backgroundColor']);
+    expect(looks(made, 'home', 'before').filter(([part]) => part === 'firstLayer')).toEqual(
+      looks(set, 'home', 'before').filter(([part]) => part === 'firstLayer'),
+    );
   });
   it('says so where nothing of it is set', () => {
     const refused = keepForUse(demo, 'crossing', 'ground', 'Nothing');

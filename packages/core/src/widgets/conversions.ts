@@ -59,6 +59,12 @@ const PAIRS: readonly Pair[] = [
     items: {},
   },
   {
+    between: ['map', 'feature'],
+    content: { title: 'title', address: 'text', link: 'link', linkLabel: 'linkLabel' },
+    parts: { box: 'box', words: 'words', title: 'title', address: 'text', link: 'link' },
+    items: {},
+  },
+  {
     between: ['audio', 'download'],
     content: { title: 'label', note: 'note', file: 'link' },
     parts: { box: 'box', title: 'name', note: 'note' },

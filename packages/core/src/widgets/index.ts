@@ -28,6 +28,7 @@ import { ELEMENT_FAMILIES, type ElementFamily, type ElementType, type Part } fro
 import { listItem } from './list/entry.ts';
 import { list } from './list/index.ts';
 import { longText } from './longText/index.ts';
+import { map } from './map/index.ts';
 import { navigationEntry } from './navigation/entry.ts';
 import { navigation } from './navigation/index.ts';
 import { notice } from './notice/index.ts';
@@ -94,6 +95,7 @@ export const WIDGETS: readonly ElementType[] = [
   testimonial,
   figures,
   figure,
+  map,
   table,
   tableRow,
   preformatted,

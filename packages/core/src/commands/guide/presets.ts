@@ -37,6 +37,7 @@ import {
   styledParts,
 } from '../../widgets/index.ts';
 import { keyAtEnd, placeBehind } from '../order/order.ts';
+import { isForPresets } from './forPresets.ts';
 import { stylesByKind } from './promote.ts';
 
 const wornBy = (wears: Readonly<Record<Id, Wear>>) =>
@@ -122,6 +123,8 @@ export function makePreset(site: Site, nodeId: Id, name: string): Result<{ edits
     });
   if (Object.keys(node.wears).length >= MAX_PRESETS_WORN) return fail(tooMany(nodeId));
   const styles = stylesByKind(elementOfNode(node), node.styles, Object.keys(node.styles));
+  // What lies behind a section or beside a picture is no kind of part: it stays where it was set.
+  const stays = Object.entries(node.styles).filter(([slot]) => !isForPresets(node, slot));
   const preset = newId('p');
   const wear = newId('w');
   const order = keyAtEnd(site.kinds.preset.values());
@@ -131,7 +134,7 @@ export function makePreset(site: Site, nodeId: Id, name: string): Result<{ edits
     edits: [
       putRecord({ id: preset, kind: 'preset', name, order, styles }),
       editOf(node).setIn('wears', wear, worn),
-      editOf(node).set('styles', {}),
+      editOf(node).set('styles', Object.fromEntries(stays)),
     ],
   });
 }

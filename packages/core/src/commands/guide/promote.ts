@@ -22,6 +22,7 @@ import { isLoose, type LiteralType, tokenTypeOf, type Value } from '../../values
 import { type ElementType, partNames, partOf } from '../../widgets/index.ts';
 import { type StyleTarget, setSlots } from '../styles/styles.ts';
 import { addToken } from '../tokens/tokens.ts';
+import { isForPresets } from './forPresets.ts';
 import { addVariant, duplicateVariant, nameFor } from './variants.ts';
 
 /** What values set by hand can become. */
@@ -44,12 +45,6 @@ function targetOf(node: NodeRecord, to: Promotion): StyleTarget {
       return { type: 'record', id: to.preset };
   }
 }
-
-/** Whether a preset could hold it: what lies behind a section belongs to its place. */
-const isForPresets = (node: NodeRecord, slot: Slot): boolean => {
-  const part = parseSlot(slot)?.part;
-  return part !== undefined && isPresetKind(partOf(elementOfNode(node), part)?.kind ?? '');
-};
 
 /** Slots of a thing as a preset has them, by kind of part; of two parts of a kind the first that says something holds. */
 export function stylesByKind(

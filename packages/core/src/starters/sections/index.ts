@@ -3,6 +3,7 @@ import { actionTwo } from './actionTwo.ts';
 import { contactFind } from './contactFind.ts';
 import { contactForm } from './contactForm.ts';
 import { contactHelp } from './contactHelp.ts';
+import { contactMap } from './contactMap.ts';
 import { contentBeside } from './contentBeside.ts';
 import { contentGallery } from './contentGallery.ts';
 import { contentListen } from './contentListen.ts';
@@ -76,6 +77,7 @@ export const SECTION_STARTERS: readonly SectionStarter[] = [
   contactForm,
   contactFind,
   contactHelp,
+  contactMap,
   headerEnds,
   headerAction,
   headerCentred,

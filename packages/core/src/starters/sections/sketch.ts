@@ -245,3 +245,8 @@ export const download = (label: string, note: string): Sketch => ({
   widget: 'download',
   content: { label, note, icon: 'download' },
 });
+export const map = (title: string, address: string): Sketch => ({
+  widget: 'map',
+  look: { look: 'Words beside' },
+  content: { title, address, link: HOME, linkLabel: 'The way there' },
+});

@@ -86,6 +86,13 @@ export function aboard(b: SiteBuilder): void {
     b.widget(`boarding-${id}-text`, `boarding-${id}`, 'text', { text: richText(text) });
   }
 
+  b.widget('ramp', 'aboard-boarding', 'map', {
+    title: 'The ramp at Hesk',
+    address: 'Foot of the harbour street, left of the lamp',
+    link: { type: 'page', page: 'sailings' },
+    linkLabel: 'When it is open',
+  });
+
   b.section('aboard-tea', 'aboard', 'Tea', { scheme: 'heather-moor', wears: ['open-water'] });
   b.widget(
     'tea',
