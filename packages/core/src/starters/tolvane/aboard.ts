@@ -86,7 +86,7 @@ export function aboard(b: SiteBuilder): void {
     b.widget(`boarding-${id}-text`, `boarding-${id}`, 'text', { text: richText(text) });
   }
 
-  b.widget('ramp', 'aboard-boarding', 'map', {
+  b.widget('ramp', 'aboard-way', 'map', {
     title: 'The ramp at Hesk',
     address: 'Foot of the harbour street, left of the lamp',
     link: { type: 'page', page: 'sailings' },
