@@ -1,6 +1,6 @@
 import { isObject } from '../values/json.ts';
 import { type LinkTarget, readLink } from './link.ts';
-import { readPlain } from './plain.ts';
+import { MAX_RUN, readPlain } from './plain.ts';
 
 export interface TextRun {
   text: string;
@@ -15,7 +15,7 @@ export type RichText = readonly (readonly TextRun[])[];
 
 function readRun(it: unknown): TextRun | null {
   if (!isObject(it)) return null;
-  const text = readPlain(it.text);
+  const text = readPlain(it.text, MAX_RUN);
   const link = it.link === undefined ? undefined : readLink(it.link);
   if (text === null || link === null) return null;
   return {
