@@ -36,7 +36,7 @@ describe('a file that is linked to', () => {
     );
   });
   it('is no picture: none is offered where one is asked for, and none is shown where its id stands', () => {
-    expect(filesOf(linked).map(it => it.id)).toEqual([file.id]);
+    expect(filesOf(linked).map(it => it.id)).toEqual([...filesOf(demo).map(it => it.id), file.id]);
     expect(picturesOf(linked)).toEqual(picturesOf(demo));
     const shown = after(linked, {
       op: 'set',
