@@ -148,7 +148,7 @@ export function aboard(b: SiteBuilder): void {
     file: { type: 'file', asset: BELL },
     title: 'The bell on the bow',
     note: 'Struck once when the ramp is up',
-    asset: pictureId('On deck'),
+    asset: pictureId('Sant Bree'),
   });
 
   b.section('aboard-pictures', 'aboard', 'Pictures', { scheme: 'fog-bank' });
