@@ -183,14 +183,7 @@ describe('by keys alone', () => {
     await toPane('Pages and outline');
     await walker.tabTo('Section');
     await walker.press('Enter');
-    await walker.frame('Sections: Opening');
-    await walker.tabTo('Opening');
-    // As long as a hand holds a key: a choice follows the focus while it is down.
-    for (const purpose of ['Content', 'Features']) {
-      await walker.page.keyboard.press('ArrowRight', { delay: 80 });
-      await walker.frame(`Sections: ${purpose}`);
-    }
-    await walker.tabTo('Three in a row');
+    await walker.findToAdd('section', 'Three in a row');
     await walker.press('Enter');
     await until(sections, n => n === before + 1, 'a section more');
     await undo();
@@ -198,8 +191,7 @@ describe('by keys alone', () => {
     await toPane('Pages and outline');
     await walker.tabTo('New page');
     await walker.press('Enter');
-    await walker.page.waitForSelector('[role=dialog]');
-    await walker.tabTo('Questions');
+    await walker.findToAdd('page', 'Questions');
     await walker.press('Enter');
     await until(
       () =>

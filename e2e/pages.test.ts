@@ -44,8 +44,7 @@ describe('the pages of a site', () => {
   it('are added, named and given addresses; one that is taken is refused with the reason', async () => {
     await walker.open('pages/home');
     await walker.frame('Page');
-    await walker.click('New page');
-    await walker.click('Empty page');
+    await walker.addPage('Empty page');
     await listed(['1 Home', '1 Sailings', '1 Fares', '1 Islands', '1 On board', '1 New page']);
     await walker.page.waitForSelector('iframe[title=Page]');
     await about();
@@ -150,11 +149,15 @@ describe('the pages of a site', () => {
     await walker.open('pages/home');
     await walker.frame('Page');
     await walker.click('New page');
-    await (await walker.page.waitForSelector('::-p-aria([name="Questions"][role="button"])'))?.hover();
-    const seen = await walker.frame('Page: Questions');
-    expect(await seen.$eval('h2', it => it.textContent)).toBe('Questions people ask');
+    await walker.findToAdd('page', 'Questions');
+    const seen = await walker.frame('Pictures');
+    await until(
+      () => seen.$$eval('h2', all => all.map(it => it.textContent)),
+      all => all.includes('Questions people ask'),
+      'the page in the picture',
+    );
     expect(await walker.violations()).toEqual([]);
-    await walker.click('Questions', 'button');
+    await walker.click('Add page', 'button');
     await until(rows, all => all.some(it => titled(it) === '1 Questions'), 'a page more');
     const canvas = await walker.frame('Page');
     await until(
@@ -167,19 +170,22 @@ describe('the pages of a site', () => {
     await walker.kept();
   });
 
-  it('get ready sections, chosen in the picture itself', async () => {
+  it('get ready sections, seen in the gap in which they are to stand', async () => {
     await walker.open('pages/home');
     const canvas = await walker.frame('Page');
     const before = await canvas.$$eval('main > [data-node]', all => all.length);
     await walker.click('Section', 'button');
-    await walker.click('Features', 'radio');
-    const library = await walker.frame('Sections: Features');
-    const names = await library.$$eval('main > section h2', all => all.map(it => it.textContent));
-    expect(names).toContain('What you can count on');
-    // The frame goes with the click, and its answer with it.
-    await library
-      .$eval('main > section:nth-child(2) h2', it => it instanceof HTMLElement && it.click())
-      .catch(() => undefined);
+    await walker.click('Features', 'button');
+    const pictures = await walker.frame('Pictures');
+    await until(
+      () => pictures.$$eval('h2', all => all.map(it => it.textContent)),
+      all => all.includes('What you can count on'),
+      'the sections in pictures',
+    );
+    expect(await walker.violations()).toEqual([]);
+    await walker.findToAdd('section', 'A list beside words');
+    expect(await canvas.$$eval('main > [data-node]', all => all.length)).toBe(before);
+    await walker.click('Add section', 'button');
     await until(
       () => canvas.$$eval('main > [data-node]', all => all.length),
       n => n === before + 1,
@@ -197,16 +203,11 @@ describe('the pages of a site', () => {
       canvas.$$eval('[data-area=footer] > [data-node]', all => all.map(it => it.textContent ?? ''));
     const [before = ''] = await footers();
     await walker.click('Section', 'button');
-    await walker.click('Footer', 'radio');
-    await walker.says('It shows on every page that has a footer.');
-    const library = await walker.frame('Sections: Footer');
-    expect(await library.$$eval('[data-area=footer] > [data-node]', all => all.length)).toBeGreaterThan(3);
-    await walker.click('Three columns', 'button');
+    await walker.findToAdd('section', 'Three columns');
+    await walker.says('The footer, on every page that has one');
+    await walker.click('Add section', 'button');
     await until(footers, all => all.length === 1 && /Where to find us/.test(all[0] ?? ''), 'another footer');
-    await walker.click('Section', 'button');
-    await walker.click('Footer', 'radio');
-    await walker.click('Below what the footer holds', 'radio');
-    await walker.click('One line', 'button');
+    await walker.addSection('One line', { below: true });
     await until(footers, all => all.length === 2 && /© Tolvane Ferries/.test(all[1] ?? ''), 'one more below');
     await walker.open('pages/home');
     const home = await walker.frame('Page');

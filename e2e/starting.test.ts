@@ -3,6 +3,8 @@ import { PROGRAM, until, walkDemo } from './support/program.ts';
 
 const demo = walkDemo();
 
+const PURPOSES = ['Opening', 'Features', 'Proof', 'Content', 'Call to action', 'Contact'];
+
 describe('a new site', () => {
   it('is seen before it is created, and begins with a guide and pages of its own', async () => {
     const { walker } = demo;
@@ -49,10 +51,9 @@ describe('a new site', () => {
     await walker.page.goto(`${PROGRAM}/sites/sant-bree-by-foot/pages`);
     const page = await walker.frame('Page');
     await walker.click('Section', 'button');
-    await walker.click('Your own', 'radio');
-    await walker.frame('Sections: Your own');
+    await walker.findToAdd('section', 'Open water');
     expect(await walker.violations()).toEqual([]);
-    await walker.click('Open water', 'button');
+    await walker.click('Add section', 'button');
     const title = 'main > :last-child h2';
     await until(
       () => page.$eval(title, it => it.textContent).catch(() => null),
@@ -62,9 +63,9 @@ describe('a new site', () => {
     expect(await walker.style(page, title, 'font-family')).not.toBe(face);
     await walker.kept();
     await walker.click('Section', 'button');
-    await walker.click('Your own', 'radio');
+    await walker.findToAdd('section', 'Open water');
     await walker.click('Forget Open water');
-    await walker.says('None yet. Select a section');
+    await walker.says('No section is called “Open water”.');
     await walker.click('Close');
   });
 
@@ -77,10 +78,7 @@ describe('a new site', () => {
     await walker.says('Words and pages is kept.');
     await walker.page.goto(`${PROGRAM}/sites/sant-bree-by-foot/pages`);
     const page = await walker.frame('Page');
-    await walker.click('Section', 'button');
-    await walker.click('Footer', 'radio');
-    await walker.frame('Sections: Footer');
-    await walker.click('Words and pages', 'button');
+    await walker.addSection('Words and pages');
     const footers = () =>
       page.$$eval('[data-area=footer] > [data-node]', all => all.map(it => it.textContent ?? ''));
     await until(
@@ -92,13 +90,9 @@ describe('a new site', () => {
     await until(footers, all => /© Sant Bree by foot/.test(all.join()), 'its own');
     await walker.kept();
     await walker.click('Section', 'button');
-    await walker.click('Footer', 'radio');
+    await walker.findToAdd('section', 'Words and pages');
     await walker.click('Forget Words and pages');
-    await until(
-      () => walker.text(),
-      text => !text.includes('Words and pages'),
-      'forgotten',
-    );
+    await walker.says('No section is called “Words and pages”.');
     await walker.click('Close');
   });
 
@@ -106,18 +100,16 @@ describe('a new site', () => {
     const { walker } = demo;
     await walker.page.goto(`${PROGRAM}/sites/sant-bree-by-foot/pages`);
     await walker.frame('Page');
-    await walker.click('New page');
-    await walker.click('Empty page');
+    await walker.addPage('Empty page');
     await walker.row('New page', true);
     await walker.says('This page is empty.');
     expect(await walker.violations()).toEqual([]);
-    for (const purpose of ['Opening', 'Features', 'Proof', 'Content', 'Call to action', 'Contact']) {
+    for (const [i, purpose] of PURPOSES.entries()) {
       // The first is asked for where the page is empty.
-      await walker.click(purpose === 'Opening' ? 'Add a section…' : 'Section', 'button');
-      await walker.click(purpose, 'radio');
-      await walker.frame(`Sections: ${purpose}`);
-      const first = await walker.page.waitForSelector('ul[aria-label="Ready sections"] li button');
-      await first?.click();
+      await walker.click(i === 0 ? 'Add a section…' : 'Section', 'button');
+      // The first of a purpose is highlighted as soon as the purpose is gone to.
+      await walker.click(purpose, 'button');
+      await walker.click('Add section', 'button');
     }
     const page = await walker.frame('Page');
     await until(

@@ -207,10 +207,7 @@ describe('a section', () => {
     const { walker } = demo;
     await walker.open('pages/home');
     const canvas = await walker.frame('Page');
-    await walker.click('Section', 'button');
-    await walker.click('Opening', 'radio');
-    await walker.frame('Sections: Opening');
-    await (await walker.page.waitForSelector('ul[aria-label="Ready sections"] li button'))?.click();
+    await walker.addSection('Words beside a picture');
     // A column of words, and a picture beside it, in two of a grid.
     const widths = () =>
       canvas.$$eval('main > :last-child [class*=arrangement] > *', all =>

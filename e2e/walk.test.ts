@@ -509,8 +509,7 @@ describe('the pages', () => {
     await focus();
     await key('Delete');
     await until(rows, list => list.length === start.length + 1, 'one less');
-    await walker.click('Section', 'button');
-    await walker.click('Empty section');
+    await walker.addSection('Empty section');
     await until(rows, list => list.length === start.length + 2, 'a section more');
     for (let i = 0; i < 5; i++) await undo();
     await until(rows, list => JSON.stringify(list) === JSON.stringify(start), 'all undone');
@@ -555,9 +554,7 @@ describe('the pages', () => {
     const { x, y } = await walker.onCanvas(640, border - 4);
     await walker.page.mouse.move(x, y - 60);
     await walker.page.mouse.move(x, y, { steps: 3 });
-    await walker.click('Add a section here');
-    await walker.click('Proof', 'radio');
-    await walker.click('Three voices');
+    await walker.addSection('Three voices', { opener: 'Add a section here' });
     await until(
       () => canvas.$$eval('main > [data-node]', it => it.length),
       n => n === before + 1,

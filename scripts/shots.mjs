@@ -118,8 +118,7 @@ try {
   await page.goto(`${program}/sites/tolvane/pages/home`);
   await frame('Page');
   await named('Section', 'button').click();
-  await named('Features', 'radio').click();
-  await frame('Sections: Features');
+  await frame('Pictures');
   await shot('library');
   await page.goto(`${program}/sites/tolvane/pages/home?node=before-title`);
   await frame('Page');

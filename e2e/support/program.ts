@@ -127,21 +127,63 @@ export class Walker {
   }
 
   /** Adds a widget from the library, found by its name. */
-  async add(name: string): Promise<void> {
-    this.note(`add ${name}`);
-    await this.click('Add a widget…');
-    const field = await patiently(timeout => this.locator('Find a widget', 'combobox', timeout).waitHandle());
-    await field.type(name);
-    await until(
-      () => this.page.$eval('[role=option][aria-selected=true] [data-called]', it => it.textContent),
-      it => it === name,
-      `${name} should be found`,
-    );
+  add(name: string): Promise<void> {
+    return this.addFrom('widget', name, 'Add a widget…');
+  }
+
+  /** Adds a ready section, or one that was kept; in place of what stands in the area of a header or footer, if not below it. */
+  addSection(name: string, { opener = 'Section', below = false } = {}): Promise<void> {
+    return this.addFrom('section', name, opener, below ? /^Below what/ : null);
+  }
+
+  /** Adds a ready page, or an empty one, and opens it. */
+  addPage(name: string): Promise<void> {
+    return this.addFrom('page', name, 'New page');
+  }
+
+  private async addFrom(
+    noun: 'widget' | 'section' | 'page',
+    name: string,
+    opener: string,
+    choice: RegExp | null = null,
+  ): Promise<void> {
+    this.note(`add the ${noun} ${name}`);
+    await this.click(opener, 'button');
+    await this.findToAdd(noun, name);
+    if (choice)
+      await until(
+        () =>
+          this.page.$$eval(
+            '[data-choices] label',
+            (all, words) => {
+              const found = all.find(it => new RegExp(words).test(it.textContent ?? ''));
+              found?.click();
+              return found !== undefined;
+            },
+            choice.source,
+          ),
+        it => it,
+        'a choice',
+      );
+    await (await this.page.$('[aria-label="Library"] [role=combobox]'))?.focus();
     await this.page.keyboard.press('Enter');
     await until(
       () => this.page.$('[aria-label="Library"]'),
       it => it === null,
       'the library should close',
+    );
+  }
+
+  /** Types a name in the library that is open, until it is what is highlighted. */
+  async findToAdd(noun: 'widget' | 'section' | 'page', name: string): Promise<void> {
+    const field = await patiently(timeout =>
+      this.locator(`Find a ${noun}`, 'combobox', timeout).waitHandle(),
+    );
+    await field.type(name);
+    await until(
+      () => this.page.$eval('[role=option][aria-selected=true] [data-called]', it => it.textContent),
+      it => it === name,
+      `${name} should be found`,
     );
   }
 

@@ -1,12 +1,14 @@
 import { isItem, nodesUnder, type Site, sectionsIn, WIDGETS } from '@cove/core';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { Library } from '../src/adding/Library.tsx';
-import { offerGroups } from '../src/adding/offers.ts';
-import { Preview } from '../src/adding/Preview.tsx';
+import { foundAmong } from '../src/adding/offers.ts';
+import { PageLibrary } from '../src/adding/pages/PageLibrary.tsx';
 import { placeInWords, seamAt } from '../src/adding/place.ts';
-import { recent } from '../src/adding/recent.ts';
-import { useAdding } from '../src/adding/useAdding.ts';
+import { recentSections, recentWidgets } from '../src/adding/recent.ts';
+import { SectionLibrary } from '../src/adding/sections/SectionLibrary.tsx';
+import { useAdditions } from '../src/adding/useAdditions.ts';
+import { WidgetLibrary } from '../src/adding/widgets/WidgetLibrary.tsx';
+import { widgetOffers } from '../src/adding/widgets/widgetOffers.ts';
 import { useSelection } from '../src/onPage/useSelection.ts';
 import { PictureLibrary } from '../src/pictures/PictureLibrary.tsx';
 import type { SiteSession } from '../src/session/siteSession.ts';
@@ -15,7 +17,7 @@ import { openDemo } from './support/openDemo.tsx';
 let session: SiteSession;
 beforeEach(() => {
   localStorage.clear();
-  recent.setState({ names: [] });
+  for (const { store } of [recentWidgets, recentSections]) store.setState({ names: [] });
   // jsdom has no layout, so nothing is ever scrolled to, and no sheets of the kind that frames are dressed with.
   Object.defineProperty(HTMLIFrameElement.prototype, 'contentDocument', { get: () => null });
   Object.defineProperty(Element.prototype, 'clientHeight', { get: () => 400 });
@@ -30,7 +32,7 @@ afterEach(() => {
 
 const widgets = WIDGETS.filter(it => !isItem(it));
 const found = (query: string): string[] =>
-  offerGroups(widgets, [], query).flatMap(group => group.offers.map(it => it.element.name));
+  foundAmong(widgetOffers(widgets, []), query).flatMap(group => group.offers.map(it => it.id));
 
 describe('the widgets that are offered', () => {
   it('say what they are in a few words, each of them', () => {
@@ -57,30 +59,54 @@ describe('the widgets that are offered', () => {
     expect(found('qqqq')).toEqual([]);
   });
   it('stand under what they are for, what was added last before them, once each', () => {
-    const groups = offerGroups(WIDGETS, ['slides', 'gone', 'heading'], '');
+    const groups = foundAmong(widgetOffers(WIDGETS, ['slides', 'gone', 'heading']), '');
     expect(groups.map(it => it.label).slice(0, 3)).toEqual(['Into this', 'Recent', 'Text']);
-    expect(groups[1]?.offers.map(it => it.element.name)).toEqual(['slides', 'heading']);
+    expect(groups[1]?.offers.map(it => it.id)).toEqual(['slides', 'heading']);
     const keys = groups.flatMap(it => it.offers.map(offer => offer.key));
     expect(new Set(keys).size).toBe(keys.length);
     expect(keys.filter(it => it.endsWith(' heading'))).toHaveLength(2);
   });
 });
 
-/** The library beside its preview, on the page as it is. */
-function Adding({ site, page }: { site: Site; page: string }) {
+/** The libraries beside the preview, on the page as it is. */
+function Adding({ site, page, opened }: { site: Site; page: string; opened: string[] }) {
   const selection = useSelection(site, page);
-  const adding = useAdding(site, page, selection, WIDGETS);
+  const adding = useAdditions();
   return (
     <>
-      <button type="button" onClick={adding.begin}>
+      <button type="button" onClick={() => adding.begin({ what: 'widget' })}>
         Begin
       </button>
-      {adding.open && (
-        <>
-          <Library site={site} page={page} adding={adding} onSection={null} />
-          <Preview site={site} page={page} adding={adding} />
-        </>
+      <button type="button" onClick={() => adding.begin({ what: 'section', index: 1 })}>
+        Section
+      </button>
+      <button type="button" onClick={() => adding.begin({ what: 'page' })}>
+        New page
+      </button>
+      {adding.wanted?.what === 'widget' && (
+        <WidgetLibrary
+          site={site}
+          page={page}
+          selection={selection}
+          addable={WIDGETS}
+          adding={adding}
+          onSection={null}
+        />
       )}
+      {adding.wanted?.what === 'section' && (
+        <SectionLibrary
+          site={site}
+          page={page}
+          index={adding.wanted.index}
+          adding={adding}
+          onAdded={selection.pickNode}
+          onWidget={() => adding.begin({ what: 'widget' })}
+        />
+      )}
+      {adding.wanted?.what === 'page' && (
+        <PageLibrary site={site} page={page} adding={adding} onAdded={id => opened.push(id)} />
+      )}
+      {adding.wanted && <aside ref={adding.setPreview} />}
     </>
   );
 }
@@ -90,14 +116,15 @@ const onHome = () =>
     it => session.site.kinds.widget.get(it)?.widget,
   );
 
+const facts = (name: string) => screen.getByText(name).nextElementSibling?.textContent;
+
 describe('the library', () => {
   beforeEach(async () => {
     const demo = await openDemo();
     session = demo.session;
-    demo.show(site => <Adding site={site} page="home" />);
+    demo.show(site => <Adding site={site} page="home" opened={[]} />);
     fireEvent.click(screen.getByRole('button', { name: 'Begin' }));
   });
-  const facts = (name: string) => screen.getByText(name).nextElementSibling?.textContent;
   const chosen = () => screen.getByRole('option', { selected: true }).textContent ?? '';
 
   it('has nothing on the page until Enter, and then all of it in one step', () => {
@@ -108,7 +135,7 @@ describe('the library', () => {
     fireEvent.keyDown(field(), { key: 'Enter' });
     expect(onHome()).toEqual([...before, 'accordion']);
     expect(screen.queryByRole('listbox')).toBeNull();
-    expect(recent.getState().names).toEqual(['accordion']);
+    expect(recentWidgets.store.getState().names).toEqual(['accordion']);
     act(() => session.undo());
     expect(onHome()).toEqual(before);
   });
@@ -146,6 +173,80 @@ describe('the library', () => {
     expect(screen.getByText(/No widget is called “qqqq”/)).toBeDefined();
     fireEvent.keyDown(field(), { key: 'Enter' });
     expect(screen.getByRole('listbox')).toBeDefined();
+  });
+});
+
+describe('the library of sections', () => {
+  const find = () => screen.getByRole('combobox', { name: 'Find a section' });
+  const onPage = () => sectionsIn(session.site, 'home', 'main').map(it => it.name);
+  const footers = () => sectionsIn(session.site, 'home', 'footer').map(it => it.name);
+  beforeEach(async () => {
+    const demo = await openDemo();
+    session = demo.session;
+    // Nobody has kept one of their own.
+    Object.assign(globalThis, {
+      fetch: () =>
+        Promise.resolve({
+          ok: true,
+          status: 200,
+          headers: new Headers(),
+          text: async () => JSON.stringify([]),
+        }),
+    });
+    demo.show(site => <Adding site={site} page="home" opened={[]} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Section' }));
+  });
+
+  it('finds one by what people call its widgets, and lays it in the gap it was opened in', () => {
+    const before = onPage();
+    fireEvent.change(find(), { target: { value: 'faq' } });
+    expect(screen.getByRole('option', { selected: true }).textContent).toBe('Questions and answers');
+    expect(facts('Starts with')).toMatch(/^\d+ texts to write/);
+    fireEvent.keyDown(find(), { key: 'Enter' });
+    expect(onPage()).toEqual([before[0], 'Questions and answers', ...before.slice(1)]);
+    expect(recentSections.store.getState().names).toHaveLength(1);
+    act(() => session.undo());
+    expect(onPage()).toEqual(before);
+  });
+  it('lays several, one below the other', () => {
+    const before = onPage();
+    for (const query of ['empty', 'Three voices']) {
+      fireEvent.change(find(), { target: { value: query } });
+      fireEvent.keyDown(find(), { key: 'Enter', shiftKey: true });
+    }
+    const [first, ...others] = before;
+    expect(onPage()).toEqual([first, expect.any(String), 'Three voices', ...others]);
+  });
+  it('lays a footer in place of the one that is there, or below what it holds', () => {
+    const [before] = footers();
+    fireEvent.change(find(), { target: { value: 'Three columns' } });
+    expect(facts('Goes in')).toBe('The footer, on every page that has one');
+    fireEvent.click(screen.getByRole('radio', { name: 'Below what the footer holds' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Add section' }));
+    expect(footers()).toEqual([before, 'Three columns']);
+    act(() => session.undo());
+    fireEvent.click(screen.getByRole('button', { name: 'Section' }));
+    fireEvent.change(find(), { target: { value: 'Three columns' } });
+    fireEvent.keyDown(find(), { key: 'Enter' });
+    expect(footers()).toEqual(['Three columns']);
+  });
+});
+
+describe('the library of pages', () => {
+  it('adds a ready page with its sections and opens it, or an empty one', async () => {
+    const demo = await openDemo();
+    session = demo.session;
+    const opened: string[] = [];
+    demo.show(site => <Adding site={site} page="home" opened={opened} />);
+    for (const query of ['questions', 'empty']) {
+      fireEvent.click(screen.getByRole('button', { name: 'New page' }));
+      const find = screen.getByRole('combobox', { name: 'Find a page' });
+      fireEvent.change(find, { target: { value: query } });
+      fireEvent.keyDown(find, { key: 'Enter' });
+    }
+    const titles = opened.map(it => session.site.kinds.page.get(it)?.title);
+    expect(titles).toEqual(['Questions', 'New page']);
+    expect(opened.map(it => sectionsIn(session.site, it, 'main').length)).toEqual([4, 0]);
   });
 });
 

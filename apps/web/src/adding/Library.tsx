@@ -1,18 +1,12 @@
-import { type Id, isItem, type Site } from '@cove/core';
 import { Search } from 'lucide-react';
-import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
-import { useSession } from '../session/context.tsx';
+import { type KeyboardEvent, type ReactNode, useEffect, useRef } from 'react';
 import { Button } from '../ui/Button.tsx';
-import { drawnAlone } from './looks.ts';
-import type { Offer } from './offers.ts';
-import { PictureSheet } from './PictureSheet.tsx';
-import type { Adding } from './useAdding.ts';
+import type { Offer, OfferSize } from './offers.ts';
+import { type Picture, PictureSheet, type Surface } from './PictureSheet.tsx';
+import type { LibraryState } from './useLibrary.ts';
 
 const ID = 'library';
-const optionId = (offer: Offer) => `${ID}-${offer.key.replace(' ', '-')}`;
-/** What holds others, or shows pictures, is drawn smaller, so that more of it is seen. */
-const zoomOf = ({ element: { holds, family } }: Offer): number =>
-  holds !== null || family === 'picture' || family === 'turns' ? 0.26 : 0.42;
+const optionId = ({ key }: Offer<unknown>) => `${ID}-${key.replaceAll(' ', '-')}`;
 
 /** The option nearest to one, a line above or below it, by where they stand. */
 function inNextLine(from: Element, all: readonly Element[], down: boolean): Element | undefined {
@@ -26,52 +20,60 @@ function inNextLine(from: Element, all: readonly Element[], down: boolean): Elem
     .sort((a, b) => Math.abs(a.box.left - at.left) - Math.abs(b.box.left - at.left))[0]?.it;
 }
 
-/** All widgets, drawn in the site’s guide and sorted by what they are for, in the gap where one is to be added. */
-export function Library({
-  site,
-  page,
-  adding,
-  onSection,
-}: {
-  site: Site;
-  page: Id;
-  adding: Adding;
-  /** Asks for a section instead; null where none may be added. */
-  onSection: (() => void) | null;
-}) {
-  const session = useSession();
+interface Props<Thing> {
+  library: LibraryState<Thing>;
+  /** What it offers: one of it, many of it. */
+  noun: string;
+  plural: string;
+  /** Words that find something, and one for whoever finds nothing. */
+  examples: readonly string[];
+  surface: Surface;
+  /** Each offer as it would look, by its key. */
+  pictures: readonly Picture[];
+  size: OfferSize;
+  onAdd(offer: Offer<Thing> | null, how?: { more: boolean }): void;
+  onClose(): void;
+  /** Links beside the field. */
+  links?: ReactNode;
+  /** Stands below all that is offered. */
+  foot?: ReactNode;
+}
+
+/** All that can be added, drawn in the site’s guide and sorted by what it is for, in the place where it is to be added. */
+export function Library<Thing>({
+  library,
+  noun,
+  plural,
+  examples,
+  surface,
+  pictures,
+  size,
+  onAdd,
+  onClose,
+  links,
+  foot,
+}: Props<Thing>) {
   const field = useRef<HTMLInputElement>(null);
   const list = useRef<HTMLDivElement>(null);
-  const { groups, offers, offer, query, scheme } = adding;
+  const { groups, offers, offer, query } = library;
   useEffect(() => field.current?.focus(), []);
   useEffect(() => {
     if (offer) document.getElementById(optionId(offer))?.scrollIntoView({ block: 'nearest' });
   }, [offer]);
-
-  const pictures = useMemo(
-    () =>
-      offers.map(it => ({
-        id: it.key,
-        markup: drawnAlone(site, it.element, {}, scheme, session.id),
-        zoom: zoomOf(it),
-        pad: 8,
-      })),
-    [site, offers, scheme, session],
-  );
 
   const move = (event: KeyboardEvent, by: number | 'up' | 'down') => {
     event.preventDefault();
     const at = offers.findIndex(it => it.key === offer?.key);
     if (typeof by === 'number') {
       const next = offers[at + by];
-      if (next) adding.highlight(next);
+      if (next) library.highlight(next);
       return;
     }
     const options = [...(list.current?.querySelectorAll('[role=option]') ?? [])];
     const from = options[at];
     const to = from && inNextLine(from, options, by === 'down');
     const next = to && offers[options.indexOf(to)];
-    if (next) adding.highlight(next);
+    if (next) library.highlight(next);
   };
   const onKey = (event: KeyboardEvent<HTMLInputElement>) => {
     const { key, shiftKey } = event;
@@ -79,28 +81,28 @@ export function Library({
     const typing = query !== '' && !event.altKey;
     if (key === 'Enter') {
       event.preventDefault();
-      adding.add(offer, { more: shiftKey });
+      onAdd(offer, { more: shiftKey });
     } else if (key === 'Escape') {
       event.preventDefault();
-      adding.close();
+      onClose();
     } else if (key === 'ArrowDown') move(event, 'down');
     else if (key === 'ArrowUp') move(event, 'up');
     else if (key === 'ArrowRight' && !typing) move(event, 1);
     else if (key === 'ArrowLeft' && !typing) move(event, -1);
     else if (key === 'Tab' && !shiftKey) {
-      const look = document.querySelector<HTMLElement>('[data-looks] [aria-checked=true]');
-      if (!look) return;
+      const choice = document.querySelector<HTMLElement>('[data-choices] :is([aria-checked=true], :checked)');
+      if (!choice) return;
       event.preventDefault();
-      look.focus();
+      choice.focus();
     }
   };
 
   return (
     <section aria-label="Library" className="flex h-full min-h-0 flex-col border-y border-muted bg-paper">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-2">
-        <label className="order-first flex h-8 w-72 items-center gap-2 rounded border border-hair px-2 focus-within:border-teal">
+        <label className="order-first flex h-8 w-[350px] items-center gap-2 rounded border border-hair px-2 focus-within:border-teal">
           <Search size={14} aria-hidden="true" className="shrink-0 text-muted" />
-          <span className="sr-only">Find a widget</span>
+          <span className="sr-only">Find a {noun}</span>
           <input
             ref={field}
             role="combobox"
@@ -109,24 +111,20 @@ export function Library({
             aria-autocomplete="list"
             aria-activedescendant={offer ? optionId(offer) : undefined}
             value={query}
-            placeholder="Find a widget: “faq”, “photo”, “price”"
-            onChange={event => adding.setQuery(event.target.value)}
+            placeholder={`Find a ${noun}: ${examples.map(it => `“${it}”`).join(', ')}`}
+            onChange={event => library.setQuery(event.target.value)}
             onKeyDown={onKey}
             className="min-w-0 flex-1 bg-transparent outline-none"
           />
         </label>
         <span className="ml-auto flex gap-4">
-          {onSection && (
-            <Button kind="link" onClick={onSection}>
-              Add a section instead
-            </Button>
-          )}
-          <Button kind="link" onClick={adding.close}>
+          {links}
+          <Button kind="link" onClick={onClose}>
             Close
           </Button>
         </span>
       </div>
-      {query === '' && (
+      {query === '' && groups.length > 1 && (
         <nav aria-label="Purposes" className="flex flex-wrap gap-x-5 border-b border-hair px-4 pb-1">
           {groups.map(({ label, offers: some }) => (
             <button
@@ -136,19 +134,22 @@ export function Library({
               onClick={() => {
                 list.current?.querySelector(`[data-group="${CSS.escape(label)}"]`)?.scrollIntoView();
                 const [first] = some;
-                if (first) adding.highlight(first);
+                if (first) library.highlight(first);
                 field.current?.focus();
               }}
             >
-              {label} <span className="text-small text-muted">{label === 'Recent' ? '' : some.length}</span>
+              {label}{' '}
+              <span aria-hidden="true" className="text-small text-muted">
+                {label === 'Recent' ? '' : some.length}
+              </span>
             </button>
           ))}
         </nav>
       )}
       <div className="thin-scroll min-h-0 flex-1 overflow-auto">
-        <PictureSheet surface={{ site, page, scheme }} pictures={pictures}>
-          <div ref={list} id={ID} role="listbox" aria-label="Widgets" className="grid gap-3 px-4 py-3">
-            {groups.map(({ label, offers: some }) => (
+        <PictureSheet surface={surface} pictures={pictures}>
+          <div ref={list} id={ID} role="listbox" aria-label={plural} className="grid gap-3 px-4 py-3">
+            {groups.map(({ label, size: { width, height } = size, offers: some }) => (
               // biome-ignore lint/a11y/useSemanticElements: a group of options in a list (WAI-ARIA 1.2, listbox)
               <div
                 key={label}
@@ -157,13 +158,15 @@ export function Library({
                 data-group={label}
                 className="grid scroll-mt-2 grid-cols-[76px_minmax(0,1fr)]"
               >
-                <span aria-hidden="true" className="pt-1 font-semibold">
+                <span aria-hidden="true" className="pt-1 pr-2 font-semibold">
                   {label}
                 </span>
-                <div className="grid grid-cols-[repeat(auto-fill,minmax(108px,1fr))] gap-x-2 gap-y-3">
+                <div
+                  className="grid gap-x-2 gap-y-3"
+                  style={{ gridTemplateColumns: `repeat(auto-fill, minmax(${width}px, 1fr))` }}
+                >
                   {some.map(it => {
                     const on = it.key === offer?.key;
-                    const { label: name, about = '' } = it.element;
                     return (
                       // biome-ignore lint/a11y/useKeyWithClickEvents: keys are those of the field, which has the focus
                       <div
@@ -172,19 +175,20 @@ export function Library({
                         role="option"
                         tabIndex={-1}
                         aria-selected={on}
-                        className="cursor-pointer"
+                        className="min-w-0 cursor-pointer"
                         onPointerDown={event => event.preventDefault()}
-                        onClick={() => adding.highlight(it)}
-                        onDoubleClick={() => adding.add(it)}
+                        onClick={() => library.highlight(it)}
+                        onDoubleClick={() => onAdd(it)}
                       >
                         <div
                           data-picture={it.key}
-                          className={`h-[54px] border ${on ? 'border-teal outline-2 outline-teal' : 'border-hair'}`}
+                          style={{ height }}
+                          className={`border ${on ? 'border-teal outline-2 outline-teal' : 'border-hair'}`}
                         />
                         <div data-called className={`truncate pt-0.5 font-semibold ${on ? 'text-teal' : ''}`}>
-                          {name}
+                          {it.label}
                         </div>
-                        {!isItem(it.element) && <div className="truncate text-small text-muted">{about}</div>}
+                        {it.about !== '' && <div className="truncate text-small text-muted">{it.about}</div>}
                       </div>
                     );
                   })}
@@ -195,11 +199,12 @@ export function Library({
               <p className="py-3 text-muted">
                 {query === ''
                   ? 'Nothing can be added here.'
-                  : `No widget is called “${query.trim()}”. Try what it is for, such as “questions”.`}
+                  : `No ${noun} is called “${query.trim()}”. Try what it is for, such as “${examples[0]}”.`}
               </p>
             )}
           </div>
         </PictureSheet>
+        {query === '' && foot}
       </div>
     </section>
   );

@@ -1,11 +1,11 @@
-import { type HtmlElement, type Id, printHtml, type Site } from '@cove/core';
+import { type HtmlElement, type Id, printHtml, type Site, viewportOf } from '@cove/core';
 import { type ReactNode, useEffect, useLayoutEffect, useRef } from 'react';
 import { CanvasFrame } from '../canvas/CanvasFrame.tsx';
 import { StyleEngine } from '../canvas/styleEngine.ts';
 import { useSession } from '../session/context.tsx';
 import { useRoom } from '../ui/useRoom.ts';
 
-/** Pictures are laid out in a window twice as wide as they are shown, so that they are those of a wide page. */
+/** How much smaller than laid out they are shown, at most: sharp enough, and seldom so small that a window would be huge. */
 const SCALE = 0.5;
 const OURS =
   'html,body{margin:0;background:transparent!important;overflow:hidden}.pic{position:absolute;overflow:hidden;contain:strict}.pic>div{box-sizing:border-box}';
@@ -13,9 +13,9 @@ const OURS =
 export interface Picture {
   id: string;
   markup: HtmlElement | null;
-  /** How large it is drawn, of its own size. */
-  zoom: number;
-  /** Room around it, in px of the program. */
+  /** How large it is drawn, of its own size; or as wide as a window, to fill its element. */
+  zoom: number | 'window';
+  /** Room around what is drawn in its own size, in px of the program. */
   pad: number;
 }
 
@@ -43,6 +43,9 @@ export function PictureSheet({
 }) {
   const session = useSession();
   const [box, room] = useRoom<HTMLDivElement>({ width: 0, height: 0 });
+  // They are laid out in a window as wide as that of a wide page, so that they are those of one.
+  const { wide } = viewportOf(site);
+  const scale = room.width === 0 ? SCALE : Math.min(SCALE, room.width / wide);
   const frame = useRef<{ document: Document; engine: StyleEngine } | null>(null);
 
   /** Puts each picture where its element stands now. */
@@ -60,11 +63,14 @@ export function PictureSheet({
       const { left, top, width, height } = element.getBoundingClientRect();
       Object.assign(cell.style, {
         display: '',
-        left: `${(left - outer.left) / SCALE}px`,
-        top: `${(top - outer.top) / SCALE}px`,
-        width: `${width / SCALE}px`,
-        height: `${height / SCALE}px`,
+        left: `${(left - outer.left) / scale}px`,
+        top: `${(top - outer.top) / scale}px`,
+        width: `${width / scale}px`,
+        height: `${height / scale}px`,
       });
+      const { zoom } = pictures[Number(cell.dataset.index)] ?? {};
+      const inner = cell.querySelector<HTMLElement>(':scope > div');
+      if (inner && zoom === 'window') inner.style.zoom = String(width / scale / wide);
     }
   };
   const draw = () => {
@@ -74,7 +80,7 @@ export function PictureSheet({
     document.body.innerHTML = pictures
       .map(
         ({ markup, zoom, pad }, i) =>
-          `<div class="pic page-box s-${scheme}" data-index="${i}" inert><div style="zoom:${zoom / SCALE};padding:${pad / zoom}px">${markup ? printHtml(markup) : ''}</div></div>`,
+          `<div class="pic page-box s-${scheme}" data-index="${i}" inert><div${typeof zoom === 'number' ? ` style="zoom:${zoom / scale};padding:${pad / zoom}px"` : ''}>${markup ? printHtml(markup) : ''}</div></div>`,
       )
       .join('');
     for (const [i, cell] of [...document.querySelectorAll<HTMLElement>('.pic')].entries())
@@ -82,7 +88,7 @@ export function PictureSheet({
     place();
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: drawn anew with what it shows
-  useEffect(draw, [site, page, scheme, pictures]);
+  useEffect(draw, [site, page, scheme, pictures, scale]);
   // Whatever was laid out anew may have moved any of them.
   useLayoutEffect(place);
 
@@ -94,9 +100,9 @@ export function PictureSheet({
       >
         <CanvasFrame
           title="Pictures"
-          width={room.width / SCALE}
-          height={room.height / SCALE}
-          scale={SCALE}
+          width={room.width / scale}
+          height={room.height / scale}
+          scale={scale}
           onReady={(document, view) => {
             frame.current = {
               document,

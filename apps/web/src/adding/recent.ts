@@ -1,18 +1,20 @@
 import { createStore } from 'zustand/vanilla';
 
-/** Where a browser keeps which widgets were added last. */
-const KEY = 'cove.adding.recent';
-/** As many as stand in one line of the library. */
+/** As many as stand in one line of a library. */
 const MOST = 5;
 
-const kept = (): readonly string[] => {
-  const names: unknown = JSON.parse(localStorage.getItem(KEY) ?? '[]');
-  return Array.isArray(names) ? names.filter(it => typeof it === 'string') : [];
-};
+/** Names of what was added last in this browser, the latest first, kept under a key. */
+function recentStore(key: string) {
+  const kept = (): readonly string[] => {
+    const names: unknown = JSON.parse(localStorage.getItem(key) ?? '[]');
+    return Array.isArray(names) ? names.filter(it => typeof it === 'string') : [];
+  };
+  const store = createStore<{ names: readonly string[] }>(() => ({ names: kept() }));
+  store.subscribe(({ names }) => localStorage.setItem(key, JSON.stringify(names)));
+  const note = (name: string): void =>
+    store.setState(({ names }) => ({ names: [name, ...names.filter(it => it !== name)].slice(0, MOST) }));
+  return { store, note };
+}
 
-/** Names of the widgets that were added last in this browser, the latest first. */
-export const recent = createStore<{ names: readonly string[] }>(() => ({ names: kept() }));
-recent.subscribe(({ names }) => localStorage.setItem(KEY, JSON.stringify(names)));
-
-export const noteAdded = (name: string): void =>
-  recent.setState(({ names }) => ({ names: [name, ...names.filter(it => it !== name)].slice(0, MOST) }));
+export const recentWidgets = recentStore('cove.adding.recent');
+export const recentSections = recentStore('cove.adding.recent.sections');

@@ -8,15 +8,13 @@ import {
   type Site,
   settingsOf,
 } from '@cove/core';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useCommit, useSession } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
 import { type Drop, Tree, type TreeRow } from '../ui/Tree.tsx';
-
-const PageLibrary = lazy(async () => ({ default: (await import('./PageLibrary.tsx')).PageLibrary }));
 
 interface PageRow extends TreeRow {
   title: string;
@@ -71,12 +69,22 @@ const drawRow = ({ title, note }: PageRow) => (
 );
 
 /** The pages of the site, one below another: opened, moved by drag and by keys, added. */
-export function PageTree({ site, page, onSettings }: { site: Site; page: Id; onSettings(): void }) {
+export function PageTree({
+  site,
+  page,
+  onAdd,
+  onSettings,
+}: {
+  site: Site;
+  page: Id;
+  /** Asks for a new page. */
+  onAdd(): void;
+  onSettings(): void;
+}) {
   const session = useSession();
   const commit = useCommit();
   const navigate = useNavigate();
   const may = useMay('choice');
-  const [adding, setAdding] = useState(false);
   const rows = useMemo(() => pageRows(site), [site]);
   const open = (id: Id) => void navigate(`/sites/${session.id}/pages/${id}`);
   return (
@@ -84,7 +92,7 @@ export function PageTree({ site, page, onSettings }: { site: Site; page: Id; onS
       <h2 className="flex items-baseline gap-3 px-3.5 pb-1">
         <span className="label-line mr-auto">Pages</span>
         {may && (
-          <Button kind="link" className="h-5! text-small" onClick={() => setAdding(true)}>
+          <Button kind="link" className="h-5! text-small" onClick={onAdd}>
             New page
           </Button>
         )}
@@ -112,19 +120,6 @@ export function PageTree({ site, page, onSettings }: { site: Site; page: Id; onS
           {drawRow}
         </Tree>
       </div>
-      {adding && (
-        <Suspense>
-          <PageLibrary
-            site={site}
-            onTake={make => {
-              const { edits, id } = make(session.site);
-              setAdding(false);
-              if (commit(edits, 'Add a page')) open(id);
-            }}
-            onClose={() => setAdding(false)}
-          />
-        </Suspense>
-      )}
     </section>
   );
 }

@@ -8,15 +8,16 @@ import {
   WIDTHS,
   type Width,
 } from '@cove/core';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
 import { useStore } from 'zustand';
 import { useStationActs } from '../acts/stationActs.tsx';
 import { placeInWords, seamAt } from '../adding/place.ts';
-import type { Adding } from '../adding/useAdding.ts';
+import type { Additions } from '../adding/useAdditions.ts';
 import { ChangeEffect } from '../guard/ChangeEffect.tsx';
 import { Canvas } from '../onPage/Canvas.tsx';
 import type { Selection } from '../onPage/useSelection.ts';
+import { useSession } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { openTable } from '../tables/openTable.ts';
 import { Button } from '../ui/Button.tsx';
@@ -24,7 +25,16 @@ import { Choice } from '../ui/Choice.tsx';
 import { TryPage } from './TryPage.tsx';
 import type { Acts } from './useActs.ts';
 
-const Library = lazy(async () => ({ default: (await import('../adding/Library.tsx')).Library }));
+const WidgetLibrary = lazy(async () => ({
+  default: (await import('../adding/widgets/WidgetLibrary.tsx')).WidgetLibrary,
+}));
+const SectionLibrary = lazy(async () => ({
+  default: (await import('../adding/sections/SectionLibrary.tsx')).SectionLibrary,
+}));
+const PageLibrary = lazy(async () => ({
+  default: (await import('../adding/pages/PageLibrary.tsx')).PageLibrary,
+}));
+
 /** How much of the page stays in sight above and below the library, in px. */
 const ABOVE = 96;
 const BELOW = 56;
@@ -48,7 +58,6 @@ export function PageView({
   acts,
   adding,
   box,
-  onSeam,
   onRich,
 }: {
   site: Site;
@@ -57,11 +66,12 @@ export function PageView({
   onPx(px: number): void;
   selection: Selection;
   acts: Acts;
-  adding: Adding;
+  adding: Additions;
   box: PropertyRow['box'] | null;
-  onSeam(index: number): void;
   onRich(): void;
 }) {
+  const session = useSession();
+  const navigate = useNavigate();
   const mayChoose = useMay('choice');
   const mayWrite = useMay('content');
   const { situation, setSituation } = selection;
@@ -74,7 +84,9 @@ export function PageView({
   useEffect(() => () => openTable.setState({ table: null }), []);
   /** It stands in the address, so that a link in the page leads on to the next one. */
   const trying = params.has('try');
-  const seam = useMemo(() => (adding.place ? seamAt(site, adding.place) : null), [site, adding.place]);
+  const { wanted, begin, place } = adding;
+  const seam = useMemo(() => (place ? seamAt(site, place) : null), [site, place]);
+  const addSection = useCallback((index: number) => begin({ what: 'section', index }), [begin]);
   const chooseWidth = (width: Width) => {
     onPx(viewportOf(site)[width]);
     setSituation({ ...situation, width });
@@ -114,10 +126,10 @@ export function PageView({
           else selection.pickOnPage(hit);
         }}
         onMove={mayChoose ? acts.move : null}
-        onAddSection={mayChoose ? onSeam : null}
+        onAddSection={mayChoose ? addSection : null}
         onRich={onRich}
         mayWrite={mayWrite}
-        parted={adding.open && of === null ? { seam, above: ABOVE, below: BELOW } : null}
+        parted={wanted && of === null ? { seam, above: ABOVE, below: BELOW } : null}
       />
     );
   return (
@@ -162,7 +174,7 @@ export function PageView({
           </label>
         )}
       </div>
-      {abreast && !adding.open ? (
+      {abreast && !wanted ? (
         <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)]" style={{ gridTemplateColumns }}>
           {WIDTHS.map(width => (
             <div key={width} className="flex min-h-0 min-w-0 flex-col">
@@ -178,38 +190,56 @@ export function PageView({
       ) : (
         <div className="relative flex min-h-0 flex-1 flex-col">
           {canvas(px, 'Page', null)}
-          {adding.open && (
-            <div className="absolute inset-x-0 z-10" style={{ top: ABOVE, bottom: BELOW }}>
-              {adding.place && (
+          {wanted && (
+            <div
+              className="absolute inset-x-0 z-10"
+              style={wanted.what === 'page' ? { top: 0, bottom: 0 } : { top: ABOVE, bottom: BELOW }}
+            >
+              {place && (
                 <p className="pointer-events-none absolute inset-x-6 -top-6 flex items-center gap-3 font-semibold text-teal">
                   <span className="flex-1 border-t border-dashed border-teal" />
                   <span className="max-w-[75%] truncate rounded-sm bg-paper px-1.5">
-                    Adds here: {placeInWords(site, adding.place)}
+                    Adds here: {placeInWords(site, place)}
                   </span>
                 </p>
               )}
               <Suspense fallback={<p className="h-full bg-paper p-4 text-muted">Opening the library…</p>}>
-                <Library
-                  site={site}
-                  page={page}
-                  adding={adding}
-                  onSection={
-                    mayChoose
-                      ? () => {
-                          adding.close();
-                          onSeam(sectionsIn(site, page, 'main').length);
-                        }
-                      : null
-                  }
-                />
+                {wanted.what === 'widget' && (
+                  <WidgetLibrary
+                    site={site}
+                    page={page}
+                    selection={selection}
+                    addable={acts.addable}
+                    adding={adding}
+                    onSection={mayChoose ? () => addSection(sectionsIn(site, page, 'main').length) : null}
+                  />
+                )}
+                {wanted.what === 'section' && (
+                  <SectionLibrary
+                    site={site}
+                    page={page}
+                    index={wanted.index}
+                    adding={adding}
+                    onAdded={selection.pickNode}
+                    onWidget={() => begin({ what: 'widget' })}
+                  />
+                )}
+                {wanted.what === 'page' && (
+                  <PageLibrary
+                    site={site}
+                    page={page}
+                    adding={adding}
+                    onAdded={id => void navigate(`/sites/${session.id}/pages/${id}`)}
+                  />
+                )}
               </Suspense>
             </div>
           )}
-          {mayChoose && !trying && sectionsIn(site, page, 'main').length === 0 && (
+          {mayChoose && !trying && !wanted && sectionsIn(site, page, 'main').length === 0 && (
             <div className="pointer-events-none absolute inset-0 grid place-items-center">
               <div className="pointer-events-auto grid justify-items-center gap-2 rounded-md border border-hair bg-paper px-5 py-4">
                 <p>This page is empty.</p>
-                <Button kind="main" onClick={() => onSeam(0)}>
+                <Button kind="main" onClick={() => addSection(0)}>
                   Add a section…
                 </Button>
               </div>

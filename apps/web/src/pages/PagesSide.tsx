@@ -1,7 +1,7 @@
 import { type Id, type Site, sectionsIn, withArticle } from '@cove/core';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { useStationActs } from '../acts/stationActs.tsx';
-import type { Adding } from '../adding/useAdding.ts';
+import type { Additions } from '../adding/useAdditions.ts';
 import { Hint } from '../hints/Hint.tsx';
 import type { Selection } from '../onPage/useSelection.ts';
 import { useMay } from '../session/rights.tsx';
@@ -24,15 +24,12 @@ export function PagesSide({
   selection,
   acts,
   adding,
-  onSeam,
 }: {
   site: Site;
   page: Id;
   selection: Selection;
   acts: Acts;
-  adding: Adding;
-  /** Asks for a section at a place among the sections. */
-  onSeam(index: number): void;
+  adding: Additions;
 }) {
   const mayContent = useMay('content');
   const mayChoose = useMay('choice');
@@ -41,6 +38,12 @@ export function PagesSide({
   const [pictures, setPictures] = useState(false);
   const record = site.kinds.page.get(page);
   const { can } = acts;
+  const { begin } = adding;
+  const addWidget = useCallback(() => begin({ what: 'widget' }), [begin]);
+  const addSection = useCallback(
+    () => begin({ what: 'section', index: sectionsIn(site, page, 'main').length }),
+    [site, page, begin],
+  );
   useStationActs(
     useMemo(
       () => [
@@ -64,11 +67,11 @@ export function PagesSide({
               {
                 label: 'Add a section at the end',
                 words: 'library ready',
-                run: () => onSeam(sectionsIn(site, page, 'main').length),
+                run: addSection,
               },
             ]
           : []),
-        ...(mayContent ? [{ label: 'Add a widget…', words: 'library insert new', run: adding.begin }] : []),
+        ...(mayContent ? [{ label: 'Add a widget…', words: 'library insert new', run: addWidget }] : []),
         ...acts.addable.map(widget => ({
           label: `Add ${withArticle(widget.label)}`,
           words: `widget ${widget.family}`,
@@ -83,12 +86,17 @@ export function PagesSide({
           : []),
         ...(can.ungroup ? [{ label: 'Ungroup it', keys: 'Ctrl+Shift+G', run: acts.ungroup }] : []),
       ],
-      [site, page, mayChoose, mayContent, onSeam, adding.begin, acts, can],
+      [mayChoose, mayContent, addSection, addWidget, acts, can],
     ),
   );
   return (
     <aside data-pane aria-label="Pages and outline" className="flex min-h-0 flex-col bg-paper">
-      <PageTree site={site} page={page} onSettings={() => setAbout(true)} />
+      <PageTree
+        site={site}
+        page={page}
+        onAdd={() => begin({ what: 'page' })}
+        onSettings={() => setAbout(true)}
+      />
       <div className="thin-scroll min-h-0 flex-1 overflow-auto py-3">
         <h2 className="flex items-baseline px-3.5 pb-1">
           <span className="label-line mr-auto">On this page</span>
@@ -109,15 +117,11 @@ export function PagesSide({
       {mayContent && (
         <div className="grid gap-1 border-t border-hair px-3.5 py-2">
           <div className="flex gap-1">
-            <Button kind="line" className="flex-1 text-teal!" onClick={adding.begin}>
+            <Button kind="line" className="flex-1 text-teal!" onClick={addWidget}>
               Add a widget…
             </Button>
             {mayChoose && (
-              <Button
-                kind="line"
-                className="text-teal!"
-                onClick={() => onSeam(sectionsIn(site, page, 'main').length)}
-              >
+              <Button kind="line" className="text-teal!" onClick={addSection}>
                 Section
               </Button>
             )}

@@ -1,5 +1,4 @@
 import {
-  addSection,
   elementOfNode,
   getRecord,
   type Id,
@@ -12,24 +11,18 @@ import {
 } from '@cove/core';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
-import { useAdding } from '../adding/useAdding.ts';
+import { useAdditions } from '../adding/useAdditions.ts';
 import { Bench } from '../bench/Bench.tsx';
 import { firstPartOf } from '../bench/firstPartOf.ts';
 import type { Subject } from '../bench/subject.ts';
 import { Term } from '../glossary/Term.tsx';
 import { useSelection } from '../onPage/useSelection.ts';
-import { useCommit, useSession, useSite } from '../session/context.tsx';
+import { useSession, useSite } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { StationPanes } from '../ui/StationPanes.tsx';
 import { PagesSide } from './PagesSide.tsx';
 import { PageView } from './PageView.tsx';
 import { useActs } from './useActs.ts';
-
-const SectionLibrary = lazy(async () => ({
-  default: (await import('./SectionLibrary.tsx')).SectionLibrary,
-}));
-
-const Preview = lazy(async () => ({ default: (await import('../adding/Preview.tsx')).Preview }));
 
 const PresetPanel = lazy(async () => ({ default: (await import('../guide/PresetPanel.tsx')).PresetPanel }));
 
@@ -44,25 +37,16 @@ export function PagesStation() {
 }
 
 function OpenPage({ site, page }: { site: Site; page: Id }) {
-  const commit = useCommit();
-  const session = useSession();
   const mayWrite = useMay('content');
   const mayStyle = useMay('style');
   const selection = useSelection(site, page);
   const acts = useActs(site, page, selection);
-  const adding = useAdding(site, page, selection, acts.addable);
+  const adding = useAdditions();
   const { picked, nodes, situation, setSituation, pick, pickNode } = selection;
   const [px, setPx] = useState(() => viewportOf(site).wide);
   /** How often the words of a thing were asked to be edited on the bench. */
   const [asked, setAsked] = useState<{ node: Id | null; times: number }>({ node: null, times: 0 });
-  /** Where among the sections a new one was asked for. */
-  const [seam, setSeam] = useState<number | null>(null);
   const [box, setBox] = useState<PropertyRow['box'] | null>(null);
-
-  const takeSection = (made: ReturnType<typeof addSection> | null) => {
-    setSeam(null);
-    if (made && commit(made.edits, 'Add a section')) pickNode(made.id);
-  };
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: bound anew with what is picked
   useEffect(() => {
@@ -111,111 +95,92 @@ function OpenPage({ site, page }: { site: Site; page: Id }) {
   }, [site, page, picked, pickNode, pick, preset]);
 
   return (
-    <>
-      <StationPanes
-        station="pages"
-        left={{
-          label: 'Outline',
-          width: 212,
-          least: 168,
-          content: (
-            <PagesSide
-              site={site}
-              page={page}
-              selection={selection}
-              acts={acts}
-              adding={adding}
-              onSeam={setSeam}
-            />
-          ),
-        }}
-        middle={{
-          label: 'Page',
-          content: (
-            <PageView
-              site={site}
-              page={page}
-              px={px}
-              onPx={setPx}
-              selection={selection}
-              acts={acts}
-              adding={adding}
-              box={box}
-              onSeam={setSeam}
-              onRich={() =>
-                setAsked(now => ({
-                  node: picked?.node ?? null,
-                  times: now.node === picked?.node ? now.times + 1 : 1,
-                }))
-              }
-            />
-          ),
-        }}
-        right={{
-          label: 'Bench',
-          width: 340,
-          least: 280,
-          content: adding.open ? (
-            <Suspense fallback={<aside data-pane aria-label="Not added yet" className="bg-paper" />}>
-              <Preview site={site} page={page} adding={adding} />
-            </Suspense>
-          ) : (
-            <aside data-pane aria-label="Bench" className="flex min-h-0 flex-col bg-paper">
-              {preset && (
-                <Suspense>
-                  <PresetPanel
-                    site={site}
-                    preset={preset.preset}
-                    onOpen={id => setOpenPreset(id === null ? null : { ...preset, preset: id })}
-                  />
-                </Suspense>
-              )}
-              {subject ? (
-                <div className="min-h-0 flex-1">
-                  <Bench
-                    subject={subject}
-                    others={nodes.slice(1)}
-                    onSubject={next => {
-                      if (next.width !== situation.width) setPx(viewportOf(site)[next.width]);
-                      setSituation({ state: next.state, width: next.width });
-                      if (preset) setOpenPreset({ ...preset, part: next.part });
-                      else if (picked && next.part !== picked.part) selection.openPart(next.part);
-                    }}
-                    onPreset={id =>
-                      picked && setOpenPreset({ preset: id, of: picked.node, part: firstPartOf(site, id) })
-                    }
-                    path={path}
-                    onBox={it => setBox(it ?? null)}
-                    askedForWords={asked.node === picked?.node ? asked.times : 0}
-                  />
-                </div>
-              ) : (
-                <p className="p-4 text-muted">
-                  {mayStyle ? (
-                    <>
-                      Click something on the page, or select it in the outline. What you set here applies to
-                      that item only, and is kept as a <Term word="Knot">knot</Term>.{' '}
-                    </>
-                  ) : (
-                    'Click something on the page, or select it in the outline, to see what it wears and why. '
-                  )}
-                  {mayWrite && 'Double-click text to edit it.'}
-                </p>
-              )}
-            </aside>
-          ),
-        }}
-      />
-      {seam !== null && (
-        <Suspense>
-          <SectionLibrary
+    <StationPanes
+      station="pages"
+      left={{
+        label: 'Outline',
+        width: 212,
+        least: 168,
+        content: <PagesSide site={site} page={page} selection={selection} acts={acts} adding={adding} />,
+      }}
+      middle={{
+        label: 'Page',
+        content: (
+          <PageView
             site={site}
-            onTake={make => takeSection(make(session.site)(page, seam))}
-            onEmpty={() => takeSection(addSection(session.site, page, seam))}
-            onClose={() => setSeam(null)}
+            page={page}
+            px={px}
+            onPx={setPx}
+            selection={selection}
+            acts={acts}
+            adding={adding}
+            box={box}
+            onRich={() =>
+              setAsked(now => ({
+                node: picked?.node ?? null,
+                times: now.node === picked?.node ? now.times + 1 : 1,
+              }))
+            }
           />
-        </Suspense>
-      )}
-    </>
+        ),
+      }}
+      right={{
+        label: 'Bench',
+        width: 340,
+        least: 280,
+        content: adding.wanted ? (
+          <aside
+            ref={adding.setPreview}
+            data-pane
+            aria-label="Not added yet"
+            className="thin-scroll flex min-h-0 flex-col overflow-auto bg-paper"
+          />
+        ) : (
+          <aside data-pane aria-label="Bench" className="flex min-h-0 flex-col bg-paper">
+            {preset && (
+              <Suspense>
+                <PresetPanel
+                  site={site}
+                  preset={preset.preset}
+                  onOpen={id => setOpenPreset(id === null ? null : { ...preset, preset: id })}
+                />
+              </Suspense>
+            )}
+            {subject ? (
+              <div className="min-h-0 flex-1">
+                <Bench
+                  subject={subject}
+                  others={nodes.slice(1)}
+                  onSubject={next => {
+                    if (next.width !== situation.width) setPx(viewportOf(site)[next.width]);
+                    setSituation({ state: next.state, width: next.width });
+                    if (preset) setOpenPreset({ ...preset, part: next.part });
+                    else if (picked && next.part !== picked.part) selection.openPart(next.part);
+                  }}
+                  onPreset={id =>
+                    picked && setOpenPreset({ preset: id, of: picked.node, part: firstPartOf(site, id) })
+                  }
+                  path={path}
+                  onBox={it => setBox(it ?? null)}
+                  askedForWords={asked.node === picked?.node ? asked.times : 0}
+                />
+              </div>
+            ) : (
+              <p className="p-4 text-muted">
+                {mayStyle ? (
+                  <>
+                    Click something on the page, or select it in the outline. What you set here applies to
+                    that item only, and is kept as a <Term word="Knot">knot</Term>.{' '}
+                  </>
+                ) : (
+                  'Click something on the page, or select it in the outline, to see what it wears and why. '
+                )}
+                {mayWrite && 'Double-click text to edit it.'}
+              </p>
+            )}
+          </aside>
+        ),
+      }}
+    />
   );
 }

@@ -10,8 +10,8 @@ import {
   variantsOf,
 } from '@cove/core';
 import { takeLook } from '@cove/core/starters';
-import { staticMarkup } from '../looks/option.ts';
-import { withReadyLooks } from '../looks/readyLooks.ts';
+import { staticMarkup } from '../../looks/option.ts';
+import { withReadyLooks } from '../../looks/readyLooks.ts';
 
 /** A look that a widget can begin with. */
 export interface FirstLook {
