@@ -12,6 +12,7 @@ export const BENCHES = [
   'pages',
   'items',
   'opening',
+  'visit',
   'crowd',
   'attack',
 ];

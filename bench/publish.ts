@@ -5,6 +5,7 @@ import { dirname, join } from 'node:path';
 import { publishSite } from '@cove/core';
 import { tolvaneLarge } from '@cove/core/starters';
 import { startScratch } from '../scripts/lib/scratch.mjs';
+import { release } from './release';
 import { head, limit, median, quantile, row } from './statistics';
 import { visitor } from './visitor';
 
@@ -16,20 +17,7 @@ const scratch = await startScratch({
 const { read, send } = await visitor(scratch.program.address);
 const path = '/api/sites/tolvane-large';
 
-interface Releases {
-  releases: { id: string; state: string }[];
-}
-async function ours(): Promise<number> {
-  const began = performance.now();
-  const { id } = await send<{ id: string }>('POST', `${path}/releases`, { note: 'measured' });
-  for (;;) {
-    const { releases } = await read<Releases>(`${path}/releases`);
-    const state = releases.find(it => it.id === id)?.state;
-    if (state === 'done') return performance.now() - began;
-    if (state === 'failed') throw new Error('the release failed');
-    await new Promise(resolve => setTimeout(resolve, 5));
-  }
-}
+const ours = () => release({ send, read }, 'tolvane-large');
 
 /** Renders anew and writes every file with fsync, one after the other as a release is written. */
 async function floor(): Promise<number> {

@@ -233,7 +233,7 @@ describe('by keys alone', () => {
     await walker.press('Tab');
     await walker.press('ArrowRight');
     const look = await until(
-      () => walker.page.$eval('[data-looks] [aria-checked=true]', it => it.getAttribute('aria-label')),
+      () => walker.page.$eval('[data-choices] [aria-checked=true]', it => it.getAttribute('aria-label')),
       it => it !== null && it !== 'Default',
       'the next look',
     );

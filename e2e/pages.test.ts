@@ -150,9 +150,8 @@ describe('the pages of a site', () => {
     await walker.frame('Page');
     await walker.click('New page');
     await walker.findToAdd('page', 'Questions');
-    const seen = await walker.frame('Pictures');
     await until(
-      () => seen.$$eval('h2', all => all.map(it => it.textContent)),
+      () => walker.pictured('h2'),
       all => all.includes('Questions people ask'),
       'the page in the picture',
     );
@@ -176,14 +175,13 @@ describe('the pages of a site', () => {
     const before = await canvas.$$eval('main > [data-node]', all => all.length);
     await walker.click('Section', 'button');
     await walker.click('Features', 'button');
-    const pictures = await walker.frame('Pictures');
     await until(
-      () => pictures.$$eval('h2', all => all.map(it => it.textContent)),
+      () => walker.pictured('h2'),
       all => all.includes('What you can count on'),
       'the sections in pictures',
     );
     expect(await walker.violations()).toEqual([]);
-    await walker.findToAdd('section', 'A list beside words');
+    await walker.findToAdd('section', 'Cards with signs');
     expect(await canvas.$$eval('main > [data-node]', all => all.length)).toBe(before);
     await walker.click('Add section', 'button');
     await until(

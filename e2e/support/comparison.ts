@@ -1,6 +1,6 @@
 import {
   type AssetRecord,
-  BASE_CSS,
+  baseCss,
   computedStyles,
   guideRules,
   hostOf,
@@ -42,7 +42,7 @@ export const sheetStyles = (site: Site) => {
   const rules = guideRules(site, { mode: 'sheet', assetUrl });
   return [
     printLayerOrder(rules),
-    BASE_CSS,
+    baseCss('sheet'),
     printElementBases(null, 'sheet'),
     ...[...rootBlocks(site, { mode: 'sheet', gamut: 'srgb' }), ...schemeBlocks(site, 'srgb')].map(printBlock),
     printRules(site, rules, 'sheet'),

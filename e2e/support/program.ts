@@ -174,6 +174,12 @@ export class Walker {
     );
   }
 
+  /** The words of some elements in the pictures of the library that is open. */
+  async pictured(selector: string): Promise<(string | null)[]> {
+    const frame = await (await this.page.$('[aria-label="Library"] iframe[title=Pictures]'))?.contentFrame();
+    return frame ? frame.$$eval(selector, all => all.map(it => it.textContent)) : [];
+  }
+
   /** Types a name in the library that is open, until it is what is highlighted. */
   async findToAdd(noun: 'widget' | 'section' | 'page', name: string): Promise<void> {
     const field = await patiently(timeout =>

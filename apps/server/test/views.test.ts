@@ -1,4 +1,4 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { EXPORTS } from '@cove/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import sharp from 'sharp';
@@ -224,8 +224,12 @@ describe('releases', () => {
       expect(text).toContain('<meta name="robots" content="noindex">');
       const addresses = [...text.matchAll(/(?:href|src)="([^"]+)"/g)].map(it => it[1] ?? '');
       expect(addresses.filter(it => !it.startsWith('#')).every(it => it.startsWith('/tolvane/'))).toBe(true);
-      for (const it of addresses.filter(name => name.endsWith('.css')))
+      for (const it of addresses.filter(name => /\.(css|woff2)$/.test(name)))
         expect((await fetch(`${world.sitesAddress()}${it}`)).status).toBe(200);
+      // Its sheet is the one that its policy names (Content Security Policy 3, section 6.7.3).
+      const [, sheet = ''] = /<style>([\s\S]*?)<\/style>/.exec(text) ?? [];
+      const hash = createHash('sha256').update(sheet).digest('base64');
+      expect(response.headers.get('content-security-policy')).toContain(`style-src 'self' 'sha256-${hash}'`);
     }
     expect((await fetch(`${world.sitesAddress()}/no-such-site/`)).status).toBe(404);
   });

@@ -29,6 +29,7 @@ import { applyChange, type Edit, getRecord, type NodeRecord, type Site } from '.
 import { keyword, role } from '../src/values/index.ts';
 import { elementNamed, partNames } from '../src/widgets/index.ts';
 import { demoSite } from './support/demo.ts';
+import { publishedCss, withoutCss } from './support/published.ts';
 
 const demo = demoSite();
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
@@ -47,9 +48,9 @@ const preset = (id: string, more: object): Edit => ({
   op: 'put',
   record: { id, kind: 'preset', name: id, order: 'z1', styles: {}, ...more },
 });
-const page = (site: Site, path = 'on-board/index.html') => publishSite(site).files.get(path) ?? '';
-const sheets = (site: Site): string =>
-  [...publishSite(site).files].flatMap(([path, text]) => (path.endsWith('.css') ? [text] : [])).join('\n');
+const page = (site: Site, path = 'on-board/index.html') =>
+  withoutCss(publishSite(site).files.get(path) ?? '');
+const sheets = publishedCss;
 /** Every part of a thing as it comes out, as text. */
 const looks = (site: Site, pageId: string, id: string) => {
   const scope = scopeOf(site, pageId, id);

@@ -3,10 +3,11 @@ import { nodeScope } from '../src/cascade/index.ts';
 import { replaceTokens } from '../src/commands/index.ts';
 import { ICON_NAMES, ICON_SETS } from '../src/icons/index.ts';
 import { usersOf, usesOf } from '../src/reach/index.ts';
-import { printHtml, publishSite, renderNode } from '../src/render/index.ts';
+import { printHtml, renderNode } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type DrawingRecord, type Edit, type Site } from '../src/site/index.ts';
 import { demoSite } from './support/demo.ts';
+import { publishedCss } from './support/published.ts';
 
 const demo = demoSite();
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
@@ -80,8 +81,7 @@ describe('drawings of the brand’s own', () => {
       mark({ paths: [{ d: 'M0 0h9', fill: null, stroke: { type: 'token', token: 'squall' }, width: 1 }] }),
       { op: 'set', id: 'crossing-line', path: ['content', 'mark'], value: 'knot-mark' },
     ]);
-    const css = [...publishSite(lonely).files].find(([name]) => name.startsWith('guide-'))?.[1] ?? '';
-    expect(css).toContain('--t-squall:');
+    expect(publishedCss(lonely)).toContain('--t-squall:');
   });
   it('cannot go while something draws them', () => {
     expect(applyChange(marked, { edits: [{ op: 'remove', id: 'knot-mark' }] })).toMatchObject({

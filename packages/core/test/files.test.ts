@@ -4,6 +4,7 @@ import { publishSite } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, filesOf, picturesOf, readRecord, type Site } from '../src/site/index.ts';
 import { demoSite } from './support/demo.ts';
+import { publishedCss } from './support/published.ts';
 import { tiny } from './support/tiny.ts';
 
 const demo = demoSite();
@@ -51,10 +52,7 @@ describe('a file that is linked to', () => {
       path: ['styles', 'box/backgroundImage'],
       value: { type: 'picture', asset: file.id, tint: null },
     });
-    const css = [...publishSite(ground).files].flatMap(([path, text]) =>
-      path.endsWith('.css') ? [text] : [],
-    );
-    expect(css.join('')).not.toContain('.pdf');
+    expect(publishedCss(ground)).not.toContain('.pdf');
   });
   it('cannot go while a link leads to it', () => {
     expect(applyChange(linked, { edits: [{ op: 'remove', id: file.id }] })).toMatchObject({

@@ -10,11 +10,12 @@ import {
   fallbackMetrics,
   hasItalic,
   PAIRINGS,
-  printFallbackFace,
+  printFallbackFaces,
   SYSTEM_FAMILIES,
   weightsOf,
 } from '../src/type/index.ts';
 import { demoSite } from './support/demo.ts';
+import { cssIn } from './support/published.ts';
 
 const demo = demoSite();
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
@@ -80,13 +81,13 @@ describe('what stands in while a font loads, against @capsizecss/core 4.1, creat
     const theirs = [face?.sizeAdjust, face?.ascentOverride, face?.descentOverride].map(it =>
       Number.parseFloat(String(it)),
     );
-    const ours = fallbackMetrics(family);
-    expect(ours?.local).toBe(local.familyName);
+    const [ours] = fallbackMetrics(family);
+    expect(ours?.locals[0]).toBe(local.familyName);
     for (const [i, it] of [ours?.sizeAdjust, ours?.ascent, ours?.descent].entries())
       expect((it ?? 0) * 100).toBeCloseTo(theirs[i] ?? 0, 2);
   });
   it('is nothing for the reader’s own fonts', () => {
-    for (const family of SYSTEM_FAMILIES) expect(printFallbackFace(family)).toBe('');
+    for (const family of SYSTEM_FAMILIES) expect(printFallbackFaces(family)).toBe('');
   });
 });
 
@@ -153,9 +154,9 @@ describe('a site’s own fonts', () => {
   it('are published with the site, and what stands in for them too', () => {
     const { files, fonts } = publishSite(site);
     expect(fonts.filter(it => it.endsWith('.ttf'))).toHaveLength(3);
-    const css = [...files].find(([name]) => name.startsWith('guide-'))?.[1] ?? '';
+    const css = cssIn(files);
     expect(css).toContain('font-family:"Quay Sans";font-style:italic;font-weight:400');
-    expect(css).toContain('font-family:"Quay Sans fallback";src:local("Arial")');
+    expect(css).toContain('font-family:"Quay Sans fallback";src:local("Arial"),local("Liberation Sans")');
   });
   it('are refused with a name that could leave its place in a style sheet', () => {
     expect(applyChange(demo, { edits: [font('d4', { family: 'x"}body{' })] })).toMatchObject({ ok: false });

@@ -6,12 +6,12 @@ import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type Site, settingsOf } from '../src/site/index.ts';
 import { keyword, role, type Value } from '../src/values/index.ts';
 import { demoSite } from './support/demo.ts';
+import { publishedCss, withoutCss } from './support/published.ts';
 
 const demo = demoSite();
 const after = (site: Site, ...edits: Edit[]): Site => must(applyChange(site, { edits })).site;
-const home = (site: Site): string => publishSite(site).files.get('index.html') ?? '';
-const sheets = (site: Site): string =>
-  [...publishSite(site).files].flatMap(([path, text]) => (path.endsWith('.css') ? [text] : [])).join('\n');
+const home = (site: Site): string => withoutCss(publishSite(site).files.get('index.html') ?? '');
+const sheets = publishedCss;
 const sections = sectionsIn(demo, 'home', 'main').map(it => it.id);
 const [first = '', second = '', third = ''] = sections;
 const set = (id: string, slot: string, value: Value): Edit => ({

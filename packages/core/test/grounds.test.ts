@@ -19,6 +19,7 @@ import { applyChange, type Edit, readRecord, type Site } from '../src/site/index
 import { parsePropertyValue, printTyped } from '../src/tokens/index.ts';
 import { readValue, type Value } from '../src/values/index.ts';
 import { demoSite } from './support/demo.ts';
+import { cssIn, publishedCss } from './support/published.ts';
 import { tiny } from './support/tiny.ts';
 
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
@@ -144,11 +145,10 @@ describe('a ground', () => {
       via: [{ token: 'sea', rebound: 'three' }],
     });
   });
-  it('is published with its picture, found from the sheet that names it', () => {
+  it('is published with its picture, found from the page that names it', () => {
     const { files, assets } = publishSite(site);
     expect(assets.map(it => it.file)).toEqual([FILE]);
-    const page = [...files].find(([path]) => path.startsWith('page-'))?.[1] ?? '';
-    expect(page).toContain(`url("assets/${FILE}")`);
+    expect(cssIn(files)).toContain(`url("assets/${FILE}")`);
     expect(publishSite(tiny()).assets).toEqual([]);
   });
   it('counts where it is used, and what would alter with it', () => {
@@ -177,10 +177,7 @@ describe('pages on the ground', () => {
     );
     const html = [...publishSite(boxed).files].find(([path]) => path === 'index.html')?.[1] ?? '';
     expect(html).toContain('<div class="page-sheet"><main');
-    const [guide = ''] = [...publishSite(boxed).files].flatMap(([path, text]) =>
-      path.startsWith('guide-') ? [text] : [],
-    );
-    expect(guide).toMatch(/:where\(\.page-sheet\)\{max-width:60rem\}/);
+    expect(publishedCss(boxed)).toMatch(/:where\(\.page-sheet\)\{max-width:60rem\}/);
     expect(html).toMatch(/<body[^>]*><a class="skip"/);
   });
 });
@@ -201,9 +198,7 @@ describe('movements', () => {
     const moved = after(site, setEntrance(site, 'drift'));
     expect(css(site)).not.toContain('@keyframes');
     expect(css(moved).match(/@keyframes \w+/g)).toEqual(['@keyframes drift']);
-    const [guide = ''] = [...publishSite(moved).files].flatMap(([path, text]) =>
-      path.startsWith('guide-') ? [text] : [],
-    );
+    const guide = publishedCss(moved);
     expect(guide).toContain('@keyframes drift');
     expect(guide).toMatch(/prefers-reduced-motion:reduce\)\{\*\{[^}]*animation-name:none!important/);
   });

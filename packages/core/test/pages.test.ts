@@ -25,6 +25,7 @@ import {
   stableText,
 } from '../src/site/index.ts';
 import { demoSite } from './support/demo.ts';
+import { withoutCss } from './support/published.ts';
 import { seeded } from './support/random.ts';
 
 const demo = demoSite();
@@ -200,7 +201,7 @@ describe('what is said of a page elsewhere', () => {
     expect(publishSite(site).renditions.map(it => it.of)).toContain(picture?.file);
   });
   it('is left out where nobody has said where the site is found', () => {
-    expect(html(demo, 'index.html')).not.toMatch(/og:|canonical|rel="icon"/);
+    expect(withoutCss(html(demo, 'index.html'))).not.toMatch(/og:|canonical|rel="icon"/);
     expect([...publishSite(demo).files.keys()]).not.toContain('sitemap.xml');
   });
   it.each(['ferries', 'https://', 'https://a.example/', 'javascript:alert(1)', 'https://a.example/"x'])(

@@ -14,12 +14,13 @@ import {
 } from '../src/commands/index.ts';
 import { presetStyles, presetsAround, presetsWithin } from '../src/guide/index.ts';
 import { reachOf } from '../src/reach/index.ts';
-import { publishSite, renderNode } from '../src/render/index.ts';
+import { pageStyles, renderNode } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type PresetRecord, type Site, withRecords } from '../src/site/index.ts';
 import type { Styles } from '../src/slots/index.ts';
 import { keyword } from '../src/values/index.ts';
 import { demoSite } from './support/demo.ts';
+import { publishedCss } from './support/published.ts';
 
 const demo = demoSite();
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
@@ -42,17 +43,17 @@ describe('a preset in a state', () => {
     preset('ringed', { 'box:focus/opacity': { type: 'number', value: 0.5 } }),
     preset('raised', { 'box:hover/opacity': { type: 'number', value: 0.5 } }),
   ]);
-  const sheet = (site: Site) =>
-    [...publishSite(site).files].flatMap(([path, text]) => (path.endsWith('.css') ? [text] : [])).join('');
   it('asks what is used in a field of fields alone: a section that holds one is not meant', () => {
-    const css = sheet(wear(focus, 'crossing', 'ringed'));
+    const site = wear(focus, 'crossing', 'ringed');
+    const home = site.kinds.page.get('home');
+    const css = home ? pageStyles(site, home, { mode: 'published', assetUrl: ({ file }) => file }) : '';
     expect(css).toMatch(
       /\.p-ringed-0-box\.field-box:has\(:is\(\.field-control,\.field-tick\):focus-visible\)/,
     );
     expect(css).not.toMatch(/\.p-ringed-0-box:has/);
   });
   it('names the parts that have the state: a section has no hover of its own', () => {
-    const css = sheet(wear(focus, 'crossing', 'raised'));
+    const css = publishedCss(wear(focus, 'crossing', 'raised'));
     const [, parts = ''] = /\.p-raised-0-box:is\(([^)]*)\):hover/.exec(css) ?? [];
     expect(parts.split(',')).toContain('.button-box');
     expect(parts.split(',')).not.toContain('.section-box');

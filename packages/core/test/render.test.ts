@@ -16,6 +16,7 @@ import { applyChange, type Edit, type Site } from '../src/site/index.ts';
 import { parseDeclarations } from '../src/tokens/index.ts';
 import { ELEMENTS } from '../src/widgets/index.ts';
 import { demoSite } from './support/demo.ts';
+import { cssIn, publishedCss, withoutCss } from './support/published.ts';
 import { tiny } from './support/tiny.ts';
 
 function edit(site: Site, ...edits: Edit[]): Site {
@@ -24,12 +25,13 @@ function edit(site: Site, ...edits: Edit[]): Site {
   return applied.value.site;
 }
 const published = publishSite(demoSite());
-const css = [...published.files].filter(([path]) => path.endsWith('.css') && !path.startsWith('guide/'));
+const pages = [...published.files].filter(([path]) => path.endsWith('.html'));
+const css = pages.map(page => cssIn(new Map([page])));
 
 describe('published CSS', () => {
   it('has no value that css-tree’s lexer finds invalid', () => {
     const bad: string[] = [];
-    for (const [, text] of css)
+    for (const text of css)
       walk(parse(text), function (node) {
         // Descriptors of a font face have a syntax of their own.
         if (
@@ -45,27 +47,23 @@ describe('published CSS', () => {
       });
     expect(bad).toEqual([]);
   });
-  it('holds only rules whose classes some page bears, and only custom properties that are used', () => {
-    const html = [...published.files]
-      .filter(([path]) => path.endsWith('.html'))
-      .map(([, text]) => text)
-      .join('');
-    const worn = new Set(
-      [...html.matchAll(/class="([^"]*)"/g)].flatMap(match => (match[1] ?? '').split(' ')),
-    );
-    const all = css.map(([, text]) => text).join('\n');
-    // A field is in the state of whichever control it has, so it names both.
-    const own = all.replace(/:has\(:is\([^)]*\)[^)]*\)/g, '');
-    for (const match of own.matchAll(/\.([a-zA-Z][\w-]*)(?=[\s,:){[])/g))
-      if (match[1] !== 'skip') expect(worn).toContain(match[1]);
-    for (const match of all.matchAll(/(--[\w-]+):/g)) expect(all).toContain(`var(${match[1]})`);
-  });
-  it('declares every layer it uses, in the order of ranks', () => {
-    const guide = css.find(([path]) => path.startsWith('guide'))?.[1] ?? '';
-    const order = /@layer (base,[^;]*);/.exec(guide)?.[1]?.split(',') ?? [];
-    const used = new Set(
-      css.flatMap(([, text]) => [...text.matchAll(/@layer ([\w-]+)\{/g)].map(match => match[1] ?? '')),
-    );
+  it.each(pages)(
+    'holds only rules whose classes the page bears, and only custom properties that are used: %s',
+    (path, html) => {
+      const worn = new Set(
+        [...html.matchAll(/class="([^"]*)"/g)].flatMap(match => (match[1] ?? '').split(' ')),
+      );
+      const all = cssIn(new Map([[path, html]]));
+      // A field is in the state of whichever control it has, so it names both.
+      const own = all.replace(/:has\(:is\([^)]*\)[^)]*\)/g, '');
+      for (const match of own.matchAll(/\.([a-zA-Z][\w-]*)(?=[\s,:){[])/g))
+        if (match[1] !== 'skip') expect(worn).toContain(match[1]);
+      for (const match of all.matchAll(/(--[\w-]+):/g)) expect(all).toContain(`var(${match[1]})`);
+    },
+  );
+  it.each(css)('declares every layer it uses, in the order of ranks', text => {
+    const order = /@layer (base,[^;]*);/.exec(text)?.[1]?.split(',') ?? [];
+    const used = new Set(Array.from(text.matchAll(/@layer ([\w-]+)\{/g), match => match[1] ?? ''));
     for (const layer of used) expect(order).toContain(layer);
     const ranks = order.slice(1).map(name => name.slice(1).split('-').map(Number));
     const sorted = [...ranks].sort(
@@ -77,11 +75,12 @@ describe('published CSS', () => {
 
 const MODULE = /<script type="module" src="[./]*behaviours\/\w+-\w+\.js"><\/script>/g;
 describe('published HTML', () => {
-  it('bears no marks, no script but the modules of its widgets, and no style', () => {
+  it('bears no marks, no script but the modules of its widgets, and one sheet', () => {
     for (const [path, text] of published.files)
       if (path.endsWith('.html')) {
         expect(text).not.toMatch(/data-(node|part|area)/);
-        expect(text.replaceAll(MODULE, '')).not.toMatch(/<script|<style| style=| on\w+=/);
+        expect(text.match(/<style/g)).toHaveLength(1);
+        expect(withoutCss(text).replaceAll(MODULE, '')).not.toMatch(/<script|<style| style=| on\w+=/);
       }
   });
   it('links pages by addresses that work from any folder', () => {
@@ -126,7 +125,7 @@ describe('what people type', () => {
       { op: 'set', id: 'welcome', path: ['name'], value: nasty },
     );
     for (const text of publishSite(site).files.values())
-      expect(text.replaceAll(MODULE, '')).not.toMatch(/<script|<img src=x|<\/style>/);
+      expect(withoutCss(text).replaceAll(MODULE, '')).not.toMatch(/<script|<img src=x|<\/style>/);
     const page = site.kinds.page.get('home');
     if (page)
       expect(renderPreview(site, page, { fonts: '/', assets: '/' }).match(/<\/style>/g)).toHaveLength(1);
@@ -181,8 +180,7 @@ describe('what people type', () => {
 
 describe('declarations that are not followed', () => {
   const parse = (source: string) => parseDeclarations(source, demoSite().kinds.token, propertyByCss);
-  const printed = (site: Site) =>
-    [...publishSite(site).files].flatMap(([path, text]) => (path.endsWith('.css') ? [text] : [])).join('');
+  const printed = publishedCss;
 
   it('are told from those that the table knows', () => {
     const read = parse('color: role.text; background-blend-mode: multiply; tab-size: calc(1 + 1)');

@@ -8,12 +8,12 @@ import { applyChange, type Edit, type Id, nodesUnder, type Site } from '../src/s
 import type { SiteBuilder } from '../src/starters/build.ts';
 import { CONVERSIONS, ELEMENTS } from '../src/widgets/index.ts';
 import { demoSite } from './support/demo.ts';
+import { publishedCss, withoutCss } from './support/published.ts';
 import { tiny } from './support/tiny.ts';
 
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
-const page = (site: Site): string => publishSite(site).files.get('index.html') ?? '';
-const styles = (site: Site): string =>
-  [...publishSite(site).files].flatMap(([path, text]) => (path.endsWith('.css') ? [text] : [])).join('\n');
+const page = (site: Site): string => withoutCss(publishSite(site).files.get('index.html') ?? '');
+const styles = publishedCss;
 const scripts = (site: Site): string[] =>
   [...publishSite(site).files.keys()].filter(it => it.startsWith('behaviours/'));
 

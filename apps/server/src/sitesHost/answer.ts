@@ -31,18 +31,26 @@ export interface SitesSettings {
   secure: boolean;
 }
 
+/** The sheet that stands in a page, which nothing else may bring along. */
+function sheetIn(page: Buffer): string | null {
+  const [before, after] = ['<style>', '</style>'];
+  const from = page.indexOf(before);
+  const to = page.indexOf(after, from);
+  return from < 0 || to < 0 ? null : page.toString('utf8', from + before.length, to);
+}
+
 /**
  * Published sites, as plain files. No cookie is read or set. A page runs the modules of its own site and no other script: all
  * sites share this host, and nothing of one may meet another.
  */
 export function answerer(query: Query, storage: Storage, { host, program, secure }: SitesSettings) {
   const origin = `${secure ? 'https' : 'http'}://${host}`;
-  /** `slug` names the site whose modules may run; none where nothing of a site is answered. */
-  const safe = (slug: string | null = null) => ({
+  /** `slug` names the site whose modules may run; none where nothing of a site is answered. `style` is the sheet of a page. */
+  const safe = (slug: string | null = null, style: string | null = null) => ({
     'x-content-type-options': 'nosniff',
     'referrer-policy': 'strict-origin-when-cross-origin',
     'cross-origin-opener-policy': 'same-origin',
-    'content-security-policy': `default-src 'none'; ${slug === null ? '' : `script-src ${origin}/${slug}/${MODULES}/; `}style-src 'self'; img-src 'self' data:; media-src 'self'; frame-src https:; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self' ${program}`,
+    'content-security-policy': `default-src 'none'; ${slug === null ? '' : `script-src ${origin}/${slug}/${MODULES}/; `}style-src 'self'${style === null ? '' : ` 'sha256-${createHash('sha256').update(style).digest('base64')}'`}; img-src 'self' data:; media-src 'self'; frame-src https:; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self' ${program}`,
     ...(secure && { 'strict-transport-security': 'max-age=31536000' }),
   });
   const say = (response: ServerResponse, status: number, words: string, headers = {}) => {
@@ -61,7 +69,7 @@ export function answerer(query: Query, storage: Storage, { host, program, secure
     const page = folder ? await storage.read(`${folder}/${NOT_FOUND}`) : null;
     if (!page) return say(response, 404, 'There is no such page');
     response.writeHead(404, {
-      ...safe(slug),
+      ...safe(slug, sheetIn(page)),
       'content-type': 'text/html; charset=utf-8',
       'content-length': page.length,
       'cache-control': 'no-store',
@@ -127,7 +135,7 @@ export function answerer(query: Query, storage: Storage, { host, program, secure
     }
     const sent = part ? data.subarray(part.from, part.to + 1) : data;
     response.writeHead(part ? 206 : 200, {
-      ...safe(slug),
+      ...safe(slug, html ? sheetIn(data) : null),
       'content-type': CONTENT_TYPES[extname(name)] ?? 'application/octet-stream',
       'content-length': sent.length,
       ...(PLAYED.test(name) && { 'accept-ranges': 'bytes' }),

@@ -138,8 +138,8 @@ export function Library<Thing>({
                 field.current?.focus();
               }}
             >
-              {label}{' '}
-              <span aria-hidden="true" className="text-small text-muted">
+              {label}
+              <span aria-hidden="true" className="ml-1 text-small text-muted">
                 {label === 'Recent' ? '' : some.length}
               </span>
             </button>

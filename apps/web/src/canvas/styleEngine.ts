@@ -1,5 +1,5 @@
 import {
-  BASE_CSS,
+  baseCss,
   closureVariables,
   type Declarations,
   effectsOf,
@@ -21,7 +21,7 @@ import {
   type PrintMode,
   presetsAround,
   printElementBases,
-  printFallbackFace,
+  printFallbackFaces,
   printFontFace,
   printKeyframes,
   programSources,
@@ -50,7 +50,7 @@ const faces = (families: readonly Family[], address: (file: FontFile) => string)
   families
     .flatMap(family => [
       ...family.files.map(file => printFontFace(family, file, address)),
-      printFallbackFace(family),
+      printFallbackFaces(family),
     ])
     .join('\n');
 
@@ -94,7 +94,7 @@ export class StyleEngine {
     this.own = new RuleSheet(view, mode, this.layers);
     this.base = new view.CSSStyleSheet();
     this.base.replaceSync(
-      `${FACES}\n${BASE_CSS}\n${printElementBases(null, mode)}\n${printKeyframes()}\n${extra}`,
+      `${FACES}\n${baseCss(mode)}\n${printElementBases(null, mode)}\n${printKeyframes()}\n${extra}`,
     );
     this.faces = new view.CSSStyleSheet();
     document.adoptedStyleSheets = [

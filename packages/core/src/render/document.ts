@@ -6,10 +6,8 @@ export interface Head {
   language: string;
   title: string;
   description: string;
-  /** Addresses of style sheets, in order. */
-  sheets: readonly string[];
-  /** CSS inside the document, for previews. */
-  css?: string;
+  /** CSS, which stands inside the document. */
+  css: string;
   preload?: readonly string[];
   /** Addresses of modules that are run once the page is read. */
   modules?: readonly string[];
@@ -51,7 +49,6 @@ export function printDocument(
     language,
     title,
     description,
-    sheets,
     css,
     preload = [],
     modules = [],
@@ -82,10 +79,9 @@ export function printDocument(
     ...preload.map(
       href => `<link rel="preload" href="${attr(href)}" as="font" type="font/woff2" crossorigin>`,
     ),
-    ...sheets.map(href => `<link rel="stylesheet" href="${attr(href)}">`),
     ...modules.map(src => `<script type="module" src="${attr(src)}"></script>`),
     // Nothing printed from values can hold `</`; this keeps it so whatever comes to be printed.
-    css === undefined ? '' : `<style>${css.replaceAll('</', '<\\/')}</style>`,
+    `<style>${css.replaceAll('</', '<\\/')}</style>`,
     '</head>',
     body,
     '</html>',
@@ -93,7 +89,9 @@ export function printDocument(
   ]
     .filter((line, i, all) => (line !== '' && line) || i === all.length - 1)
     .join('\n');
-} /** An icon of a page: for the tab, or for a home screen. */
+}
+
+/** An icon of a page: for the tab, or for a home screen. */
 export interface HeadIcon {
   rel: 'icon' | 'apple-touch-icon';
   href: string;

@@ -1,6 +1,6 @@
 import { familyIn } from '../guide/index.ts';
 import type { Site } from '../site/index.ts';
-import { type Family, type FontFile, printFallbackFace, printFontFace } from '../type/index.ts';
+import { type Family, type FontFile, printFallbackFaces, printFontFace } from '../type/index.ts';
 
 export interface UsedFont {
   family: Family;
@@ -24,7 +24,7 @@ export function printFontFaces(fonts: readonly UsedFont[], address: (file: FontF
   const families = new Set(fonts.map(it => it.family));
   return [
     ...fonts.map(({ family, file }) => printFontFace(family, file, address)),
-    ...[...families].map(printFallbackFace),
+    ...[...families].map(printFallbackFaces),
   ]
     .filter(Boolean)
     .join('\n');

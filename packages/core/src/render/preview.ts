@@ -37,7 +37,6 @@ export function renderPreview(
       language,
       title: `${page.title} – ${name}`,
       description: page.description,
-      sheets: [],
       css: `${faces}\n${styles}`,
     },
     printHtml(body),

@@ -1,26 +1,15 @@
 import { EXPORTS, EXPORTS_FOLDER } from '../exports/index.ts';
-import { movementsIn, printKeyframes } from '../properties/index.ts';
 import { type Rendition, shareRendition, tabIcons } from '../renditions/index.ts';
 import { type AssetRecord, type PageRecord, type Site, settingsOf } from '../site/index.ts';
 import type { ElementType } from '../widgets/index.ts';
 import { type Head, type HeadIcon, printDocument } from './document.ts';
 import { fingerprint } from './fingerprint.ts';
-import { fontsIn, printFontFaces } from './fonts.ts';
 import { escapeHtml } from './html.ts';
 import { pageFolder, pagesInOrder, toRoot } from './links.ts';
 import { NOT_FOUND_FILE, renderNotFound } from './notFound.ts';
-import { type RenderedPage, renderPage, variablesIn } from './renderedPage.ts';
-import { BASE_CSS, type Printing, printElementBases, printLayerOrder } from './rules.ts';
+import { pageSheet, publishedBlocks } from './pageSheet.ts';
+import { type RenderedPage, renderPage } from './renderedPage.ts';
 import { structuredDataOf } from './structuredData.ts';
-import {
-  type Block,
-  guideRules,
-  onEveryScreen,
-  printBlock,
-  printRules,
-  rootBlocks,
-  schemeBlocks,
-} from './stylesheet.ts';
 import { type Unrenderable, unrenderable } from './unrenderable.ts';
 
 export interface PublishedSite {
@@ -40,17 +29,6 @@ function union<T>(all: Iterable<Iterable<T>>): Set<T> {
   const union = new Set<T>();
   for (const some of new Set(all)) for (const it of some) union.add(it);
   return union;
-}
-
-/** Custom properties asked for, and those that they ask for in turn. */
-function withAsked(asked: Iterable<string>, blocks: readonly Block[]): Set<string> {
-  const texts = new Map<string, string[]>();
-  for (const { declarations } of blocks)
-    for (const [name, text] of declarations) texts.set(name, [...(texts.get(name) ?? []), text]);
-  const used = new Set(asked);
-  for (const name of used)
-    for (const text of texts.get(name) ?? []) for (const it of variablesIn(text)) used.add(it);
-  return used;
 }
 
 const documents = new WeakMap<PageRecord, { head: string; html: string; text: string }>();
@@ -80,9 +58,6 @@ const MODULES = 'behaviours';
 const moduleFile = ({ name, behaviour = '' }: ElementType): string =>
   `${MODULES}/${name}-${fingerprint(behaviour)}.js`;
 
-/** As seen from the sheet that all pages share, which lies at the root. */
-const SHARED: Printing = { mode: 'published', assetUrl: ({ file }) => `assets/${file}` };
-
 /** An icon in the sizes that browsers ask for; a drawing serves all of them. */
 function iconsOf(icon: AssetRecord, root: string): HeadIcon[] {
   const made = tabIcons(icon);
@@ -101,9 +76,8 @@ const pathOf = (address: string | undefined): string =>
   address === undefined ? '/' : `${new URL(address).pathname.replace(/\/$/, '')}/`;
 
 /**
- * The whole site as plain files. One sheet of the guide is shared by all pages and holds only the rules they use; a page
- * that sets something itself has a sheet of its own beside it. A page on which nothing has changed is not rendered again. The
- * page for what is not found is shown at any address, and so names the site’s root by its path on the host: `base`, or what
+ * The whole site as plain files. Each page holds the rules that it uses, so that it is painted as soon as it has come. A page
+ * on which nothing has changed is not rendered again. The page for what is not found is shown at any address, and so names the site’s root by its path on the host: `base`, or what
  * the site’s own address says.
  */
 export function publishSite(site: Site, base?: string): PublishedSite {
@@ -138,14 +112,16 @@ export function publishSite(site: Site, base?: string): PublishedSite {
       }
     );
   };
-  const used = union(pages.map(it => it.classes));
-  const slanted = pages.some(it => it.tags.has('em'));
-  const shared = guideRules(site, SHARED, used);
-  const ranks = [...pages.flatMap(it => it.ranks), ...shared];
-  const guideCss = printRules(site, shared, 'published');
+  const blocks = publishedBlocks(site);
+  const laid = pages.map(page => {
+    const isMissing = page === notFound[0];
+    const folder = isMissing ? '' : pageFolder(site, page.page);
+    const root = isMissing ? hostRoot : toRoot(site, page.page);
+    return { ...page, isMissing, folder, root, sheet: pageSheet(site, page, root, blocks) };
+  });
   const assets = union<AssetRecord>([
     ...pages.map(it => it.assets),
-    [...site.kinds.asset.values()].filter(({ file }) => guideCss.includes(file)),
+    ...laid.map(it => it.sheet.assets),
     icon && icons.length === 0 ? [icon] : [],
     address === undefined
       ? []
@@ -158,37 +134,7 @@ export function publishSite(site: Site, base?: string): PublishedSite {
       ...published.flatMap(page => shareOf(page)?.rendition ?? []),
     ].map(it => [it.file, it]),
   );
-  const blocks = onEveryScreen(site, gamut => [
-    ...rootBlocks(site, { mode: 'published', gamut }),
-    ...schemeBlocks(site, gamut).filter(({ selector }) => used.has(selector.slice(1))),
-  ]);
-  const variables = withAsked(union([variablesIn(guideCss + BASE_CSS), ...pages.map(it => it.variables)]), [
-    ...blocks,
-    ...pages.flatMap(it => it.rebinds),
-  ]);
-  const trim = (block: Block): Block => ({
-    ...block,
-    declarations: block.declarations.filter(([it]) => variables.has(it)),
-  });
-  const hasOwn = ({ gamut, declarations }: Block) => gamut === undefined || declarations.length > 0;
-  const print = (it: readonly Block[]) => it.map(trim).filter(hasOwn).map(printBlock).join('\n');
-  const tokens = print(blocks);
-  const sheets = pages.map(({ rebinds, own }) => [print(rebinds), own].filter(Boolean).join('\n'));
-  const fonts = fontsIn(site, tokens + guideCss + sheets.join(''), slanted);
-  const guide = [
-    printFontFaces(fonts, ({ file }) => `fonts/${file}`),
-    printLayerOrder(ranks),
-    BASE_CSS,
-    printElementBases(used, 'published'),
-    tokens,
-    guideCss,
-    printKeyframes([...movementsIn(guideCss), ...pages.flatMap(it => it.movements)]),
-  ]
-    .filter(Boolean)
-    .join('\n');
-  const guideFile = `guide-${fingerprint(guide)}.css`;
-
-  const files = new Map([[guideFile, guide]]);
+  const files = new Map<string, string>();
   for (const it of EXPORTS) files.set(`${EXPORTS_FOLDER}/${it.file}`, it.print(site));
   if (openGuide) files.set(`${EXPORTS_FOLDER}/access.json`, `${JSON.stringify({ origins: '*' })}\n`);
   if (address !== undefined) {
@@ -200,37 +146,27 @@ export function publishSite(site: Site, base?: string): PublishedSite {
     [...union<ElementType>(pages.map(it => it.behaviours))].map(element => [element, moduleFile(element)]),
   );
   for (const [element, file] of modules) files.set(file, element.behaviour ?? '');
-  for (const [i, { page, html, behaviours }] of pages.entries()) {
-    const isNotFound = page === notFound[0]?.page;
-    const folder = isNotFound ? '' : pageFolder(site, page);
-    const root = isNotFound ? hostRoot : toRoot(site, page);
-    const addresses = [`${root}${guideFile}`];
-    const css = sheets[i];
-    if (css) {
-      const file = `page-${fingerprint(css)}.css`;
-      files.set(folder + file, css);
-      addresses.push(isNotFound ? root + file : file);
-    }
-    const preload = fonts
+  for (const { page, html, behaviours, isMissing, folder, root, sheet } of laid) {
+    const preload = sheet.fonts
       .filter(({ file }) => file.cut === 'normal' && file.format === 'woff2')
       .map(({ file }) => `${root}fonts/${file.file}`);
-    const title = page.path === '' && !isNotFound ? name : `${page.title} – ${name}`;
-    const found = address === undefined || isNotFound ? undefined : `${address}/${folder}`;
+    const title = page.path === '' && !isMissing ? name : `${page.title} – ${name}`;
+    const found = address === undefined || isMissing ? undefined : `${address}/${folder}`;
     files.set(
-      isNotFound ? NOT_FOUND_FILE : `${folder}index.html`,
+      isMissing ? NOT_FOUND_FILE : `${folder}index.html`,
       documentOf(
         {
           language,
           title,
           description: page.description,
-          sheets: addresses,
+          css: sheet.css,
           preload,
           modules: behaviours.map(it => `${root}${modules.get(it)}`),
-          unindexed: page.unindexed === true || isNotFound,
+          unindexed: page.unindexed === true || isMissing,
           icons: icon ? iconsOf(icon, root) : [],
           address: found,
           sharePicture: shareOf(page),
-          data: address === undefined || isNotFound ? [] : structuredDataOf(site, page, address),
+          data: address === undefined || isMissing ? [] : structuredDataOf(site, page, address),
         },
         html,
         page,
@@ -241,7 +177,7 @@ export function publishSite(site: Site, base?: string): PublishedSite {
     files,
     assets: [...assets],
     renditions: [...renditions.values()],
-    fonts: fonts.map(({ file }) => file.file),
+    fonts: [...union(laid.map(it => it.sheet.fonts.map(({ file }) => file.file)))],
     problems,
   };
 }

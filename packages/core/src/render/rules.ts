@@ -342,8 +342,12 @@ export function printElementBases(used: ReadonlySet<string> | null, mode: PrintM
   return text === '' ? '' : `@layer ${BASE_LAYER}{${text}}`;
 }
 
+/** On the canvas, where a page may be long and is edited, sections off screen are not laid out. */
+const SKIPPED_OFF_SCREEN = ':where(.section-box){content-visibility:auto;contain-intrinsic-size:auto 36rem}';
+
 /**
- * What holds for every page, below all ranks. Sections off screen are skipped by the browser, so each is a formatting
- * context of its own and clips what leaves it. A header that stays in view does so as long as the page does, and over all else.
+ * What holds for every page, below all ranks. A section is a formatting context of its own and clips what leaves it. A header
+ * that stays in view does so as long as the page does, and over all else.
  */
-export const BASE_CSS = `@layer ${BASE_LAYER}{:root{-webkit-text-size-adjust:100%;text-size-adjust:100%;font-synthesis:none;overflow-wrap:break-word}picture{display:contents}:where(.section-box){content-visibility:auto;contain-intrinsic-size:auto 36rem;overflow:clip}:where(.header-box,.footer-box){contain:layout paint}:where(.page-sheet>header){display:contents}:where(.header-box){z-index:2}.skip{position:absolute;left:-99rem}.skip:focus{left:1rem;top:1rem;z-index:1;padding:.5rem 1rem;color:var(--r-text);background:var(--r-surface)}::selection{background:var(--r-selection)}@media (prefers-reduced-motion:reduce){*{transition-duration:0s!important;animation-name:none!important}}}`;
+export const baseCss = (mode: PrintMode): string =>
+  `@layer ${BASE_LAYER}{:root{-webkit-text-size-adjust:100%;text-size-adjust:100%;font-synthesis:none;overflow-wrap:break-word}picture{display:contents}:where(.section-box,.header-box,.footer-box){contain:layout paint}:where(.section-box){overflow:clip}${mode === 'canvas' ? SKIPPED_OFF_SCREEN : ''}:where(.page-sheet>header){display:contents}:where(.header-box){z-index:2}.skip{position:absolute;left:-99rem}.skip:focus{left:1rem;top:1rem;z-index:1;padding:.5rem 1rem;color:var(--r-text);background:var(--r-surface)}::selection{background:var(--r-selection)}@media (prefers-reduced-motion:reduce){*{transition-duration:0s!important;animation-name:none!important}}}`;

@@ -17,7 +17,7 @@ import {
 import { literalOf, NO_REBINDS } from '../tokens/index.ts';
 import { sectionsIn } from './markup.ts';
 import {
-  BASE_CSS,
+  baseCss,
   conditionsOf,
   type Printing,
   type PrintMode,
@@ -243,7 +243,7 @@ export function pageStyles(
   const printed = printRules(site, rules, mode);
   return [
     printLayerOrder(rules),
-    BASE_CSS,
+    baseCss(mode),
     printElementBases(used ?? null, mode),
     ...blocks.map(printBlock),
     printed,

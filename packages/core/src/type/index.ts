@@ -1,9 +1,9 @@
 export {
   type FallbackMetrics,
   fallbackMetrics,
-  fallbackName,
+  fallbackNames,
   hasWeight,
-  printFallbackFace,
+  printFallbackFaces,
   printFontFace,
 } from './faces.ts';
 export { FAMILIES, familyNamed, SHIPPED_FILES, SYSTEM_FAMILIES } from './families.ts';

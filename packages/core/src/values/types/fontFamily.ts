@@ -1,5 +1,5 @@
 import { LIMITS } from '../../limits/index.ts';
-import { fallbackName } from '../../type/faces.ts';
+import { fallbackNames } from '../../type/faces.ts';
 import { splitTop } from '../brackets.ts';
 import type { LiteralKind, ValueOf } from './valueType.ts';
 
@@ -40,7 +40,9 @@ export const fontFamily: LiteralKind<ValueOf<'fontFamily'>> = {
   parse: parseFamilies,
   print: ({ value }) =>
     value
-      .flatMap(name => (GENERIC.has(name) ? [name] : [printFamily(name), printFamily(fallbackName(name))]))
+      .flatMap(name =>
+        GENERIC.has(name) ? [name] : [printFamily(name), ...fallbackNames(name).map(printFamily)],
+      )
       .join(', '),
   typed: ({ value }) => value.join(', '),
   isLoose: () => true,
