@@ -32,8 +32,8 @@ beforeAll(async () => {
   await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
   await page.setRequestInterception(true);
   page.on('request', request => {
-    // A drawn ground is part of the sheet that names it, and asks nobody.
-    if (request.url().startsWith('data:image/svg+xml,')) return void request.continue();
+    // A drawn ground is part of the sheet that names it, as the signs of a player are of the browser, and asks nobody.
+    if (request.url().startsWith('data:image/svg+xml')) return void request.continue();
     const { origin, pathname } = new URL(request.url());
     if (origin !== HOST) {
       strayed.push(request.url());
@@ -161,6 +161,33 @@ describe('published pages', () => {
     expect(narrow.line.top).toBeGreaterThan(narrow.beside.top + 100);
   });
 
+  it.each([1280, 820, 360])(
+    'cut off nothing at %d px, since nothing is wider than its section',
+    async width => {
+      await page.setViewport({ width, height: 800 });
+      for (const it of pagesInOrder(demo)) {
+        await open(published, it.path === '' ? '' : `${it.path}/`);
+        const cut = await page.evaluate(() => {
+          /** What scrolls along, or lies one beside the other to be brought into view, is wider than what shows it. */
+          const scrolls = (from: Element): boolean => {
+            for (let at: Element | null = from; at; at = at.parentElement)
+              if (['auto', 'scroll', 'hidden'].includes(getComputedStyle(at).overflowX)) return true;
+            return false;
+          };
+          return [
+            ...document.querySelectorAll(
+              'main p, main h1, main h2, main h3, main li, main a, main img, main td',
+            ),
+          ]
+            .filter(one => one.getBoundingClientRect().right > innerWidth + 1 && !scrolls(one))
+            .map(one => `${one.className}: ${one.textContent?.slice(0, 30)}`);
+        });
+        expect([it.title, ...cut]).toEqual([it.title]);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(width);
+      }
+    },
+  );
+
   it('ask nothing of any other host, and run nothing but the modules of their widgets', async () => {
     for (const it of pagesInOrder(demo)) {
       await open(published, it.path ? `${it.path}/` : '');
@@ -230,10 +257,11 @@ describe('what people type reaches the published page only as harmless text or n
     expect(await page.$eval('.picture-picture', it => it.getAttribute('alt'))).toBe(text);
     expect((await page.title()).trim()).toBe(text.trim());
     expect(
-      await page.$$eval('script, svg, style, h1 *, [onerror], [onload]', found =>
+      await page.$$eval('script, svg, body style, h1 *, [onerror], [onload]', found =>
         found.map(it => it.outerHTML),
       ),
     ).toEqual([]);
+    expect(await page.$$eval('style', all => all.length)).toBe(1);
     expect(await page.evaluate(() => getComputedStyle(document.body).display)).toBe('block');
   });
 

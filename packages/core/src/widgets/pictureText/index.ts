@@ -34,6 +34,8 @@ export const pictureText = element({
     'pair/display': 'grid',
     'pair/gridColumns': 12,
     'pair/columnGap': '2rem',
+    // Eleven gaps have to find room beside each other.
+    'pair@narrow/columnGap': '0.5rem',
     'pair/rowGap': '1.5rem',
     'pair/alignItems': 'center',
     ...flatFigure('frame'),
