@@ -1,9 +1,9 @@
-import type { Frame } from 'puppeteer-core';
+import type { Frame, Page } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { startScratch } from '../scripts/lib/scratch.mjs';
 import { Demo } from './demo';
 import { longestScript } from './longestScript';
-import { listsOn, longPage, tablePage } from './longPage';
+import { everyKind, listsOn, longPage, tablePage } from './longPage';
 import { head, limit, median, quantile } from './statistics';
 
 /** Working on a page of a thousand widgets and three thousand items, and in a table of five hundred rows, on loopback. */
@@ -20,20 +20,14 @@ const write = async (frame: Frame, selector: string) => {
   await new Promise(resolve => setTimeout(resolve, 600));
 };
 
-try {
-  const page = await browser.newPage();
-  const demo = await Demo.enter(page, scratch.program.address);
-  await demo.change('bench-long', [...longPage('long'), ...listsOn('long')]);
-  await demo.change('bench-table', tablePage('boats', 500));
-  const settle = () => new Promise(resolve => setTimeout(resolve, 2000));
-
-  const frame = await demo.open('long');
-  await settle();
-  const things = await frame.evaluate(
+const thingsOn = (frame: Frame): Promise<number> =>
+  frame.evaluate(
     () => new Set([...document.querySelectorAll('[data-node]')].map(it => it.getAttribute('data-node'))).size,
   );
-  console.log(head(`Working on a page of ${things} things, of which 3,000 are items`));
-  const selected = await page.evaluate(async () => {
+
+/** How long it takes to select each of some things in the outline, until that shows it. */
+const selecting = (page: Page): Promise<number[]> =>
+  page.evaluate(async () => {
     const rows = [...document.querySelectorAll<HTMLElement>('[aria-label="On this page"] [role=treeitem]')];
     const times: number[] = [];
     for (let i = 0; i < 30; i++) {
@@ -50,6 +44,18 @@ try {
     }
     return times;
   });
+
+try {
+  const page = await browser.newPage();
+  const demo = await Demo.enter(page, scratch.program.address);
+  await demo.change('bench-long', [...longPage('long'), ...listsOn('long')]);
+  await demo.change('bench-table', tablePage('boats', 500));
+  const settle = () => new Promise(resolve => setTimeout(resolve, 2000));
+
+  const frame = await demo.open('long');
+  await settle();
+  console.log(head(`Working on a page of ${await thingsOn(frame)} things, of which 3,000 are items`));
+  const selected = await selecting(page);
   console.log(limit('selecting a thing until the bench shows it, median', median(selected), 50));
   console.log(limit('the same, p95', quantile(selected, 0.95), 50));
   await write(frame, '[data-node=long-list-40-12] [data-part=words]');
@@ -61,6 +67,43 @@ try {
   console.log(limit('the next entry by Enter: the longest run of script', next, 32));
   const kept = await longestScript(page, () => page.keyboard.press('Escape'));
   console.log(limit('keeping it: the longest run of script', kept, 32));
+
+  await demo.change('bench-all', everyKind('all'));
+  const all = await demo.open('all');
+  await settle();
+  console.log(head(`Working on a page of ${await thingsOn(all)} things of all kinds`));
+  const chosen = await selecting(page);
+  console.log(limit('selecting a thing until the bench shows it, median', median(chosen), 50));
+  console.log(limit('the same, p95', quantile(chosen, 0.95), 50));
+  const dragged = await longestScript(page, async () => {
+    await page.keyboard.down('Alt');
+    for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowDown');
+    await page.keyboard.up('Alt');
+  });
+  console.log(limit('moving it down by keys: the longest run of script', dragged, 32));
+  for (const [button, noun] of [
+    ['Add a widget…', 'widget'],
+    ['Section', 'section'],
+    ['New page', 'page'],
+  ] as const) {
+    const times: number[] = [];
+    for (let i = 0; i < 4; i++) {
+      const began = performance.now();
+      await page.locator(`::-p-aria([name="${button}"][role="button"])`).click();
+      await page.locator(`::-p-aria([name="Find a ${noun}"][role="combobox"])`).wait();
+      await page.waitForFunction(() => {
+        const frame = document.querySelector<HTMLIFrameElement>(
+          '[aria-label=Library] iframe[title=Pictures]',
+        );
+        return (frame?.contentDocument?.querySelectorAll('.pic').length ?? 0) > 0;
+      });
+      times.push(performance.now() - began);
+      await page.keyboard.press('Escape');
+      await page.waitForSelector('[aria-label=Library]', { hidden: true });
+    }
+    // The first also fetches the library itself.
+    console.log(limit(`opening the library: a ${noun}`, median(times.slice(1)), 400));
+  }
 
   const boats = await demo.open('boats?node=boats-table&part=table');
   await settle();

@@ -1,5 +1,16 @@
-import { allRecords, type Edit } from '@cove/core';
-import { largePage } from '@cove/core/starters';
+import {
+  addSection,
+  addWidget,
+  allRecords,
+  applyChange,
+  type Edit,
+  isItem,
+  must,
+  nodesOn,
+  nodesUnder,
+  WIDGETS,
+} from '@cove/core';
+import { largePage, tolvane } from '@cove/core/starters';
 
 const put = (record: Extract<Edit, { op: 'put' }>['record']): Edit => ({ op: 'put', record });
 
@@ -56,6 +67,30 @@ export const listsOn = (page: string): Edit[] =>
       ),
     ];
   }).flat();
+
+/** About a thousand widgets of all kinds on a page of the demo, each as it is first added. */
+export function everyKind(page: string): Edit[] {
+  const edits: Edit[] = [emptyPage(page)];
+  let site = must(
+    applyChange(
+      tolvane(() => 'abcdef0123456789.webp'),
+      { edits },
+    ),
+  ).site;
+  const lay = (made: { edits: readonly Edit[]; id: string }): string => {
+    edits.push(...made.edits);
+    site = must(applyChange(site, { edits: made.edits })).site;
+    return made.id;
+  };
+  const kinds = WIDGETS.filter(it => !isItem(it));
+  for (let i = 0, count = 0; count < 1000; i++) {
+    const section = lay(addSection(site, page, i));
+    for (const { name } of kinds) lay(addWidget(site, section, nodesUnder(site, section).length, name));
+    const made = site.kinds.page.get(page);
+    count = made ? nodesOn(site, made).length : Number.POSITIVE_INFINITY;
+  }
+  return edits;
+}
 
 /** A table of six columns and so many rows on a page of its own. */
 export function tablePage(page: string, rows: number): Edit[] {

@@ -1,6 +1,7 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { gzipSync } from 'node:zlib';
+import { ELEMENTS } from '@cove/core';
 import type { Browser, Page } from 'puppeteer-core';
 import { launchBrowser } from '../scripts/lib/browser.mjs';
 import { startScratch } from '../scripts/lib/scratch.mjs';
@@ -178,10 +179,58 @@ for (const width of [1280, 820, 360])
       '',
     ),
   );
+fontsLate = 0;
+
+/** Frames a second while a row of pictures is dragged by a mouse, and while one is scrolled that nothing else moves along with. */
+async function framesWhileDragged(path: string, selector: string): Promise<number> {
+  const page = await browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'networkidle0' });
+  const box = await page.$eval(selector, it => {
+    it.scrollIntoView({ block: 'center' });
+    const { left, top, width, height } = it.getBoundingClientRect();
+    return { x: left + width / 2, y: top + height / 2 };
+  });
+  const counted = page.evaluate(
+    () =>
+      new Promise<number>(resolve => {
+        let frames = 0;
+        const began = performance.now();
+        const count = () => {
+          frames++;
+          const taken = performance.now() - began;
+          if (taken < 2000) requestAnimationFrame(count);
+          else resolve((frames / taken) * 1000);
+        };
+        requestAnimationFrame(count);
+      }),
+  );
+  await page.mouse.move(box.x, box.y);
+  await page.mouse.down();
+  for (let i = 0; i < 120; i++) await page.mouse.move(box.x + 300 * Math.sin(i / 10), box.y);
+  await page.mouse.up();
+  const frames = await counted;
+  await page.close();
+  return frames;
+}
+await keep(`${sites}/tolvane/on-board/`);
+const dragged = await framesWhileDragged('/tolvane/on-board/', '.slides-row');
+const still = await framesWhileDragged('/by-hand/', 'main');
+console.log(limit('slides dragged: frames a second, at least', dragged, Math.min(60, still), 'fps'));
+
 const bytes = gzipSync(files.get('/tolvane/')?.body ?? '').byteLength / 1e3;
 const css = [...files].filter(([name]) => name.endsWith('.css'));
 const cssBytes = css.reduce((sum, [, it]) => sum + gzipSync(it.body).byteLength, 0) / 1e3;
 console.log(limit('the page and its sheets, compressed', bytes + cssBytes, 30, 'KB'));
+const behaviours = ELEMENTS.flatMap(it => it.behaviour ?? []);
+console.log(
+  limit(
+    `all ${behaviours.length} behaviours together, compressed`,
+    gzipSync(behaviours.join('\n')).byteLength / 1e3,
+    12,
+    'KB',
+  ),
+);
 await browser.close();
 server.close();
 await scratch.end();

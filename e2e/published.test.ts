@@ -188,6 +188,22 @@ describe('published pages', () => {
     },
   );
 
+  it('have cards that are clicked as a whole, where that is chosen', async () => {
+    await page.setViewport({ width: 1280, height: 800 });
+    await open(published, 'on-board/');
+    const leads = await page.$$eval('.card-box[data-whole]', all =>
+      all.map(card => {
+        card.scrollIntoView({ block: 'center' });
+        const { left, top } = card.getBoundingClientRect();
+        const hit = document.elementFromPoint(left + 4, top + 4);
+        return [hit?.className.includes('card-link'), hit?.getAttribute('href')];
+      }),
+    );
+    expect(leads).toEqual(Array(3).fill([true, '../fares/']));
+    await page.click('.card-box[data-whole] .card-text');
+    expect(page.url()).toBe(`${HOST}/fares/`);
+  });
+
   it('ask nothing of any other host, and run nothing but the modules of their widgets', async () => {
     for (const it of pagesInOrder(demo)) {
       await open(published, it.path ? `${it.path}/` : '');

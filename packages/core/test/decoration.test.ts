@@ -217,10 +217,23 @@ describe('a treatment', () => {
     const css = sheets(after(said, must(wearForUse(said, 'welcome-picture', 'treatment', 'print'))));
     const forPointers = css.match(/@media \(hover:hover\)\{[^{}]*\{[^{}]*\}/g) ?? [];
     const scaled = css.match(/[^{}]*\{scale:1\.1\}/g) ?? [];
-    expect(scaled.filter(it => it.includes('.picture-box:hover'))).toHaveLength(1);
-    expect(forPointers.filter(it => it.includes('.picture-box:hover'))).toEqual([]);
+    const answers = '.picture-box:is(:hover,:focus-visible,:has(:focus-visible))';
+    expect(scaled.filter(it => it.includes(answers))).toHaveLength(1);
+    expect(forPointers.filter(it => it.includes('.picture-box'))).toEqual([]);
     // A control would stay in its hover after it was touched.
     expect(forPointers.some(it => it.includes('.button-box:hover'))).toBe(true);
+  });
+  it('responds to keys: a picture that has something to show takes the focus, and no other', () => {
+    const figure = (site: Site) => page(site, 'index.html').match(/<figure class="picture-box[^>]*>/)?.[0];
+    const worn = after(demo, must(wearForUse(demo, 'welcome-picture', 'treatment', 'print')));
+    expect(figure(worn)).not.toContain('tabindex');
+    const said = after(
+      worn,
+      setSlots(worn, { type: 'record', id: 'print' }, { 'caption:hover/opacity': number(0.5) }),
+    );
+    // The picture stands in a scheme in which another treatment is worn instead.
+    expect(figure(said)).not.toContain('tabindex');
+    expect(figure(after(said, [insteadIn('print', 'night-run', null)]))).toContain('tabindex="0"');
   });
   it.each(Object.keys(PRESET_USES.treatment.parts))('has %s on a picture', part => {
     expect(renderAloneIn(part)).toContain(part);

@@ -1,10 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import { convertWidget } from '../src/commands/index.ts';
-import { richText } from '../src/content/index.ts';
-import { publishSite } from '../src/render/index.ts';
+import { type Content, richText } from '../src/content/index.ts';
+import { publishSite, renderPreview } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type Id, type Site } from '../src/site/index.ts';
 import type { SiteBuilder } from '../src/starters/build.ts';
+import { publishedCss } from './support/published.ts';
 import { tiny } from './support/tiny.ts';
 
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
@@ -22,6 +23,30 @@ const stepsOn = (fill: (b: SiteBuilder) => void = () => {}): Site =>
     }
     fill(b);
   });
+
+describe('a feature', () => {
+  const featured = (content: Record<string, Content>): Site =>
+    tiny(b => {
+      const link = { type: 'url', href: 'https://tolvane.example/' } as const;
+      b.widget('point', 'one', 'feature', { title: 'Tea', level: 3, link, linkLabel: 'Pour', ...content });
+    });
+  const box = (site: Site) => html(site).match(/<div class="feature-box[^>]*>/)?.[0];
+
+  it('is clicked as a whole where that is chosen and it leads somewhere, and by its link alone otherwise', () => {
+    const whole = featured({ clicked: 'the whole card' });
+    expect(box(whole)).toContain('data-whole');
+    expect(publishedCss(whole)).toContain('.feature-box[data-whole]) :where(.feature-link)::after');
+    expect(box(featured({}))).not.toContain('data-whole');
+    expect(box(featured({ clicked: 'the whole card', linkLabel: '' }))).not.toContain('data-whole');
+  });
+  it('is picked part by part where its page is edited', () => {
+    const site = featured({ clicked: 'the whole card' });
+    const home = site.kinds.page.get('home');
+    const preview = home && renderPreview(site, home, { fonts: '/', assets: '/' });
+    expect(preview).toContain('feature-box');
+    expect(preview).not.toMatch(/<div[^>]*data-whole/);
+  });
+});
 
 describe('steps', () => {
   const marks = (site: Site) => [...html(site).matchAll(/step-mark[^>]*>(<svg|\d+)/g)].map(it => it[1]);

@@ -1,6 +1,6 @@
 export { expand, type Setting } from './expand.ts';
 export { fontSizeAt } from './inheritedLength.ts';
-export { isSpokenOf, layersBehind, layersInOrder, UNMOVED } from './layers.ts';
+export { isSpokenOf, layersBehind, layersInOrder, respondsToPointer, UNMOVED } from './layers.ts';
 export {
   compareRanks,
   type OriginName,

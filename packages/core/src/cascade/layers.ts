@@ -1,6 +1,6 @@
 import { LAYERS } from '../properties/index.ts';
 import type { Site } from '../site/index.ts';
-import { partOf } from '../widgets/index.ts';
+import { partNames, partOf } from '../widgets/index.ts';
 import { type Contributions, contributionsTo, winner } from './resolve.ts';
 import type { Scope } from './scope.ts';
 import { sourcesOf, speaksOf } from './sources.ts';
@@ -14,6 +14,14 @@ export function isSpokenOf(site: Site, scope: Scope, part: string): boolean {
     return name !== undefined && speaksOf(site, source, name);
   });
 }
+
+/** Whether some part of an element looks different under a pointer, as anybody has it. */
+export const respondsToPointer = (site: Site, scope: Scope): boolean =>
+  partNames(scope.element).some(part =>
+    [...contributionsTo(site, scope, part).values()].some(all =>
+      all.some(it => it.on && it.state === 'hover'),
+    ),
+  );
 
 /** How far in front a layer is that nobody has moved; later ones of the list lie over it all the same. */
 export const UNMOVED = -1;

@@ -23,6 +23,7 @@ const surroundings = (holder: Readonly<Record<string, Content>>): MarkupContext 
   assetUrl: () => '',
   sources: () => null,
   speaks: () => true,
+  responds: true,
   id: name => name,
   item: { holder, index: () => 0, openIndex: () => null, holderId: name => name },
   isOpen: false,

@@ -1,4 +1,4 @@
-import { isSpokenOf, type Scope } from '../cascade/index.ts';
+import { isSpokenOf, respondsToPointer, type Scope } from '../cascade/index.ts';
 import type { Content } from '../content/index.ts';
 import type { Rooms } from '../measure/index.ts';
 import { type PhraseName, phraseIn } from '../phrases/index.ts';
@@ -114,6 +114,9 @@ export function markupContext(
       };
     },
     speaks: part => isSpokenOf(site, scope, part),
+    get responds() {
+      return options.sizes !== undefined && respondsToPointer(site, scope);
+    },
     phrase: name => phraseOf(site, name),
     siteName: settingsOf(site).name,
     language: settingsOf(site).language,

@@ -236,12 +236,16 @@ const STATE_SELECTORS: Record<Exclude<State, 'rest'>, string> = {
   disabled: ':is(:disabled,[aria-disabled=true])',
 };
 
-function stateSelector(state: State, mode: PrintMode): string {
+/** What a pointer shows of things that are no controls is shown to whoever comes by keyboard too. */
+const POINTED_AT = ':is(:hover,:focus-visible,:has(:focus-visible))';
+
+function stateSelector(state: State, byTouch: boolean, mode: PrintMode): string {
   if (state === 'rest') return '';
   const forced = `[data-state=${state}]`;
   // Which of several it is can be seen in a sheet too.
   if (mode === 'sheet' && state !== 'alternate') return forced;
-  return mode !== 'published' ? `:is(${STATE_SELECTORS[state]},${forced})` : STATE_SELECTORS[state];
+  const selector = byTouch ? POINTED_AT : STATE_SELECTORS[state];
+  return mode !== 'published' ? `:is(${selector},${forced})` : selector;
 }
 
 /** The same for a host that holds the control. */
@@ -255,9 +259,10 @@ export function selectorOf(
   { targets, state, width }: Pick<Rule, 'targets' | 'state' | 'width'>,
   mode: PrintMode,
 ): string {
-  const suffix = stateSelector(state, mode);
-  const stateOf = ({ control }: Target) =>
-    control.length === 0 || mode === 'sheet' ? suffix : controlSelector(state, control, mode);
+  const stateOf = ({ control, byTouch }: Target) =>
+    control.length === 0 || mode === 'sheet'
+      ? stateSelector(state, byTouch, mode)
+      : controlSelector(state, control, mode);
   const plain = (some: readonly Target[]) =>
     some.flatMap(target => {
       const [only, ...more] = target.own;

@@ -69,6 +69,7 @@ export function aboard(b: SiteBuilder): void {
       text,
       link: to('fares'),
       linkLabel: 'What it costs',
+      clicked: 'the whole card',
       asset: null,
       alt: '',
       icon,

@@ -1,4 +1,4 @@
-import { pointingOut, pointingOutMarkup } from '../feature/shape.ts';
+import { clickedAsOne, pointingOut, pointingOutMarkup } from '../feature/shape.ts';
 import { element } from '../kit/element.ts';
 
 /** One of several that are pointed out side by side. */
@@ -8,6 +8,7 @@ export const card = element({
   label: 'Card',
   parts: { ...pointingOut.parts, box: { ...pointingOut.parts.box, states: ['alternate', 'hover'] } },
   onlyIn: ['cards'],
+  css: clickedAsOne('card'),
   markup: (content, context) => pointingOutMarkup('li', content, context),
   loose: content => [{ widget: 'feature', content }],
 });

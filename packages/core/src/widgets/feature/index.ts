@@ -1,6 +1,6 @@
 import { element } from '../kit/element.ts';
 import { featureLooks } from './looks.ts';
-import { pointingOut, pointingOutMarkup } from './shape.ts';
+import { clickedAsOne, pointingOut, pointingOutMarkup } from './shape.ts';
 
 /** One thing that is pointed out. */
 export const feature = element({
@@ -8,5 +8,6 @@ export const feature = element({
   name: 'feature',
   label: 'Feature',
   looks: featureLooks,
+  css: clickedAsOne('feature'),
   markup: (content, context) => pointingOutMarkup('div', content, context),
 });

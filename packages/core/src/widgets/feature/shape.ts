@@ -14,6 +14,13 @@ import { h, linkAttrs, type MarkupContext, type VElement } from '../kit/markup.t
 import { image } from '../picture/index.ts';
 
 const LEVELS = [2, 3, 4, 5, 6] as const;
+const CLICKED = ['the link', 'the whole card'] as const;
+
+/** The link reaches over the whole card, which then is clicked as one; what is read of it stays the words of the link. */
+export const clickedAsOne = (name: 'feature' | 'card'): readonly string[] => [
+  `:where(.${name}-box[data-whole]){position:relative}`,
+  `:where(.${name}-box[data-whole]) :where(.${name}-link)::after{content:'';position:absolute;inset:0;z-index:1}`,
+];
 
 /** What points something out: a sign or picture, and beside, below or over it a title, some words and a way on. */
 export const pointingOut = {
@@ -58,6 +65,7 @@ export const pointingOut = {
     text: { type: 'plain', label: 'Text', long: true },
     link: { type: 'link', label: 'Link' },
     linkLabel: { type: 'plain', label: 'Link text' },
+    clicked: { type: 'choice', label: 'What is clicked', options: CLICKED },
     asset: { type: 'asset', label: 'Picture' },
     icon: { type: 'icon', label: 'Icon' },
     alt: { type: 'plain', label: 'Alt text' },
@@ -68,6 +76,7 @@ export const pointingOut = {
     text: 'What it is about, in a sentence.',
     link: { type: 'url', href: 'https://domain.example/' },
     linkLabel: 'Read more',
+    clicked: 'the link',
     asset: null,
     alt: '',
   },
@@ -76,6 +85,7 @@ export const pointingOut = {
     level: 3,
     text: 'Write a sentence or two here.',
     linkLabel: '',
+    clicked: 'the link',
     asset: null,
     alt: '',
   },
@@ -90,9 +100,14 @@ export function pointingOutMarkup(
   const level = LEVELS.find(it => it === content.level) ?? 3;
   const link = linkOf(content, 'link');
   const attrs = link ? linkAttrs(link, context) : null;
+  const leads = attrs?.href != null && plain(content, 'linkLabel') !== '';
   return h(
     tag,
-    { part: 'box' },
+    // Where a page is edited, each part of it is picked by itself.
+    {
+      part: 'box',
+      'data-whole': content.clicked === 'the whole card' && leads && attrs.href !== '#' ? true : null,
+    },
     typeof content.asset === 'string' && image(content.asset, plain(content, 'alt'), context),
     iconOf('icon', content.icon, context),
     h(
@@ -100,9 +115,7 @@ export function pointingOutMarkup(
       { part: 'words' },
       h(`h${level}`, { part: 'title' }, plain(content, 'title')),
       plain(content, 'text') !== '' && h('p', { part: 'text' }, plain(content, 'text')),
-      attrs?.href != null &&
-        plain(content, 'linkLabel') !== '' &&
-        h('a', { part: 'link', ...attrs }, plain(content, 'linkLabel')),
+      leads && h('a', { part: 'link', ...attrs }, plain(content, 'linkLabel')),
     ),
   );
 }

@@ -138,6 +138,8 @@ export interface MarkupContext {
   sources(asset: MarkupAsset, part: string): PictureSources | null;
   /** Whether the guide, or what is set here, says anything of a part that is there only then. */
   speaks(part: string): boolean;
+  /** Whether something of it looks different under a pointer, on a page that is published. */
+  readonly responds: boolean;
   /** An id for a part of this very instance, which no other thing on the page has. */
   id(name: string): string;
   /** What the holder of an item says, and the item’s place in it; null for what is no item, or stands in no holder. */

@@ -54,7 +54,8 @@ export const picture = element({
   markup: (content, context) =>
     h(
       'figure',
-      { part: 'box' },
+      // What it shows under a pointer, it shows to keys.
+      { part: 'box', tabindex: context.responds ? 0 : null },
       treated(image(content.asset, plain(content, 'alt'), context), context),
       plain(content, 'caption') !== '' && h('figcaption', { part: 'caption' }, plain(content, 'caption')),
     ),
