@@ -15,6 +15,10 @@ export const head = (what: string): string =>
 export const row = (what: string, ours: number, floor: number, wanted: number): string =>
   `${what.padEnd(WIDE)} ${ours.toFixed(2).padStart(9)} ms ${floor.toFixed(2).padStart(9)} ms ${(ours / floor).toFixed(2).padStart(6)}×   at most ${wanted}×`;
 
+/** One row for a figure of which more is better. */
+export const least = (what: string, ours: number, wanted: number, unit: string): string =>
+  `${what.padEnd(WIDE)} ${ours.toFixed(2).padStart(9)} ${unit.padEnd(4)}${''.padStart(18)}   at least ${wanted.toFixed(0)} ${unit}`;
+
 /** One row for a figure that has no floor but a limit of its own. */
 export const limit = (what: string, ours: number, wanted: number, unit = 'ms'): string =>
   `${what.padEnd(WIDE)} ${ours.toFixed(2).padStart(9)} ${unit.padEnd(4)}${''.padStart(18)}   at most ${wanted} ${unit}`;

@@ -188,6 +188,48 @@ describe('published pages', () => {
     },
   );
 
+  it('are whole on paper: grounds stay, nothing sticks or waits, all slides are there, links say where they lead', async () => {
+    await page.setViewport({ width: 794, height: 1000 });
+    await page.emulateMediaType('print');
+    await open(published, 'on-board/');
+    const slides = await page.$$eval('.slide-slide', all => all.map(it => it.getBoundingClientRect()));
+    expect(slides.length).toBeGreaterThan(3);
+    for (const [i, { left, right, top }] of slides.entries()) {
+      expect([left >= 0, right <= 794]).toEqual([true, true]);
+      expect(top).toBeGreaterThan(slides[i - 1]?.top ?? Number.NEGATIVE_INFINITY);
+    }
+    const seen = await page.evaluate(() => {
+      const style = (selector: string) => {
+        const found = document.querySelector(selector);
+        return found && getComputedStyle(found);
+      };
+      const leads = [...document.querySelectorAll('main a[href^=http]')].map(it => [
+        it.getAttribute('href'),
+        getComputedStyle(it, '::after').content,
+      ]);
+      return {
+        header: style('.header-box')?.position,
+        help: style('.help-help')?.display,
+        ground: style('.section-box')?.getPropertyValue('print-color-adjust'),
+        leads,
+      };
+    });
+    await page.emulateMediaType('screen');
+    expect(seen).toMatchObject({ header: 'relative', help: 'none', ground: 'exact' });
+    expect(seen.leads.length).toBeGreaterThan(0);
+    for (const [href, words] of seen.leads) expect(words).toContain(href ?? '-');
+  });
+
+  it('have native controls that are light or dark as what they stand on', async () => {
+    await open(published);
+    const faces = await page.$$eval('main > section', all =>
+      all.map(it => [it.className.match(/ s-([\w-]+)/)?.[1] ?? 'daymark', getComputedStyle(it).colorScheme]),
+    );
+    for (const [scheme, face] of faces)
+      expect([scheme, face]).toEqual([scheme, demo.kinds.scheme.get(scheme ?? '')?.face]);
+    expect(new Set(faces.map(([, face]) => face)).size).toBe(2);
+  });
+
   it('have cards that are clicked as a whole, where that is chosen', async () => {
     await page.setViewport({ width: 1280, height: 800 });
     await open(published, 'on-board/');

@@ -73,7 +73,10 @@ export function pageSheet(site: Site, page: RenderedPage, root: string, blocks: 
   const variables = withAsked([...variablesIn(guide + base), ...page.variables], [...shown, ...bound]);
   const print = (some: readonly Block[]) =>
     some
-      .map(it => ({ ...it, declarations: it.declarations.filter(([name]) => variables.has(name)) }))
+      .map(it => ({
+        ...it,
+        declarations: it.declarations.filter(([name]) => !name.startsWith('--') || variables.has(name)),
+      }))
       .filter(({ gamut, declarations }) => gamut === undefined || declarations.length > 0)
       .map(printBlock)
       .join('\n');

@@ -163,10 +163,14 @@ export function rootBlocksOf(site: Site, declarations: Declarations, mode: Print
 export const rootBlocks = (site: Site, target: Target): Block[] =>
   rootBlocksOf(site, rootVariables(site, target), target.mode);
 export const schemeSelector = (id: Id): string => `.s-${id}`;
-export const schemeBlock = (site: Site, id: Id, gamut: Gamut): Block => ({
-  selector: schemeSelector(id),
-  declarations: schemeVariables(site, id, gamut),
-});
+/** The roles of a scheme, and whether the browser’s own controls are to be light or dark on it (CSS Color Adjustment 1, section 2). */
+export function schemeBlock(site: Site, id: Id, gamut: Gamut): Block {
+  const face = site.kinds.scheme.get(id)?.face;
+  return {
+    selector: schemeSelector(id),
+    declarations: [...(face ? [['color-scheme', face] as const] : []), ...schemeVariables(site, id, gamut)],
+  };
+}
 export const schemeBlocks = (site: Site, gamut: Gamut): Block[] =>
   [...site.kinds.scheme.keys()].map(id => schemeBlock(site, id, gamut));
 

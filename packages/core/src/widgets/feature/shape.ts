@@ -19,7 +19,7 @@ const CLICKED = ['the link', 'the whole card'] as const;
 /** The link reaches over the whole card, which then is clicked as one; what is read of it stays the words of the link. */
 export const clickedAsOne = (name: 'feature' | 'card'): readonly string[] => [
   `:where(.${name}-box[data-whole]){position:relative}`,
-  `:where(.${name}-box[data-whole]) :where(.${name}-link)::after{content:'';position:absolute;inset:0;z-index:1}`,
+  `@media screen{:where(.${name}-box[data-whole]) :where(.${name}-link)::after{content:'';position:absolute;inset:0;z-index:1}}`,
 ];
 
 /** What points something out: a sign or picture, and beside, below or over it a title, some words and a way on. */

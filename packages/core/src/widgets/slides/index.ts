@@ -45,8 +45,8 @@ export const slides = element({
     ':where(.slides-row){grid-auto-flow:column;scroll-snap-type:x mandatory;overscroll-behavior-x:contain;scrollbar-width:none}',
     ':where(.slides-row[data-dragged]){scroll-snap-type:none;cursor:grabbing;user-select:none}',
     '@media (prefers-reduced-motion:no-preference){:where(.slides-row:not([data-dragged])){scroll-behavior:smooth}}',
-    // On paper all of them are there to be read.
-    '@media print{:where(.slides-row){grid-auto-flow:row;overflow:visible}:where(.slides-bar){display:none!important}}',
+    // On paper all of them, one below the other.
+    '@media print{:where(.slides-row){display:block!important;overflow:visible!important}:where(.slides-bar){display:none!important}}',
     // Of the two signs of what stops it, the one for what it would do.
     ':where(.slides-control[data-halted])>:where(:first-child),:where(.slides-control[data-does=pause]:not([data-halted]))>:where(:last-child){display:none!important}',
     mirrored('slides-sign'),
