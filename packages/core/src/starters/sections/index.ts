@@ -37,6 +37,7 @@ import { openingTitle } from './openingTitle.ts';
 import { openingWords } from './openingWords.ts';
 import { proofFaces } from './proofFaces.ts';
 import { proofFigures } from './proofFigures.ts';
+import { proofPerson } from './proofPerson.ts';
 import { proofQuote } from './proofQuote.ts';
 import { proofVoices } from './proofVoices.ts';
 import type { SectionStarter } from './sketch.ts';
@@ -71,6 +72,7 @@ export const SECTION_STARTERS: readonly SectionStarter[] = [
   proofQuote,
   proofVoices,
   proofFaces,
+  proofPerson,
   proofFigures,
   actionOne,
   actionTwo,

@@ -6,7 +6,7 @@ import { SITE_NAME, type Sketch } from './sketch.ts';
 /** Fields whose words in a ready section say what belongs there, by widget; others, such as “Read more”, may stay. */
 const ASKING_FIELDS: Readonly<Record<string, readonly string[]>> = {
   text: ['text'],
-  quote: ['words', 'source'],
+  quote: ['words', 'source', 'role'],
   listItem: ['text'],
   feature: ['title', 'text'],
   callout: ['title', 'text'],
