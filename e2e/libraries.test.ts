@@ -80,6 +80,33 @@ describe('the library of pictures', () => {
     await walker.kept();
   });
 
+  it('tells what stays in view, which holds wherever the picture is cropped, and is followed from there', async () => {
+    const { walker } = demo;
+    await walker.open('pages/home?node=welcome-picture&part=picture');
+    const canvas = await walker.frame('Page');
+    const position = () => walker.style(canvas, 'img[data-node=welcome-picture]', 'object-position');
+    expect(await position()).toBe('50% 50%');
+    await walker.click('Pictures of the site…');
+    await walker.click('Early boat', 'option');
+    const point = await walker.page.waitForSelector('::-p-aria([name="Focus of Early boat"][role="slider"])');
+    await point?.focus();
+    await walker.press('Shift', 'ArrowRight');
+    await until(position, it => it === '60% 50%', 'a point further on');
+    await walker.press('ArrowUp');
+    await until(position, it => it === '60% 49%', 'a point further up');
+    expect(await walker.violations()).toEqual([]);
+    await walker.kept();
+    await walker.click('Reset to the middle');
+    await until(position, it => it === '50% 50%', 'the middle');
+    await walker.click('Close');
+    await walker.click('Undo', 'button');
+    await until(position, it => it === '60% 49%', 'as it was');
+    await walker.type('Find a property', 'Focus');
+    await walker.click('Thread of Focus: where its value comes from', 'button');
+    await walker.says('picture Early boat');
+    await walker.kept();
+  });
+
   it('takes pictures of the library outside and from an address, and tells what is none', async () => {
     const { walker } = demo;
     await walker.open('pages/home');

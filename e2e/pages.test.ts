@@ -124,7 +124,9 @@ describe('the pages of a site', () => {
     await walker.click('Not indexed', 'checkbox');
     await walker.click('Make it the home page');
     await until(rows, all => all.some(it => it.startsWith('1 Islands') && it.endsWith('home')), 'home');
-    await walker.says('Site address');
+    await walker.says('The home page');
+    await walker.click('Close');
+    await walker.click('Site settings', 'button');
     await walker.type('Site address', 'https://tolvane.example/');
     await walker.click('Close');
     await walker.kept();
@@ -143,6 +145,37 @@ describe('the pages of a site', () => {
     const map = await get('sitemap.xml');
     expect(map.text).toContain('https://tolvane.example/home/');
     expect(map.text).not.toMatch(/fares|<loc>https:\/\/tolvane\.example\/<\/loc>/);
+  });
+
+  it('share settings, in one place that every station leads to', async () => {
+    await walker.open('guide');
+    await walker.frame('Specimen');
+    await walker.click('Site settings', 'button');
+    await walker.says('They hold for all pages of the site.');
+    expect(await walker.violations()).toEqual([]);
+    await walker.type('Narrow up to, in px', '4000');
+    await walker.says('Enter a whole number from 320 to 2000.');
+    await walker.type('Narrow up to, in px', '1800');
+    await walker.says('Narrow ends below where medium ends.');
+    await walker.type('Narrow up to, in px', '500');
+    await walker.type('Name of the site', 'Tolvane Boats');
+    await until(
+      () => walker.page.title(),
+      it => it === 'Tolvane Boats – Cove Thread',
+      'the new name',
+    );
+    await walker.choose('Language of the site', 'العربية');
+    await walker.says('Its pages are read from right to left.');
+    await walker.click('Edit Footer', 'button');
+    const canvas = await walker.frame('Page');
+    expect(await canvas.$eval('html', it => it.dir)).toBe('rtl');
+    for (let i = 0; i < 3; i++) await walker.click('Undo', 'button');
+    await until(
+      () => walker.page.title(),
+      it => it === 'Tolvane Ferries – Cove Thread',
+      'as it was',
+    );
+    await walker.kept();
   });
 
   it('are begun from a ready one, seen in the site’s own guide before it is taken', async () => {

@@ -134,6 +134,7 @@ export function generatedSite(seed: number): Site {
   });
 
   b.asset({
+    focus: { x: 20, y: 70 },
     id: 'quay',
     name: 'Quay',
     file: 'abcdef0123456789.webp',

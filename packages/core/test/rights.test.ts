@@ -219,6 +219,7 @@ const EXPECTED: {
     fields: {
       name: 'content',
       alt: 'content',
+      focus: 'content',
       file: 'guide',
       mime: 'guide',
       width: 'guide',

@@ -1,11 +1,11 @@
-import type { AssetRecord, PropertyRow as Row, Width } from '@cove/core';
+import { type AssetRecord, pictureIn, type PropertyRow as Row, type Width } from '@cove/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useId, useState } from 'react';
 import { DrawnValue } from '../tokens/picker/DrawnValue.tsx';
 import { ValueField } from '../tokens/picker/ValueField.tsx';
 import { DragLabel } from '../ui/DragLabel.tsx';
 import { useLocked } from '../ui/locked.ts';
-import { FocusControl, pictureIn } from './FocusControl.tsx';
+import { FocusControl } from './FocusControl.tsx';
 import { GroundControl } from './GroundControl.tsx';
 import { PictureFocus } from './PictureFocus.tsx';
 import { Remarks } from './Remarks.tsx';
@@ -69,7 +69,7 @@ export function PropertyRow({
   const { set, show, remove, parse, text, end, near } = property;
   const focus = (asset: AssetRecord, way: 'ground' | 'picture') =>
     scope && <PictureFocus site={site} scope={scope} asset={asset} way={way} asked={asked} target={target} />;
-  const shown = scope && row.control === 'focus' && !locked ? pictureIn(site, scope) : null;
+  const shown = scope && row.control === 'focus' && !locked ? pictureIn(site, scope.node) : null;
 
   return (
     <li data-property={row.name}>

@@ -1,9 +1,9 @@
 import {
   type Asked,
-  getRecord,
   type Hidden,
   type Id,
   keptElsewhere,
+  locationOf,
   nameOf,
   parseSlot,
   printSlot,
@@ -72,7 +72,7 @@ export function ThreadView({
   const kept = keptElsewhere(site, scope, asked).filter(it => it.origin !== 'program');
   const typed = (value: Value) => printTyped(value, site.kinds.token);
   const link = (record: Id | null, text: string) =>
-    record !== null && getRecord(site, record) ? (
+    record !== null && locationOf(site, record) ? (
       <button
         type="button"
         className="text-left hover:text-teal hover:underline [s_&]:line-through"

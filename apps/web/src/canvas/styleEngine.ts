@@ -197,6 +197,7 @@ export class StyleEngine {
           for (const around of presetsAround(site, id)) sources.add(around);
           break;
         case 'mentioning':
+          sources.add(id);
           for (const user of usersOf(site, id))
             for (const around of presetsAround(site, user)) sources.add(around);
           patterns = true;

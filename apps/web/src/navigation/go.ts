@@ -1,4 +1,4 @@
-import { type Id, locationOf, type Site } from '@cove/core';
+import { type Id, locationOf, type Site, settingsOf } from '@cove/core';
 import { useCallback } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useSession } from '../session/context.tsx';
@@ -9,7 +9,7 @@ export function placeOf(site: Site, siteId: Id, id: Id, openPage?: Id): string |
   if (!location) return null;
   if (location.station === 'guide')
     return `/sites/${siteId}/guide?${new URLSearchParams(location.open).toString()}`;
-  return `/sites/${siteId}/pages/${location.page ?? openPage ?? ''}?node=${location.node}`;
+  return `/sites/${siteId}/pages/${location.page ?? openPage ?? settingsOf(site).home}?node=${location.node}`;
 }
 
 /** Goes to where a record can be changed. */

@@ -37,7 +37,6 @@ import { Sheet } from '../ui/Sheet.tsx';
 import { Tick } from '../ui/Tick.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 import { PageRules } from './PageRules.tsx';
-import { SiteFields } from './SiteFields.tsx';
 
 const SWITCHES: Record<PageSwitch, { label: string; about: string }> = {
   off: {
@@ -230,7 +229,6 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
         <div className="mt-4 border-t border-hair pt-3">
           <PageRules site={site} page={page} />
         </div>
-        {isHome && <SiteFields site={site} />}
       </Lock>
       {leaving && (
         <div className="mt-4 grid gap-2 border-t border-hair pt-3">

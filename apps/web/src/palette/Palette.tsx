@@ -36,11 +36,13 @@ export function Palette({
   onClose,
   onKeys,
   onGlossary,
+  onSettings,
 }: {
   onClose(): void;
   onKeys(): void;
   /** At a word, or at the beginning. */
   onGlossary(word: string | null): void;
+  onSettings(): void;
 }) {
   const site = useSite();
   const session = useSession();
@@ -78,6 +80,9 @@ export function Palette({
         break;
       case 'glossary':
         onGlossary(act.word);
+        break;
+      case 'settings':
+        onSettings();
         break;
       case 'undo':
         session.undo();

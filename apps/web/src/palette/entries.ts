@@ -49,6 +49,7 @@ export type Act =
   | { type: 'find'; css: string }
   | { type: 'run'; run(): void }
   | { type: 'keys' }
+  | { type: 'settings' }
   | { type: 'glossary'; word: string | null }
   | { type: 'undo' }
   | { type: 'redo' };
@@ -114,6 +115,14 @@ const ACTS: readonly Entry[] = [
     '',
     open('guide?guides'),
     'colours text space shape restore snapshot began',
+  ),
+  entry(
+    'Commands',
+    'settings',
+    'Site settings',
+    '',
+    { type: 'settings' },
+    'name rename language favicon icon address url breakpoints widths external links',
   ),
   entry('Commands', 'keys', 'Show keyboard shortcuts', '?', { type: 'keys' }, 'shortcuts keyboard help'),
   entry('Commands', 'glossary', 'Glossary', '', { type: 'glossary', word: null }, 'words terms meaning help'),

@@ -4,10 +4,12 @@ import { useGo } from '../navigation/go.ts';
 import { useCommit, useSession } from '../session/context.tsx';
 import { useMay } from '../session/rights.tsx';
 import { Button } from '../ui/Button.tsx';
+import { type Focus, FocusPlane } from '../ui/FocusPlane.tsx';
 import { NameField } from '../ui/NameField.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
 import { PICTURE_TYPES } from './usePictureUpload.ts';
 
+const MIDDLE = { x: 50, y: 50 };
 /** Where something is used, as far as it is listed. */
 const LISTED = 12;
 
@@ -40,13 +42,45 @@ export function PictureDetails({
   const mayGuide = useMay('guide');
   const file = useRef<HTMLInputElement>(null);
   const edit = editOf(picture);
+  const url = `/api/sites/${session.id}/assets/${picture.file}`;
+  const { focus = MIDDLE } = picture;
+  const focusAt = ({ x, y }: Focus) => edit.set('focus', { x: Math.round(x * 100), y: Math.round(y * 100) });
   return (
     <section aria-label={picture.name} className="thin-scroll flex min-h-0 flex-col gap-2 overflow-auto">
-      <img
-        src={`/api/sites/${session.id}/assets/${picture.file}`}
-        alt={picture.alt || picture.name}
-        className="max-h-40 w-full rounded-sm border border-hair bg-ground object-contain"
-      />
+      {mayContent ? (
+        <div
+          className="mx-auto w-full"
+          style={{ maxWidth: `calc(10rem * ${picture.width / picture.height})` }}
+        >
+          <FocusPlane
+            label={`Focus of ${picture.name}`}
+            url={url}
+            ratio={picture.width / picture.height}
+            focus={{ x: focus.x / 100, y: focus.y / 100 }}
+            onShow={to => session.show([focusAt(to)])}
+            onCommit={to => commit([focusAt(to)], `Set the focus of ${picture.name}`)}
+            onCancel={() => session.show(null)}
+          />
+          <p className="pt-1 text-small text-muted">
+            The point stays in view wherever the picture is cropped.{' '}
+            {picture.focus && (
+              <Button
+                kind="link"
+                className="h-auto! text-small"
+                onClick={() => commit([edit.unset('focus')], `Reset the focus of ${picture.name}`)}
+              >
+                Reset to the middle
+              </Button>
+            )}
+          </p>
+        </div>
+      ) : (
+        <img
+          src={url}
+          alt={picture.alt || picture.name}
+          className="max-h-40 w-full rounded-sm border border-hair bg-ground object-contain"
+        />
+      )}
       <p className="font-mono text-[11px] text-muted">
         {picture.width} × {picture.height} px,{' '}
         {picture.mime.replace('image/', '').replace('+xml', '').toUpperCase()}

@@ -1,7 +1,7 @@
-import { Redo2, Search, Undo2 } from 'lucide-react';
+import { Redo2, Search, Settings2, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, Outlet, useParams } from 'react-router';
-import { useOpened, useSessionState } from '../session/context.tsx';
+import { useOpened, useSessionState, useSite } from '../session/context.tsx';
 import { STATIONS } from '../stations/index.ts';
 import { Button } from '../ui/Button.tsx';
 import { KeptChoices } from '../ui/KeptChoices.tsx';
@@ -18,6 +18,10 @@ const GlossarySheet = lazy(async () => ({
 }));
 const Palette = lazy(async () => ({ default: (await import('../palette/Palette.tsx')).Palette }));
 
+const SiteSheet = lazy(async () => ({
+  default: (await import('../siteSettings/SiteSheet.tsx')).SiteSheet,
+}));
+
 const KEEPER = {
   content: 'You can change text and pictures',
   choice: 'You can change text and pictures, and choose from the guide',
@@ -31,6 +35,16 @@ const isTyping = (target: EventTarget | null) =>
 /** Whether undo belongs to what is being typed: a field that holds nothing new leaves it to the program. */
 const undoesTyping = (target: EventTarget | null) =>
   isTyping(target) && !(target instanceof HTMLElement && target.dataset.settled !== undefined);
+
+/** The settings follow the site while they are open. */
+function OpenSettings({ onClose }: { onClose(): void }) {
+  const site = useSite();
+  return (
+    <Suspense>
+      <SiteSheet site={site} onClose={onClose} />
+    </Suspense>
+  );
+}
 
 /** The bar on top and the station below it. */
 export function Shell() {
@@ -46,6 +60,7 @@ export function Shell() {
   useEffect(() => panes.remember(), [panes]);
   const [finding, setFinding] = useState(false);
   const [keys, setKeys] = useState(false);
+  const [settings, setSettings] = useState(false);
   const [glossary, setGlossary] = useState<{ word: string | null } | null>(null);
 
   useEffect(() => {
@@ -90,6 +105,14 @@ export function Shell() {
           >
             draft{summary.role !== 'designer' && `, as ${summary.role}`}
           </span>
+          <Button
+            className="self-center px-1!"
+            aria-label="Site settings"
+            title="Site settings: name, language, icon, address, widths"
+            onClick={() => setSettings(true)}
+          >
+            <Settings2 size={14} aria-hidden />
+          </Button>
         </h1>
         <nav aria-label="Stations" className="relative h-full">
           <ol className="flex h-full gap-14 max-[980px]:gap-6">
@@ -143,6 +166,7 @@ export function Shell() {
             onClose={() => setFinding(false)}
             onKeys={() => setKeys(true)}
             onGlossary={word => setGlossary({ word })}
+            onSettings={() => setSettings(true)}
           />
         </Suspense>
       )}
@@ -151,6 +175,7 @@ export function Shell() {
           <GlossarySheet word={glossary.word} onClose={() => setGlossary(null)} />
         </Suspense>
       )}
+      {settings && <OpenSettings onClose={() => setSettings(false)} />}
       {keys && (
         <Suspense>
           <KeysSheet onClose={() => setKeys(false)} />

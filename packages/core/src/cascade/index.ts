@@ -5,6 +5,7 @@ export {
   compareRanks,
   type OriginName,
   type OriginRanks,
+  PICTURE_RANK,
   PROGRAM_RANK,
   placeBase,
   placeRank,
@@ -26,7 +27,15 @@ export {
   type Scope,
   specimenScope,
 } from './scope.ts';
-export { presetClass, presetIn, type Source, sourcesOf, speaksOf } from './sources.ts';
+export {
+  pictureClass,
+  presetClass,
+  presetIn,
+  type Source,
+  sourcesOf,
+  speaksOf,
+  stylesOfPicture,
+} from './sources.ts';
 export { outside, type Spot } from './spot.ts';
 export {
   type Asked,

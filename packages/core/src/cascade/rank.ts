@@ -2,7 +2,7 @@ import type { Place } from '../site/index.ts';
 import { STATES, type State, WIDTHS, type Width } from '../slots/index.ts';
 import type { Scope } from './scope.ts';
 
-export type OriginName = 'program' | 'default' | 'variant' | 'preset' | 'own';
+export type OriginName = 'program' | 'picture' | 'default' | 'variant' | 'preset' | 'own';
 
 /**
  * Who set a value, as one number: the nearer the higher.
@@ -10,6 +10,7 @@ export type OriginName = 'program' | 'default' | 'variant' | 'preset' | 'own';
  * | origin | number | why it stands there |
  * |---|---|---|
  * | program | 0 | what holds when nobody said anything |
+ * | picture | 50 | what a picture brings along wherever it is shown: its focus |
  * | default of an item | 100 + place | the guide's word on every such item, whatever holds it |
  * | default | 1,000 + place | the guide's word on every such element |
  * | variant | 2,000 + 1,000 × axis + place | chosen for this one, from the guide; axes in the order the element declares |
@@ -63,6 +64,7 @@ export function placeRank(place: Place | null, scope: Scope): number | null {
 }
 
 export const PROGRAM_RANK: OriginRank = 0;
+export const PICTURE_RANK: OriginRank = 50;
 
 /** Ranks of what is said of one element. */
 export interface OriginRanks {

@@ -1,17 +1,20 @@
 import { presetStyles } from '../guide/presetStyles.ts';
 import { groupBy } from '../lists/index.ts';
 import {
+  type AssetRecord,
   byOrder,
   type DefaultRecord,
   type Id,
+  type PictureFocus,
   parseDeclarationKey,
+  pictureIn,
   type Site,
   type VariantRuleRecord,
 } from '../site/index.ts';
 import type { Slot, Styles } from '../slots/index.ts';
 import { isItem } from '../widgets/index.ts';
 import { expand } from './expand.ts';
-import { type OriginName, type OriginRank, PROGRAM_RANK, placeRank, ranksOf } from './rank.ts';
+import { type OriginName, type OriginRank, PICTURE_RANK, PROGRAM_RANK, placeRank, ranksOf } from './rank.ts';
 import { holderOf, type Scope } from './scope.ts';
 
 /** One record's say on an element, with its rank there. */
@@ -74,6 +77,21 @@ export function speaksOf(site: Site, { styles, declarations }: Source, name: str
   return Object.keys(declarations ?? {}).some(key => parseDeclarationKey(key)?.part === name);
 }
 
+/** Class under which what a picture brings along is printed. */
+export const pictureClass = (asset: Id): string => `k-${asset}`;
+
+const focused = new WeakMap<PictureFocus, Styles>();
+/** What a picture brings along for every part that shows it: the point around which it is cropped. */
+export function stylesOfPicture({ focus }: AssetRecord): Styles | null {
+  if (!focus) return null;
+  const percent = (value: number) => ({ value, unit: '%' }) as const;
+  const styles = focused.get(focus) ?? {
+    'picture/objectPosition': { type: 'position', x: percent(focus.x), y: percent(focus.y) },
+  };
+  focused.set(focus, styles);
+  return styles;
+}
+
 const sourcesKnown = new WeakMap<Scope, { site: Site; sources: readonly Source[] }>();
 
 /** Everything that has a say on an element where it stands, lowest rank first; of an item, what its holder says of it too. */
@@ -85,10 +103,12 @@ export function sourcesOf(site: Site, scope: Scope): readonly Source[] {
   return sources;
 }
 
-/** What is said of the items of a holder has the rank that it has there. The program speaks of each item by itself. */
+/** What is said of the items of a holder has the rank that it has there. The program speaks of each item by itself, as its own picture does. */
 function saidByHolder(site: Site, scope: Scope): readonly Source[] {
   const holder = holderOf(scope);
-  return holder ? sourcesOf(site, holder).filter(it => it.origin !== 'program') : [];
+  return holder
+    ? sourcesOf(site, holder).filter(({ origin }) => origin !== 'program' && origin !== 'picture')
+    : [];
 }
 
 function saidOf(site: Site, scope: Scope): Source[] {
@@ -106,6 +126,18 @@ function saidOf(site: Site, scope: Scope): Source[] {
       on: true,
     },
   ];
+  const picture = pictureIn(site, scope.node);
+  const brought = picture && stylesOfPicture(picture);
+  if (picture && brought)
+    found.push({
+      origin: 'picture',
+      record: picture.id,
+      rank: PICTURE_RANK,
+      styles: brought,
+      byKind: true,
+      className: pictureClass(picture.id),
+      on: true,
+    });
   for (const record of defaultsOf(site, element.name)) {
     const place = placeRank(record.place, scope);
     if (place === null) continue;

@@ -6,7 +6,7 @@ import {
   type Source,
   sourcesOf,
 } from '../cascade/index.ts';
-import type { Id, Place, Site } from '../site/index.ts';
+import { type Id, type Place, pictureIn, type Site } from '../site/index.ts';
 
 /**
  * Who has a say where, for one set of rules. Situations of the same element, choices and surroundings have the same key and
@@ -46,6 +46,8 @@ export class Structure {
     if (node) {
       if (Object.keys(node.styles).length > 0) words += ` own ${this.number(node.styles)}`;
       if (node.declarations) words += ` declares ${this.number(node.declarations)}`;
+      const { focus } = pictureIn(this.site, node) ?? {};
+      if (focus) words += ` shows ${this.number(focus)}`;
     }
     const holder = holderOf(scope);
     if (holder) words += ` held ${this.keyOf(holder)}`;
@@ -81,16 +83,29 @@ export class Structure {
   }
 }
 
+const focuses = new WeakMap<Site['kinds']['asset'], string>();
+/** What pictures bring along, as one text: their names and files may alter without it. */
+function focusesOf(assets: Site['kinds']['asset']): string {
+  let text = focuses.get(assets);
+  if (text === undefined) {
+    text = [...assets.values()]
+      .flatMap(({ id, focus }) => (focus ? [`${id} ${focus.x} ${focus.y}`] : []))
+      .join();
+    focuses.set(assets, text);
+  }
+  return text;
+}
+
 interface Known {
-  inputs: readonly ReadonlyMap<Id, unknown>[];
+  inputs: readonly (ReadonlyMap<Id, unknown> | string)[];
   structure: Structure;
 }
 const known = new WeakMap<Site['kinds']['variant'], Known>();
 
-/** The structure of a site, kept while no rule, variant, preset or text style changes. */
+/** The structure of a site, kept while no rule, variant, preset, text style or focus of a picture changes. */
 export function structureOf(site: Site): Structure {
-  const { default: defaults, variant, variantRule, preset, textStyle } = site.kinds;
-  const inputs = [defaults, variantRule, preset, textStyle];
+  const { default: defaults, variant, variantRule, preset, textStyle, asset } = site.kinds;
+  const inputs = [defaults, variantRule, preset, textStyle, focusesOf(asset)];
   const there = known.get(variant);
   if (there?.inputs.every((it, i) => it === inputs[i])) return there.structure;
   const structure = new Structure(site);

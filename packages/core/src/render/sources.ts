@@ -1,4 +1,13 @@
-import { branchOf, PROGRAM_RANK, placeBase, presetClass, ranksOf } from '../cascade/index.ts';
+import {
+  branchOf,
+  PICTURE_RANK,
+  PROGRAM_RANK,
+  pictureClass,
+  placeBase,
+  presetClass,
+  ranksOf,
+  stylesOfPicture,
+} from '../cascade/index.ts';
 import { presetStyles } from '../guide/presetStyles.ts';
 import {
   elementOfNode,
@@ -75,6 +84,9 @@ export function guideSources(site: Site, id: Id): RuleSource[] {
       },
     ];
   }
+  const asset = kinds.asset.get(id);
+  const brought = asset && stylesOfPicture(asset);
+  if (brought) return [{ rank: PICTURE_RANK, className: pictureClass(id), styles: brought, element: null }];
   const preset = kinds.preset.get(id);
   if (!preset) return [];
   const { styles } = presetStyles(site, id);
@@ -95,6 +107,7 @@ export const guideIds = ({ kinds }: Site): Id[] => [
   ...kinds.variant.keys(),
   ...kinds.variantRule.keys(),
   ...kinds.preset.keys(),
+  ...[...kinds.asset.values()].flatMap(({ id, focus }) => (focus ? [id] : [])),
 ];
 
 /** What the classes begin with under which a section or widget speaks of itself. */

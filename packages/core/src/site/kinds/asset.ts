@@ -37,6 +37,21 @@ export interface AssetRecord {
   width: number;
   height: number;
   alt: string;
+  /** The point that stays in view where it is cropped, in per cent of its width and height; its middle where left out. */
+  focus?: PictureFocus;
+}
+
+export interface PictureFocus {
+  readonly x: number;
+  readonly y: number;
+}
+const isShare = (it: unknown): it is number =>
+  typeof it === 'number' && Number.isInteger(it) && it >= 0 && it <= 100;
+function readFocus(it: unknown): PictureFocus | null {
+  if (typeof it !== 'object' || it === null || Object.keys(it).some(name => name !== 'x' && name !== 'y'))
+    return null;
+  const [x, y] = [Reflect.get(it, 'x'), Reflect.get(it, 'y')];
+  return isShare(x) && isShare(y) ? { x, y } : null;
 }
 
 /** What is known of a picture or file once it is kept; the rest of its record is said by people. */
@@ -58,12 +73,14 @@ export const asset: RecordKind<AssetRecord, InGuide<AssetRecord>> = {
     width: f.integer('width', 0, 20000),
     height: f.integer('height', 0, 20000),
     alt: f.text('alt', 500),
+    ...f.maybe('focus', (it, name) => it.read(name, 'two whole numbers from 0 to 100, x and y', readFocus)),
   }),
   references: () => [],
   rightToPut: () => 'content',
   rights: {
     name: 'content',
     alt: 'content',
+    focus: 'content',
     file: 'guide',
     mime: 'guide',
     width: 'guide',
