@@ -4,6 +4,7 @@ import {
   computedStyles,
   guideRules,
   hostOf,
+  hoversByKeys,
   nodeScope,
   type PageRecord,
   PROPERTIES,
@@ -94,6 +95,7 @@ const statesAt = (
   part: string,
   state: State,
   { chosen, second }: Pick<Found, 'chosen' | 'second'>,
+  byKeys = true,
 ): State[] => {
   const known = statesOf(scope.element, part);
   const selected = chosen.includes(hostOf(scope.element, part, 'selected'));
@@ -102,6 +104,7 @@ const statesAt = (
     'rest',
     ...(alternate && known.includes('alternate') ? (['alternate'] as const) : []),
     ...(selected && known.includes('selected') ? (['selected'] as const) : []),
+    ...(byKeys && state === 'focus' && hoversByKeys(scope.element, part) ? (['hover'] as const) : []),
     ...(state !== 'rest' && known.includes(state) ? [state] : []),
   ];
 };
@@ -222,7 +225,9 @@ export async function comparePage(
   );
   if (PSEUDO[state]) {
     const isHost = (scope: Scope, part: string) =>
-      statesOf(scope.element, part).includes(state) && hostOf(scope.element, part, state) === part;
+      (statesOf(scope.element, part).includes(state) ||
+        (state === 'focus' && hoversByKeys(scope.element, part))) &&
+      hostOf(scope.element, part, state) === part;
     // Where a host only holds the control, it is the control that has the focus.
     const isControl = (scope: Scope, part: string) =>
       state === 'focus' &&
@@ -277,7 +282,7 @@ export async function compareColumn(
     const scope = scopes[i];
     if (!scope) return null;
     // In the sheet only a forced state counts, so what merely is the current one of several stays at rest.
-    const states = statesAt(scope, part, column.state, { chosen: [], second });
+    const states = statesAt(scope, part, column.state, { chosen: [], second }, false);
     return inline(site, scope, part, states, column.width, { viewportUnit: unit, assetUrl });
   });
   const differences = await compare(

@@ -41,6 +41,8 @@ const EXPECTED: {
       textRatio: 'guide',
       iconSet: 'guide',
       tabIcon: 'guide',
+      logo: 'guide',
+      darkLogo: 'guide',
       awayInNewTab: 'guide',
       wideColors: 'guide',
       openGuide: 'guide',

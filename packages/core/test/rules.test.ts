@@ -264,7 +264,12 @@ describe('a mention', () => {
   });
 
   it('by the settings may be of certain kinds', () => {
-    const settings = { ...[...site.kinds.settings.values()][0], tabIcon: 'quay' } as SiteRecord;
+    const settings = {
+      ...[...site.kinds.settings.values()][0],
+      tabIcon: 'quay',
+      logo: 'quay',
+      darkLogo: 'quay',
+    } as SiteRecord;
     const found = Object.fromEntries(referencesOf(settings).map(it => [it.path, it.kinds]));
     expect(found).toEqual({
       home: ['page'],
@@ -272,6 +277,8 @@ describe('a mention', () => {
       textBase: ['token'],
       textRatio: ['token'],
       tabIcon: ['asset'],
+      logo: ['asset'],
+      darkLogo: ['asset'],
     });
   });
 

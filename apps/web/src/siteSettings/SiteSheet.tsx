@@ -177,6 +177,23 @@ function SiteFields({ site }: { site: Site }) {
         chosen={settings.tabIcon ?? null}
         onChoose={picture => commit([editOf(settings).put('tabIcon', picture)], 'Choose the favicon')}
       />
+      <div className="flex flex-wrap gap-6">
+        <PictureChoice
+          site={site}
+          label="Logo"
+          chosen={settings.logo ?? null}
+          onChoose={picture => commit([editOf(settings).put('logo', picture)], 'Choose the logo')}
+        />
+        <PictureChoice
+          site={site}
+          label="Logo on dark surfaces"
+          none="The same"
+          chosen={settings.darkLogo ?? null}
+          onChoose={picture =>
+            commit([editOf(settings).put('darkLogo', picture)], 'Choose the logo on dark surfaces')
+          }
+        />
+      </div>
       <Tick
         checked={settings.awayInNewTab === true}
         onChange={on =>

@@ -30,6 +30,7 @@ const surroundings = (holder: Readonly<Record<string, Content>>): MarkupContext 
   holdsAny: true,
   phrase: name => name,
   siteName: '',
+  logo: PICTURE,
   homeHref: '#',
   language: 'en',
   awayInNewTab: false,

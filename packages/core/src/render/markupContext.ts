@@ -119,6 +119,11 @@ export function markupContext(
     },
     phrase: name => phraseOf(site, name),
     siteName: settingsOf(site).name,
+    get logo() {
+      const { logo, darkLogo } = settingsOf(site);
+      const isDark = site.kinds.scheme.get(scope.scheme)?.face === 'dark';
+      return site.kinds.asset.get((isDark ? (darkLogo ?? logo) : logo) ?? '') ?? null;
+    },
     language: settingsOf(site).language,
     awayInNewTab: settingsOf(site).awayInNewTab === true,
     get homeHref() {

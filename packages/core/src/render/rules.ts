@@ -11,6 +11,7 @@ import {
   type ElementType,
   firstPart,
   hostOf,
+  hoversByKeys,
   isItem,
   ownerOf,
   type Part,
@@ -37,8 +38,9 @@ export interface Target {
   pseudo: Part['pseudo'] | null;
   /** Only where it is the first in what holds it. */
   onFirst: boolean;
-  /** What it shows under a pointer it shows by touch too. */
+  /** What it shows under a pointer it shows by touch too, and to keys. */
   byTouch: boolean;
+  byKeys: boolean;
 }
 
 /** One rule before it is printed: where it ranks, what it matches, what it says. */
@@ -102,6 +104,7 @@ function targetOf(styled: ElementType, part: string, className: string, state: S
     pseudo,
     onFirst,
     byTouch: false,
+    byKeys: false,
   };
   if (state === 'rest') return rest;
   const host = hostOf(element, part, state);
@@ -115,6 +118,7 @@ function targetOf(styled: ElementType, part: string, className: string, state: S
     }),
     control: (within ?? []).map(it => `${element.name}-${it}`),
     byTouch: state === 'hover' && partOf(element, host)?.byTouch === true,
+    byKeys: state === 'hover' && hoversByKeys(element, part),
   };
 }
 
@@ -239,12 +243,12 @@ const STATE_SELECTORS: Record<Exclude<State, 'rest'>, string> = {
 /** What a pointer shows of things that are no controls is shown to whoever comes by keyboard too. */
 const POINTED_AT = ':is(:hover,:focus-visible,:has(:focus-visible))';
 
-function stateSelector(state: State, byTouch: boolean, mode: PrintMode): string {
+function stateSelector(state: State, byKeys: boolean, mode: PrintMode): string {
   if (state === 'rest') return '';
   const forced = `[data-state=${state}]`;
   // Which of several it is can be seen in a sheet too.
   if (mode === 'sheet' && state !== 'alternate') return forced;
-  const selector = byTouch ? POINTED_AT : STATE_SELECTORS[state];
+  const selector = byKeys ? POINTED_AT : STATE_SELECTORS[state];
   return mode !== 'published' ? `:is(${selector},${forced})` : selector;
 }
 
@@ -259,9 +263,9 @@ export function selectorOf(
   { targets, state, width }: Pick<Rule, 'targets' | 'state' | 'width'>,
   mode: PrintMode,
 ): string {
-  const stateOf = ({ control, byTouch }: Target) =>
+  const stateOf = ({ control, byKeys }: Target) =>
     control.length === 0 || mode === 'sheet'
-      ? stateSelector(state, byTouch, mode)
+      ? stateSelector(state, byKeys, mode)
       : controlSelector(state, control, mode);
   const plain = (some: readonly Target[]) =>
     some.flatMap(target => {

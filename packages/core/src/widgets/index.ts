@@ -223,6 +223,12 @@ export const carrierOf = (element: ElementType, name: string): string => {
 export const pseudosOf = (element: ElementType, carrier: string): string[] =>
   partNames(element).filter(name => name !== carrier && carrierOf(element, name) === carrier);
 
+/** Whether a part shows to keys what it shows under a pointer: its host is no control, and has no look of its own for the focus. */
+export function hoversByKeys(element: ElementType, name: string): boolean {
+  const { byTouch, states = [] } = partOf(element, hostOf(element, name)) ?? {};
+  return byTouch === true && !states.includes('focus');
+}
+
 /** States a part can show: those of its hosts. */
 export function statesOf(element: ElementType, name: string): readonly State[] {
   const states = partOf(element, hostOf(element, name))?.states ?? [];

@@ -28,6 +28,9 @@ export interface SettingsRecord {
   iconSet?: IconSetName;
   /** The picture in a tab of the browser. */
   tabIcon?: Id;
+  /** The brand’s logo, and the one for dark surfaces where that is another. */
+  logo?: Id;
+  darkLogo?: Id;
   /** Links that lead away open a window of their own. */
   awayInNewTab?: true;
   /** Where the published site is found, as `https://…` without a slash at its end; what has to be said in full needs it. */
@@ -95,6 +98,8 @@ export const settings: RecordKind<SettingsRecord, null> = {
       ),
     ),
     ...f.maybe('tabIcon', (it, name) => it.id(name)),
+    ...f.maybe('logo', (it, name) => it.id(name)),
+    ...f.maybe('darkLogo', (it, name) => it.id(name)),
     ...set(f, 'awayInNewTab'),
     ...set(f, 'wideColors'),
     ...set(f, 'openGuide'),
@@ -111,6 +116,8 @@ export const settings: RecordKind<SettingsRecord, null> = {
     { path: 'textBase', to: record.textBase, kinds: ['token'], types: ['dimension'] },
     { path: 'textRatio', to: record.textRatio, kinds: ['token'], types: ['number'] },
     ...picture('tabIcon', record.tabIcon),
+    ...picture('logo', record.logo),
+    ...picture('darkLogo', record.darkLogo),
   ],
   rightToPut: () => 'guide',
   rights: {
@@ -126,6 +133,8 @@ export const settings: RecordKind<SettingsRecord, null> = {
     textRatio: 'guide',
     iconSet: 'guide',
     tabIcon: 'guide',
+    logo: 'guide',
+    darkLogo: 'guide',
     awayInNewTab: 'guide',
     address: 'guide',
     wideColors: 'guide',

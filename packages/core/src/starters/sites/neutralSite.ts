@@ -92,6 +92,7 @@ function neutralPictureEdits(site: Site, file: (drawing: string) => string): Edi
       edit.set('height', DRAWING_HEIGHT),
       edit.set('name', drawing.name),
       edit.set('alt', ''),
+      ...(asset.focus ? [edit.unset('focus')] : []),
     ];
   });
 }
@@ -111,7 +112,9 @@ export function neutralSite(
   const lay = (on: Site, edits: readonly Edit[]): Site =>
     must(applyChange(on, { edits }, LIMITS.computedChange)).site;
   const worded = lay(site, [
-    ...(settings.address === undefined ? [] : [editOf(settings).unset('address')]),
+    ...(['address', 'tabIcon', 'logo', 'darkLogo'] as const).flatMap(it =>
+      settings[it] === undefined ? [] : [editOf(settings).unset(it)],
+    ),
     editOf(settings).set('name', name),
     // What is noted of one brand is not of another.
     ...[...site.kinds.note.keys()].map(id => removeRecord(id)),

@@ -73,7 +73,7 @@ export const galleryPicture = element({
       { part: 'place' },
       h(
         'figure',
-        { part: 'frame', tabindex: !opens && context.responds ? 0 : null },
+        { part: 'frame' },
         // Without a script it leads to the picture itself.
         opens
           ? h(

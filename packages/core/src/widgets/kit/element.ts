@@ -31,7 +31,7 @@ export interface Part {
   placed?: true;
   /** Of those that stand beside each other, only the first has it. */
   onFirst?: true;
-  /** What it shows under a pointer it shows by touch too, until something else is touched, and while it or what is in it has the focus; no control has that. */
+  /** What it shows under a pointer it shows by touch too, until something else is touched, and while it or what is in it has the focus, if it has no look of its own for that; no control has that. */
   byTouch?: true;
   /** Some property of it counts with its gap, which it carries as a custom property too. */
   counts?: true;

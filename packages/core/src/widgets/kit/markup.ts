@@ -159,6 +159,8 @@ export interface MarkupContext {
   /** What the program says itself, in the language of the site or in words of its own. */
   phrase(name: PhraseName): string;
   siteName: string;
+  /** The site’s logo, the one for what the widget stands on; null where there is none. */
+  readonly logo: MarkupAsset | null;
   homeHref: string;
   /** Links that lead away open a window of their own. */
   /** BCP 47 tag of the site’s language. */
