@@ -60,6 +60,8 @@ interface Found {
   chosen: string[];
   /** Parts of the same instance, itself or around it, that are every second one of those beside each other. */
   second: string[];
+  /** Its number among all that were found, and the numbers of those around it, the nearest first. */
+  chain: number[];
 }
 
 export interface Difference {
@@ -95,7 +97,7 @@ const statesAt = (
   part: string,
   state: State,
   { chosen, second }: Pick<Found, 'chosen' | 'second'>,
-  byKeys = true,
+  byKeys: boolean,
 ): State[] => {
   const known = statesOf(scope.element, part);
   const selected = chosen.includes(hostOf(scope.element, part, 'selected'));
@@ -111,8 +113,14 @@ const statesAt = (
 
 /** Elements of parts, in the order of the document. */
 const findParts = (page: Page): Promise<Found[]> =>
-  page.$$eval('[data-part]', elements =>
-    elements.map(element => {
+  page.$$eval('[data-part]', elements => {
+    const numbers = new Map(elements.map((it, i) => [it, i]));
+    return elements.map(element => {
+      const chain: number[] = [];
+      for (let at: Element | null = element; at; at = at.parentElement) {
+        const number = numbers.get(at);
+        if (number !== undefined) chain.push(number);
+      }
       /** The nearest element of each part of the same instance, itself among them. */
       const around = new Map<string, Element>();
       for (let at: Element | null = element; at; at = at.parentElement) {
@@ -129,9 +137,10 @@ const findParts = (page: Page): Promise<Found[]> =>
         variants: element.closest('[data-variants]')?.getAttribute('data-variants') ?? null,
         chosen: thatMatch(':is([aria-current],[aria-selected=true],[aria-expanded=true],:checked,[open])'),
         second: thatMatch(':nth-child(even)'),
+        chain,
       };
-    }),
-  );
+    });
+  });
 
 /**
  * Sets the core's values inline on each element in turn; whatever changes then is a difference. Of sections, and of cells of the
@@ -223,11 +232,11 @@ export async function comparePage(
   const scopes = found.map(({ node }) =>
     node === null ? null : node === record.id ? pageScope(site, record) : nodeScope(site, record.id, node),
   );
+  /** What has the focus, and all around it. */
+  let focused: ReadonlySet<number> = new Set();
   if (PSEUDO[state]) {
     const isHost = (scope: Scope, part: string) =>
-      (statesOf(scope.element, part).includes(state) ||
-        (state === 'focus' && hoversByKeys(scope.element, part))) &&
-      hostOf(scope.element, part, state) === part;
+      statesOf(scope.element, part).includes(state) && hostOf(scope.element, part, state) === part;
     // Where a host only holds the control, it is the control that has the focus.
     const isControl = (scope: Scope, part: string) =>
       state === 'focus' &&
@@ -240,15 +249,18 @@ export async function comparePage(
       const onlyHolds = state === 'focus' && partOf(scope.element, part)?.within !== undefined;
       return (isHost(scope, part) && !onlyHolds) || isControl(scope, part) ? [i] : [];
     });
+    if (state === 'focus') focused = new Set(hosts.flatMap(i => found[i]?.chain ?? []));
     await cdp.send('DOM.enable');
     await cdp.send('CSS.enable');
     await force(cdp, state, hosts);
   }
-  const wanted = found.map(({ part, ...is }, i) => {
+  const wanted = found.map(({ part, node, chain, ...is }, i) => {
     const scope = scopes[i];
-    return scope && partOf(scope.element, part)
-      ? inline(site, scope, part, statesAt(scope, part, state, is), width, { assetUrl })
-      : null;
+    if (!scope || !partOf(scope.element, part)) return null;
+    const host = hostOf(scope.element, part, 'hover');
+    const hostAt = chain.find(j => found[j]?.node === node && found[j]?.part === host) ?? -1;
+    const states = statesAt(scope, part, state, is, focused.has(hostAt));
+    return inline(site, scope, part, states, width, { assetUrl });
   });
   const differences = await compare(
     page,
