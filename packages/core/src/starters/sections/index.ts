@@ -25,11 +25,16 @@ import { footerCentred } from './footerCentred.ts';
 import { footerColumns } from './footerColumns.ts';
 import { footerEnds } from './footerEnds.ts';
 import { footerLetter } from './footerLetter.ts';
+import { footerPlace } from './footerPlace.ts';
+import { footerWords } from './footerWords.ts';
 import { headerAction } from './headerAction.ts';
 import { headerCentred } from './headerCentred.ts';
 import { headerEnds } from './headerEnds.ts';
+import { headerLines } from './headerLines.ts';
 import { headerNotice } from './headerNotice.ts';
 import { headerRuled } from './headerRuled.ts';
+import { headerTall } from './headerTall.ts';
+import { headerThree } from './headerThree.ts';
 import { openingBeside } from './openingBeside.ts';
 import { openingNotice } from './openingNotice.ts';
 import { openingPicture } from './openingPicture.ts';
@@ -85,8 +90,13 @@ export const SECTION_STARTERS: readonly SectionStarter[] = [
   headerCentred,
   headerRuled,
   headerNotice,
+  headerLines,
+  headerThree,
+  headerTall,
   footerEnds,
   footerCentred,
   footerColumns,
   footerLetter,
+  footerPlace,
+  footerWords,
 ];

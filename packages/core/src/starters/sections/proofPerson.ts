@@ -1,6 +1,5 @@
-import { PICTURE, quote, type SectionStarter } from './sketch.ts';
+import { PICTURE, quote, type SectionStarter, space } from './sketch.ts';
 
-const room = { widget: 'space' };
 const { content, ...words } = quote('What this person told you, in two or three sentences.', 'Name');
 
 export const proofPerson: SectionStarter = {
@@ -10,12 +9,12 @@ export const proofPerson: SectionStarter = {
   tone: 'plain',
   look: { width: 'Text width' },
   holds: [
-    room,
+    space,
     {
       ...words,
       look: { look: 'Pull quote' },
       content: { ...content, role: 'Role or place', asset: PICTURE, alt: '' },
     },
-    room,
+    space,
   ],
 };
