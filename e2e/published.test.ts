@@ -220,6 +220,42 @@ describe('published pages', () => {
     for (const [href, words] of seen.leads) expect(words).toContain(href ?? '-');
   });
 
+  it('have a dark version, if that is wanted, for whoever asks for one, which can be read as well', async () => {
+    const set = (id: string, field: string, value: string | true): Edit => ({
+      op: 'set',
+      id,
+      path: [field],
+      value,
+    });
+    const wanted = edited(
+      set('daymark', 'counterpart', 'night-run'),
+      set('night-run', 'counterpart', 'daymark'),
+      set('settings', 'darkVersion', true),
+    );
+    const ground = () =>
+      page.$eval('body', it => [getComputedStyle(it).backgroundColor, getComputedStyle(it).colorScheme]);
+    const asking = (value: 'light' | 'dark') =>
+      page.emulateMediaFeatures([
+        { name: 'prefers-color-scheme', value },
+        { name: 'prefers-reduced-motion', value: 'reduce' },
+      ]);
+    await open(publishSite(wanted));
+    await asking('light');
+    const light = await ground();
+    await asking('dark');
+    const dark = await ground();
+    expect([light[1], dark[1]]).toEqual(['light', 'dark']);
+    expect(dark[0]).toBe(await page.$eval('.s-night-run', it => getComputedStyle(it).backgroundColor));
+    await page.evaluate(axe.source);
+    const found = await page.evaluate(async () => {
+      const { axe } = window as unknown as { axe: typeof import('axe-core') };
+      const { violations } = await axe.run(document, { runOnly: ['color-contrast'] });
+      return violations.flatMap(it => it.nodes.map(node => node.html));
+    });
+    await asking('light');
+    expect(found).toEqual([]);
+  });
+
   it('have native controls that are light or dark as what they stand on', async () => {
     await open(published);
     const faces = await page.$$eval('main > section', all =>

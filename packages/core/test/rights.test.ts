@@ -45,6 +45,7 @@ const EXPECTED: {
       darkLogo: 'guide',
       awayInNewTab: 'guide',
       wideColors: 'guide',
+      darkVersion: 'guide',
       openGuide: 'guide',
       address: 'guide',
       phrases: 'guide',

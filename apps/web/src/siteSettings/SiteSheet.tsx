@@ -10,6 +10,7 @@ import {
   SHARED_AREAS,
   type SharedArea,
   type Site,
+  schemesInOrder,
   sectionsIn,
   settingsOf,
   showsArea,
@@ -116,6 +117,9 @@ export function SiteSheet({ site, onClose }: { site: Site; onClose(): void }) {
 function SiteFields({ site }: { site: Site }) {
   const commit = useCommit();
   const settings = settingsOf(site);
+  const alone = schemesInOrder(site)
+    .filter(({ face, counterpart }) => face === 'light' && counterpart === undefined)
+    .map(it => it.name);
   const isRightToLeft = directionOf(settings.language) === 'rtl';
   return (
     <div className="grid gap-3">
@@ -210,6 +214,21 @@ function SiteFields({ site }: { site: Site }) {
       >
         Publish colours outside sRGB for wide-gamut screens
       </Tick>
+      <div>
+        <Tick
+          checked={settings.darkVersion === true}
+          onChange={on =>
+            commit([editOf(settings).put('darkVersion', on || null)], 'Change the dark version of the site')
+          }
+        >
+          Publish a dark version for visitors whose device asks for one
+        </Tick>
+        <p className="text-muted">
+          {alone.length === 0
+            ? 'Each light scheme is then shown as its dark counterpart.'
+            : `Light schemes are then shown as their dark counterparts. ${alone.join(', ')} ${alone.length === 1 ? 'has' : 'have'} none and ${alone.length === 1 ? 'stays' : 'stay'} light: name one at the scheme, in the guide.`}
+        </p>
+      </div>
       <TypedField
         label="Site address"
         text={settings.address ?? ''}

@@ -3,15 +3,7 @@ import type { AssetRecord, Site } from '../site/index.ts';
 import { fontsIn, printFontFaces, type UsedFont } from './fonts.ts';
 import { type RenderedPage, variablesIn } from './renderedPage.ts';
 import { baseCss, type Printing, printElementBases, printLayerOrder } from './rules.ts';
-import {
-  type Block,
-  guideRules,
-  onEveryScreen,
-  printBlock,
-  printRules,
-  rootBlocks,
-  schemeBlocks,
-} from './stylesheet.ts';
+import { type Block, guideRules, printBlock, printRules } from './stylesheet.ts';
 
 /** The style sheet of a published page, which stands within it. */
 export interface PageSheet {
@@ -46,13 +38,6 @@ function printingFrom(root: string): Printing {
   return printing;
 }
 
-/** Tokens and schemes of a site as its published pages declare them. */
-export const publishedBlocks = (site: Site): Block[] =>
-  onEveryScreen(site, gamut => [
-    ...rootBlocks(site, { mode: 'published', gamut }),
-    ...schemeBlocks(site, gamut),
-  ]);
-
 const known = new WeakMap<RenderedPage, { root: string; sheet: PageSheet }>();
 
 /**
@@ -77,7 +62,7 @@ export function pageSheet(site: Site, page: RenderedPage, root: string, blocks: 
         ...it,
         declarations: it.declarations.filter(([name]) => !name.startsWith('--') || variables.has(name)),
       }))
-      .filter(({ gamut, declarations }) => gamut === undefined || declarations.length > 0)
+      .filter(({ gamut, face, declarations }) => (gamut ?? face) === undefined || declarations.length > 0)
       .map(printBlock)
       .join('\n');
   const tokens = print(shown);

@@ -7,9 +7,10 @@ import { fingerprint } from './fingerprint.ts';
 import { escapeHtml } from './html.ts';
 import { pageFolder, pagesInOrder, toRoot } from './links.ts';
 import { NOT_FOUND_FILE, renderNotFound } from './notFound.ts';
-import { pageSheet, publishedBlocks } from './pageSheet.ts';
+import { pageSheet } from './pageSheet.ts';
 import { type RenderedPage, renderPage } from './renderedPage.ts';
 import { structuredDataOf } from './structuredData.ts';
+import { publishedBlocks } from './stylesheet.ts';
 import { type Unrenderable, unrenderable } from './unrenderable.ts';
 
 export interface PublishedSite {

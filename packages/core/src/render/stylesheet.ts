@@ -114,6 +114,8 @@ export interface Block {
   selector: string;
   declarations: Declarations;
   gamut?: Gamut;
+  /** For visitors alone whose device asks for it. */
+  face?: 'dark';
 }
 
 /**
@@ -123,12 +125,13 @@ export interface Block {
 export function onEveryScreen(site: Site, blocks: (gamut: Gamut) => Block[]): Block[] {
   const usual = blocks('srgb');
   if (!settingsOf(site).wideColors) return usual;
-  const wide = blocks('display-p3').map(({ selector, declarations }, i): Block => {
+  const wide = blocks('display-p3').map(({ selector, declarations, face }, i): Block => {
     const known = new Map(usual[i]?.declarations);
     return {
       selector,
       declarations: declarations.filter(([name, text]) => known.get(name) !== text),
       gamut: 'display-p3',
+      ...(face && { face }),
     };
   });
   return [...usual, ...wide.filter(({ declarations }) => declarations.length > 0)];
@@ -174,6 +177,25 @@ export function schemeBlock(site: Site, id: Id, gamut: Gamut): Block {
 export const schemeBlocks = (site: Site, gamut: Gamut): Block[] =>
   [...site.kinds.scheme.keys()].map(id => schemeBlock(site, id, gamut));
 
+/** Light schemes as visitors see them who ask for a dark page, where the site has that: as their counterparts. */
+const darkBlocks = (site: Site, gamut: Gamut): Block[] =>
+  settingsOf(site).darkVersion
+    ? [...site.kinds.scheme.values()].flatMap(({ id, face, counterpart }): Block[] => {
+        const other = site.kinds.scheme.get(counterpart ?? '');
+        if (face !== 'light' || other?.face !== 'dark') return [];
+        return [{ ...schemeBlock(site, other.id, gamut), selector: schemeSelector(id), face: 'dark' }];
+      })
+    : [];
+
+/** Tokens and schemes of a site as its published pages declare them; what holds for dark pages stands last, and so over all else. */
+export const publishedBlocks = (site: Site): Block[] => [
+  ...onEveryScreen(site, gamut => [
+    ...rootBlocks(site, { mode: 'published', gamut }),
+    ...schemeBlocks(site, gamut),
+  ]),
+  ...onEveryScreen(site, gamut => darkBlocks(site, gamut)),
+];
+
 const rebindingSections = new WeakMap<Site['kinds']['section'], readonly SectionRecord[]>();
 function rebinding(site: Site): readonly SectionRecord[] {
   let found = rebindingSections.get(site.kinds.section);
@@ -211,10 +233,14 @@ export function rebindBlocks(site: Site, page: PageRecord, gamut: Gamut): Block[
   ];
 }
 
-export function printBlock({ selector, declarations, gamut = 'srgb' }: Block): string {
+export function printBlock({ selector, declarations, gamut = 'srgb', face }: Block): string {
+  const conditions = [
+    // Media Queries 5, section 12.5, and Media Queries 4, section 6.6: approximately the gamut of Display P3, or more.
+    ...(face === 'dark' ? ['(prefers-color-scheme:dark)'] : []),
+    ...(gamut === 'srgb' ? [] : ['(color-gamut:p3)']),
+  ];
   const block = `${selector}{${declarations.map(([name, text]) => `${name}:${text}`).join(';')}}`;
-  // Media Queries 4, section 6.6: approximately the gamut of Display P3, or more.
-  return gamut === 'srgb' ? block : `@media (color-gamut:p3){${block}}`;
+  return conditions.length === 0 ? block : `@media ${conditions.join(' and ')}{${block}}`;
 }
 
 /** Rules in the order of their ranks; those of one layer share its braces. */

@@ -37,6 +37,8 @@ export interface SettingsRecord {
   address?: string;
   /** Screens of a wide gamut are given the colours that only they can show. */
   wideColors?: true;
+  /** Visitors whose device asks for a dark page see light schemes as their dark counterparts. */
+  darkVersion?: true;
   /** Pages of other origins may read the guide that is published with the site. */
   openGuide?: true;
   /** Words of the site’s own in place of what the program says on its pages. */
@@ -102,6 +104,7 @@ export const settings: RecordKind<SettingsRecord, null> = {
     ...f.maybe('darkLogo', (it, name) => it.id(name)),
     ...set(f, 'awayInNewTab'),
     ...set(f, 'wideColors'),
+    ...set(f, 'darkVersion'),
     ...set(f, 'openGuide'),
     ...phrases(f),
     ...f.maybe('address', (it, name) =>
@@ -138,6 +141,7 @@ export const settings: RecordKind<SettingsRecord, null> = {
     awayInNewTab: 'guide',
     address: 'guide',
     wideColors: 'guide',
+    darkVersion: 'guide',
     openGuide: 'guide',
     phrases: 'guide',
   },

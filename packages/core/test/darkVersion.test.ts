@@ -1,0 +1,55 @@
+import { describe, expect, it } from '@jest/globals';
+import { publishSite } from '../src/render/index.ts';
+import { must } from '../src/result/index.ts';
+import { applyChange, type Edit, SETTINGS, type Site } from '../src/site/index.ts';
+import { demoSite } from './support/demo.ts';
+import { cssIn, publishedCss } from './support/published.ts';
+
+const demo = demoSite();
+const after = (site: Site, ...edits: Edit[]): Site => must(applyChange(site, { edits })).site;
+const wanted: Edit = { op: 'set', id: SETTINGS, path: ['darkVersion'], value: true };
+const pair = (light: string, dark: string): Edit[] => [
+  { op: 'set', id: light, path: ['counterpart'], value: dark },
+  { op: 'set', id: dark, path: ['counterpart'], value: light },
+];
+const DARK = /@media \(prefers-color-scheme:dark\)\{(\.[\w-]+)\{([^}]*)\}\}/g;
+const darkIn = (css: string) => [...css.matchAll(DARK)].map(it => [it[1], it[2] ?? ''] as const);
+const declarationsOf = (css: string, selector: string): string =>
+  css.match(new RegExp(`^\\${selector}\\{([^}]*)\\}`, 'm'))?.[1] ?? '';
+
+describe('a dark version', () => {
+  const paired = after(demo, ...pair('daymark', 'night-run'));
+
+  it('is there only where the site wants it, of light schemes that have a dark counterpart', () => {
+    expect(publishedCss(paired)).not.toContain('prefers-color-scheme');
+    const alone = [...demo.kinds.scheme.values()].flatMap(({ id, counterpart }): Edit[] =>
+      counterpart === undefined ? [] : [{ op: 'unset', id, path: ['counterpart'] }],
+    );
+    expect(publishedCss(after(demo, wanted, ...alone))).not.toContain('prefers-color-scheme');
+    const home = publishSite(after(paired, wanted)).files.get('index.html') ?? '';
+    expect(darkIn(cssIn(new Map([['index.html', home]]))).map(([selector]) => selector)).toEqual([
+      '.s-daymark',
+    ]);
+  });
+  it('says of the light scheme what holds for the dark one, and dark controls with it', () => {
+    const home = publishSite(after(paired, wanted)).files.get('index.html') ?? '';
+    const css = cssIn(new Map([['index.html', home]]));
+    const [[, said = ''] = []] = darkIn(css);
+    expect(said).toContain('color-scheme:dark');
+    // The page shows Night run itself, so that both are there to be compared.
+    expect(said).toBe(declarationsOf(css, '.s-night-run'));
+  });
+  it('stands behind what wide-gamut screens are told, and tells them what it needs', () => {
+    const vivid: Edit = {
+      op: 'set',
+      id: 'keel',
+      path: ['value'],
+      value: { type: 'color', value: { space: 'display-p3', coords: [0.1, 0.9, 0.2], alpha: 1 } },
+    };
+    const wide: Edit = { op: 'set', id: SETTINGS, path: ['wideColors'], value: true };
+    const css = publishedCss(after(paired, wanted, wide, vivid));
+    expect(css.lastIndexOf('@media (color-gamut:p3)')).toBeLessThan(
+      css.lastIndexOf('(prefers-color-scheme:dark)'),
+    );
+  });
+});
