@@ -1,4 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
+import { darkened } from '../src/guide/darkVersion.ts';
+import { newlyUnreadable } from '../src/reach/index.ts';
 import { publishSite } from '../src/render/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, SETTINGS, type Site } from '../src/site/index.ts';
@@ -38,6 +40,17 @@ describe('a dark version', () => {
     expect(said).toContain('color-scheme:dark');
     // The page shows Night run itself, so that both are there to be compared.
     expect(said).toBe(declarationsOf(css, '.s-night-run'));
+  });
+  it('is looked after as the site itself: what cannot be read in it alone is told as such', () => {
+    expect(darkened(paired)).toBeNull();
+    const dark = after(paired, wanted);
+    const colours = darkened(dark)?.kinds.scheme.get('daymark');
+    expect(colours?.roles).toBe(dark.kinds.scheme.get('night-run')?.roles);
+    // A card of the demo has a colour of its own, which reads on light cards alone.
+    const [found, ...others] = newlyUnreadable(paired, dark);
+    expect(found).toMatchObject({ node: 'feature-dogs', page: 'home', dark: true });
+    expect(others.every(it => it.dark)).toBe(true);
+    expect(newlyUnreadable(dark, paired)).toEqual([]);
   });
   it('stands behind what wide-gamut screens are told, and tells them what it needs', () => {
     const vivid: Edit = {

@@ -74,10 +74,11 @@ function Told({
       {unreadable.length > 0 && (
         <Harm
           title={isMade ? WORDS.texts(unreadable.length) : WORDS.textsWould(unreadable.length)}
-          lines={unreadable.map(({ node, part, page, ratio, wanted }) => (
+          lines={unreadable.map(({ node, part, page, ratio, wanted, dark }) => (
             <TextLine key={`${node} ${part}`} site={site} node={node}>
               {nameOf(site, page)}: <span className="font-mono">{printRatio(ratio)}</span>,{' '}
               {WORDS.needs(wanted)}
+              {dark && `, ${WORDS.dark}`}
             </TextLine>
           ))}
         />

@@ -25,6 +25,7 @@ export const WORDS = {
   tooWide: (width: Width, viewport: number) => `wider than its place when ${width}, at ${viewport} px`,
   more: (n: number) => `and ${n.toLocaleString('en')} more`,
   needs: (wanted: number) => `needs ${wanted}`,
+  dark: 'in the dark version',
   undo: 'Undo this change',
   dismiss: 'Dismiss',
 } as const;

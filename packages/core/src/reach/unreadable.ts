@@ -1,4 +1,5 @@
 import { childScope, presetIn, type Scope } from '../cascade/index.ts';
+import { darkened } from '../guide/darkVersion.ts';
 import { presetsAround } from '../guide/index.ts';
 import { type Filled, Paints, type TextContrast } from '../measure/paints.ts';
 import { getRecord, type Id, isNode, nodesUnder, type Site } from '../site/index.ts';
@@ -13,14 +14,30 @@ export interface UnreadableText extends Pick<TextContrast, 'ratio' | 'wanted'> {
   part: string;
   /** A page on which they stand; those in a shared header stand on others, too. */
   page: Id;
+  /** They can be read but in the dark version of the site. */
+  dark?: true;
 }
 
 const lists = new WeakMap<Site, readonly UnreadableText[]>();
 
-/** Every text of a site that cannot be read as it is stacked on wide screens, each once, at the first page it stands on. */
+/**
+ * Every text of a site that cannot be read as it is stacked on wide screens, each once, at the first page it stands on; in its
+ * dark version too, where it has one.
+ */
 export function unreadableTexts(site: Site): readonly UnreadableText[] {
   const known = lists.get(site);
   if (known) return known;
+  const dark = darkened(site);
+  const found = textsUnreadableOn(site);
+  if (dark)
+    for (const [node, text] of textsUnreadableOn(dark))
+      if (!found.has(node)) found.set(node, { ...text, dark: true });
+  const list = [...found.values()].sort((a, b) => a.ratio / a.wanted - b.ratio / b.wanted);
+  lists.set(site, list);
+  return list;
+}
+
+function textsUnreadableOn(site: Site): Map<Id, UnreadableText> {
   const paints = paintsOf(site, 'wide');
   const found = new Map<Id, UnreadableText>();
   for (const { node, page, scope } of standingsOf(site)) {
@@ -33,9 +50,7 @@ export function unreadableTexts(site: Site): readonly UnreadableText[] {
       break;
     }
   }
-  const list = [...found.values()].sort((a, b) => a.ratio / a.wanted - b.ratio / b.wanted);
-  lists.set(site, list);
-  return list;
+  return found;
 }
 
 const paintsOf = (site: Site, width: Width): Paints => {

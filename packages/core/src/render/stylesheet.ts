@@ -1,5 +1,6 @@
 import { compareRanks, mergeRebinds, pageScope } from '../cascade/index.ts';
 import type { Gamut } from '../color/index.ts';
+import { darkPairs } from '../guide/darkVersion.ts';
 import { movementsIn, printKeyframes } from '../properties/index.ts';
 import {
   AREAS,
@@ -179,13 +180,11 @@ export const schemeBlocks = (site: Site, gamut: Gamut): Block[] =>
 
 /** Light schemes as visitors see them who ask for a dark page, where the site has that: as their counterparts. */
 const darkBlocks = (site: Site, gamut: Gamut): Block[] =>
-  settingsOf(site).darkVersion
-    ? [...site.kinds.scheme.values()].flatMap(({ id, face, counterpart }): Block[] => {
-        const other = site.kinds.scheme.get(counterpart ?? '');
-        if (face !== 'light' || other?.face !== 'dark') return [];
-        return [{ ...schemeBlock(site, other.id, gamut), selector: schemeSelector(id), face: 'dark' }];
-      })
-    : [];
+  darkPairs(site).map(([light, dark]) => ({
+    ...schemeBlock(site, dark.id, gamut),
+    selector: schemeSelector(light.id),
+    face: 'dark',
+  }));
 
 /** Tokens and schemes of a site as its published pages declare them; what holds for dark pages stands last, and so over all else. */
 export const publishedBlocks = (site: Site): Block[] => [
