@@ -134,7 +134,9 @@ describe('links of a thread', () => {
   });
   it('lead nowhere from what is gone', () => {
     expect(placeOf(demo, 'tolvane', 'nobody')).toBeNull();
-    expect(placeOf(demo, 'tolvane', 'head-nav')).toBe('/sites/tolvane/pages/?node=head-nav');
+  });
+  it('lead to the home page for what all pages share, where none is open', () => {
+    expect(placeOf(demo, 'tolvane', 'head-nav')).toBe('/sites/tolvane/pages/home?node=head-nav');
   });
   it('call things by what people call them', () => {
     expect(
