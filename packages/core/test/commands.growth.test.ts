@@ -24,6 +24,7 @@ import {
   addWithin,
   alike,
   applyChange,
+  areaUse,
   beginningOf,
   beginWithVariant,
   bindRole,
@@ -39,6 +40,7 @@ import {
   copyThings,
   deriveToken,
   describeGroup,
+  differsInArea,
   duplicateNode,
   duplicateNodes,
   duplicatePage,
@@ -94,6 +96,7 @@ import {
   outermost,
   overridesOf,
   PAIRINGS,
+  type PageRecord,
   pagesBelow,
   parseValueOf,
   pasteGrid,
@@ -133,6 +136,7 @@ import {
   resetGuide,
   resetNode,
   resetOverrides,
+  revertArea,
   roleFixes,
   rowsAround,
   rowsIn,
@@ -140,6 +144,7 @@ import {
   type SiteRecord,
   schemesInOrder,
   setAddress,
+  setAreaUse,
   setAside,
   setCell,
   setColumnKind,
@@ -320,6 +325,12 @@ const voiceOf = (site: Site): TokenRecord => {
   return voice;
 };
 
+const wide = (site: Site): PageRecord => {
+  const record = site.kinds.page.get('wide');
+  if (!record) throw new Error('no such page');
+  return record;
+};
+
 /** Every command, on something of a site that is otherwise large, or on all that it has. */
 const COMMANDS: Record<string, (site: Site) => unknown> = {
   addAsset: site => addAsset(site, FILE, 'New'),
@@ -480,6 +491,7 @@ const COMMANDS: Record<string, (site: Site) => unknown> = {
   hideFrom: site => hideFrom(site, 'b0', 'narrow'),
   isColumn: site => isColumn(site, 'b0'),
   keepShown: site => keepShown(site, 'many'),
+  areaUse: site => areaUse(site, wide(site), 'footer'),
   addToArea: site => addToArea(site, 'wide', 'footer', 'instead', () => null),
   addTint: site => {
     const scope = nodeScope(site, 'wide', 'b0');
@@ -502,10 +514,12 @@ const COMMANDS: Record<string, (site: Site) => unknown> = {
   isGroupUsed: site => isGroupUsed(site, 'color', 'Grown'),
   removeGroup: site => removeGroup(site, 'color', 'Status', 'nearest'),
   removeRole: site => removeRole(site, 'none'),
+  revertArea: site => revertArea(site, 'wide', 'footer'),
   rowsAround: site => rowsAround(site, 'b0'),
   schemesInOrder: site => schemesInOrder(site),
   setDefaultScheme: () => setDefaultScheme(sample('scheme').id),
   setEntrance: site => setEntrance(site, 'rise' as never),
+  setAreaUse: site => setAreaUse(site, 'wide', 'footer', 'own'),
   setSlot: site => setSlot(site, { type: 'record', id: 'b0' }, 'box/opacity', { type: 'number', value: 0.5 }),
   setTyped: site =>
     setTyped(
@@ -514,6 +528,7 @@ const COMMANDS: Record<string, (site: Site) => unknown> = {
       { part: 'box', state: 'rest', width: 'wide' },
       { followed: [], unfollowed: [['tab-size', '4']] },
     ),
+  differsInArea: site => differsInArea(site, wide(site), 'footer'),
   shareColumns: site => shareColumns(site, ['b0', 'b1'], [0.5, 0.5], 'wide'),
   shareGrid: site => shareGrid(site, ['b0', 'b1'], [0.5, 0.5], 'wide'),
   showArea: site => showArea(site, 'wide', 'footer', false),
@@ -525,6 +540,7 @@ const COMMANDS: Record<string, (site: Site) => unknown> = {
 
 /** What commands are made of and what they are told with: none of these looks at a site. */
 const NO_COMMANDS = [
+  'AREA_USES',
   'PAGE_SWITCHES',
   'RANGES',
   'addressOf',

@@ -127,7 +127,16 @@ describe('impact', () => {
     expect(off.pages.flatMap(it => it.nodes)).toEqual(TICKETS);
     const same = must(impactOf(demo, must(replaceTokens(demo, ['calm'], 'gale'))));
     // The line of a field whose answer will do, and nothing else, is drawn in it.
-    expect(same.pages.flatMap(it => it.nodes)).toEqual(['guided-mail', 'guided-boat', 'guided-words']);
+    expect(same.pages.flatMap(it => it.nodes)).toEqual([
+      'guided-mail',
+      'guided-boat',
+      'guided-words',
+      'lost-what',
+      'lost-mail',
+      'booking-day',
+      'booking-way',
+      'booking-mail',
+    ]);
   });
 
   it('names exactly what computes to another style, for random edits of swatches and sizes (50 seeds)', () => {

@@ -96,7 +96,8 @@ describe('publishing after an edit', () => {
     }
   });
 
-  const site = wide(60);
+  // Its navigation names the pages at the top alone.
+  const site = after(wide(60), [set('head-nav', ['content', 'depth'], 1)]);
   const made = (it: Site) =>
     new Map([...it.kinds.page.values()].map(page => [page.id, renderPage(it, page)]));
   const anew = (before: Site, edits: readonly Edit[]): Id[] => {

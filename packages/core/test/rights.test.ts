@@ -49,6 +49,8 @@ const EXPECTED: {
       openGuide: 'guide',
       address: 'guide',
       phrases: 'guide',
+      headerScrolls: 'guide',
+      headerColors: 'guide',
     },
   },
   token: {
@@ -152,6 +154,8 @@ const EXPECTED: {
       shortName: 'content',
       icon: 'content',
       areas: 'choice',
+      headerScrolls: 'choice',
+      headerColors: 'choice',
     },
   },
   section: {

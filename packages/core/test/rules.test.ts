@@ -144,7 +144,7 @@ const MENTIONS: [string, SiteRecord, string, Kind[]][] = [
     'the place of a shared section',
     section('s', { area: 'footer', at: { parent: 'settings', order: 'V' } }),
     'at.parent',
-    ['settings', 'section'],
+    ['settings', 'page', 'section'],
   ],
   ['the place of a page', page('p'), 'at.parent', ['settings', 'page']],
   ['the scheme of a section', section('s', { scheme: 'day' }), 'scheme', ['scheme']],

@@ -10,7 +10,6 @@ import {
   childrenOf,
   type Edit,
   nodesIn,
-  SETTINGS,
   type SharedArea,
   type Site,
   stableText,
@@ -40,7 +39,9 @@ const sharing = (
   starter: SectionStarter,
   how: LaidInArea,
 ): Made => {
-  const made = addToArea(site, page, area, how, at => createSection(site, SETTINGS, at, starter, area));
+  const made = addToArea(site, page, area, how, (parent, at) =>
+    createSection(site, parent, at, starter, area),
+  );
   if (!made) throw new Error('nothing laid');
   return made;
 };

@@ -36,6 +36,13 @@ function closingAround(site: Site, id: Id): Id[] {
   return found;
 }
 
+/** What the header of a page lies over, which it is coloured by. */
+function overOf(site: Site, page: Id): string | null {
+  const record = site.kinds.page.get(page);
+  const over = record && pageScope(site, record).over;
+  return over ? `${over.id} ${over.scheme}` : null;
+}
+
 /** The elements of one page in a document, kept equal to a site by drawing anew only what an edit alters. */
 export class PageMarkup {
   constructor(
@@ -69,6 +76,7 @@ export class PageMarkup {
     for (const [name, value] of Object.entries(body.attrs))
       if (value != null) document.body.setAttribute(name, String(value));
     document.body.innerHTML = body.children.map(printHtml).join('');
+    this.showOpened();
   }
 
   /** What the edits between two sites alter. */
@@ -102,6 +110,10 @@ export class PageMarkup {
           return;
       }
     }
+    if (overOf(before, this.page) !== overOf(site, this.page)) {
+      this.all(site);
+      return;
+    }
     for (const place of places) {
       const holder = getRecord(site, place);
       if (isNode(holder)) anew.add(place);
@@ -124,6 +136,18 @@ export class PageMarkup {
     for (const node of nodes) if (!isInAnother(node)) this.one(site, node);
     if (nodes.some(node => node.kind === 'section'))
       for (const section of this.withEdges(site, page)) if (!anew.has(section.id)) this.one(site, section);
+    this.showOpened();
+  }
+
+  /** What opens in front of the page does so while something in it is edited, if it is arranged so. */
+  private showOpened(): void {
+    const view = this.document.defaultView;
+    for (const it of this.document.querySelectorAll<HTMLElement>('[data-opens][popover]')) {
+      if (it.matches(':popover-open') || view?.getComputedStyle(it).display !== 'none') continue;
+      it.popover = 'manual';
+      const source = this.document.querySelector<HTMLElement>(`[popovertarget="${CSS.escape(it.id)}"]`);
+      it.showPopover(source ? { source } : {});
+    }
   }
 
   private withEdges(site: Site, page: PageRecord): SectionRecord[] {

@@ -30,15 +30,15 @@ import {
   rootBlocksOf,
   rootVariables,
   rulesOf,
-  SETTINGS,
   type Site,
+  type SiteRecord,
   type Styles,
   schemeBlock,
   schemeBlocks,
   schemePatterns,
   schemeSelector,
+  sectionsIn,
   settingsOf,
-  showsArea,
   type Target,
   usersOf,
   varContext,
@@ -206,7 +206,7 @@ export class StyleEngine {
           sources.add(id);
           bound ||= (is ?? was)?.kind === 'section';
           // What stands in it may be on the page since, or no longer.
-          nodes ||= isNode(was) && isNode(is) && was.at.parent !== is.at.parent;
+          nodes ||= isNode(was) && isNode(is) ? was.at.parent !== is.at.parent : isInArea(is ?? was);
           break;
         case 'page':
           bound = true;
@@ -260,9 +260,12 @@ export class StyleEngine {
   private isOn(site: Site, page: PageRecord | null, id: Id): boolean {
     let at = getRecord(site, id);
     while (at?.kind === 'widget') at = getRecord(site, at.at.parent);
-    if (at?.kind !== 'section' || !page || !showsArea(page, at.area)) return false;
-    return at.at.parent === (at.area === 'main' ? page.id : SETTINGS);
+    return at?.kind === 'section' && page !== null && sectionsIn(site, page.id, at.area).includes(at);
   }
 }
+
+/** Whether something is a section that stands in place of what pages share, or is shared by them. */
+const isInArea = (record: SiteRecord | undefined): boolean =>
+  record?.kind === 'section' && record.area !== 'main';
 
 const derives = (styles: Styles): boolean => Object.values(styles).some(isComputed);

@@ -11,14 +11,11 @@ import {
   pageFolder,
   type Result,
   removePage,
-  SHARED_AREAS,
   type Site,
   schemesInOrder,
   setAddress,
   setHome,
   settingsOf,
-  showArea,
-  showsArea,
   switchPage,
 } from '@cove/core';
 import { useState } from 'react';
@@ -36,6 +33,7 @@ import { Select } from '../ui/Select.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
 import { Tick } from '../ui/Tick.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
+import { PageAreas } from './PageAreas.tsx';
 import { PageRules } from './PageRules.tsx';
 
 const SWITCHES: Record<PageSwitch, { label: string; about: string }> = {
@@ -179,24 +177,7 @@ export function PageSheet({ site, page, onClose }: { site: Site; page: PageRecor
               commit([edit.set('scheme', scheme === '' ? null : scheme)], 'Choose a scheme')
             }
           />
-          <fieldset className="flex flex-wrap gap-x-4 gap-y-1">
-            <legend className="label-line mb-0.5">It shows the site’s</legend>
-            {SHARED_AREAS.map(area => (
-              <Tick
-                key={area}
-                checked={showsArea(page, area)}
-                disabled={!mayChoose}
-                onChange={shown =>
-                  commit(
-                    showArea(session.site, id, area, shown),
-                    `${shown ? 'Show' : 'Leave out'} the ${area}`,
-                  )
-                }
-              >
-                {area}
-              </Tick>
-            ))}
-          </fieldset>
+          <PageAreas site={site} page={page} />
           {PAGE_SWITCHES.map(name => (
             <div key={name}>
               <Tick

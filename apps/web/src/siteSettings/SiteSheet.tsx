@@ -2,6 +2,9 @@ import {
   directionOf,
   editOf,
   fail,
+  HEADER_COLORS,
+  HEADER_SCROLLS,
+  headerKindOf,
   LANGUAGES,
   ok,
   PHRASE_NAMES,
@@ -24,6 +27,7 @@ import { Select } from '../ui/Select.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
 import { Tick } from '../ui/Tick.tsx';
 import { TypedField } from '../ui/TypedField.tsx';
+import { HEADER_COLOR_NAMES, HEADER_SCROLL_NAMES } from './headerKindNames.ts';
 
 const AREA_NAMES: Record<SharedArea, string> = { header: 'Header', sidebar: 'Sidebar', footer: 'Footer' };
 const LONGEST_NAME = 80;
@@ -109,8 +113,56 @@ export function SiteSheet({ site, onClose }: { site: Site; onClose(): void }) {
         {SHARED_AREAS.map(area => (
           <SharedSections key={area} site={site} area={area} onGone={onClose} />
         ))}
+        <Lock unless="guide">
+          <HeaderKindFields site={site} />
+        </Lock>
       </div>
     </Sheet>
+  );
+}
+
+/** What the header does on all pages that do not say otherwise. */
+function HeaderKindFields({ site }: { site: Site }) {
+  const commit = useCommit();
+  const settings = settingsOf(site);
+  const { headerScrolls, headerColors } = headerKindOf(site, null);
+  const others = [...site.kinds.page.values()].filter(
+    it => it.headerScrolls !== undefined || it.headerColors !== undefined,
+  );
+  return (
+    <div className="mt-2 grid gap-2">
+      <Select
+        label="While scrolling, the header"
+        value={headerScrolls}
+        options={HEADER_SCROLLS.map(value => ({ value, label: HEADER_SCROLL_NAMES[value] }))}
+        onChange={value =>
+          commit([editOf(settings).put('headerScrolls', value)], 'Choose how headers scroll')
+        }
+      />
+      <Select
+        label="Colours of the header"
+        value={headerColors}
+        options={HEADER_COLORS.map(value => ({ value, label: HEADER_COLOR_NAMES[value] }))}
+        onChange={value =>
+          commit([editOf(settings).put('headerColors', value)], 'Choose the colours of headers')
+        }
+      />
+      {headerColors === 'sectionBeneath' && (
+        <p className="text-muted">
+          Its colours change while a visitor scrolls: it wears the scheme of whichever section is beneath it.
+        </p>
+      )}
+      {headerColors === 'firstSection' && (
+        <p className="text-muted">
+          It wears the scheme of the first section and lets it show through, so its words are read on that.
+        </p>
+      )}
+      {others.length > 0 && (
+        <p className="text-muted">
+          {others.length === 1 ? `${others[0]?.title} differs.` : `${others.length} pages differ.`}
+        </p>
+      )}
+    </div>
   );
 }
 

@@ -5,6 +5,7 @@ export {
   compareRanks,
   type OriginName,
   type OriginRanks,
+  OVER_RANK,
   PICTURE_RANK,
   PROGRAM_RANK,
   placeBase,
@@ -14,7 +15,7 @@ export {
   stateRank,
   widthRank,
 } from './rank.ts';
-export { type Contribution, type Contributions, contributionsTo, winner } from './resolve.ts';
+export { type Contribution, type Contributions, contributionsTo, winner, wordsOf } from './resolve.ts';
 export {
   branchOf,
   childScope,
@@ -28,6 +29,7 @@ export {
   specimenScope,
 } from './scope.ts';
 export {
+  overClass,
   pictureClass,
   presetClass,
   presetIn,
@@ -36,7 +38,7 @@ export {
   speaksOf,
   stylesOfPicture,
 } from './sources.ts';
-export { outside, type Spot } from './spot.ts';
+export { outside, type Spot, scopeBehind } from './spot.ts';
 export {
   type Asked,
   computedStyles,

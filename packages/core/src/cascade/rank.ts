@@ -15,6 +15,7 @@ export type OriginName = 'program' | 'picture' | 'default' | 'variant' | 'preset
  * | default | 1,000 + place | the guide's word on every such element |
  * | variant | 2,000 + 1,000 × axis + place | chosen for this one, from the guide; axes in the order the element declares |
  * | preset | 100,000 + position | put on by hand; later over earlier |
+ * | program, of a header over the first section | 150,000 | lets that show through, whatever the guide puts behind headers |
  * | own | 200,000 | set on this very element |
  *
  * What a holder says of its items' parts has the rank that it has on the holder itself. What is chosen for or set on one
@@ -65,6 +66,7 @@ export function placeRank(place: Place | null, scope: Scope): number | null {
 
 export const PROGRAM_RANK: OriginRank = 0;
 export const PICTURE_RANK: OriginRank = 50;
+export const OVER_RANK: OriginRank = 150_000;
 
 /** Ranks of what is said of one element. */
 export interface OriginRanks {

@@ -1,6 +1,6 @@
 import type { PropertyName } from '../properties/index.ts';
 import type { Id, Site } from '../site/index.ts';
-import type { Slot, State, Width } from '../slots/index.ts';
+import { type Slot, type State, WIDTHS, type Width } from '../slots/index.ts';
 import type { Value } from '../values/index.ts';
 import { presetNamesOf } from '../widgets/index.ts';
 import { expand } from './expand.ts';
@@ -59,3 +59,12 @@ export const winner = (
   state: State,
   width: Width,
 ): Contribution | null => list?.findLast(it => it.on && applies(it, state, width)) ?? null;
+
+/** The words that hold for a property at one width or another, at rest. */
+export function wordsOf(site: Site, scope: Scope, part: string, property: PropertyName): string[] {
+  const said = contributionsTo(site, scope, part).get(property);
+  return WIDTHS.flatMap(width => {
+    const value = winner(said, 'rest', width)?.value;
+    return value?.type === 'keyword' ? [value.value] : [];
+  });
+}

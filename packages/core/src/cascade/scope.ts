@@ -1,7 +1,9 @@
 import {
   type Area,
   elementOfNode,
+  firstSection,
   getRecord,
+  headerKindOf,
   type Id,
   isNode,
   type NodeRecord,
@@ -34,6 +36,8 @@ export interface Scope {
   rebinds: Rebinds;
   variants: Readonly<Record<string, Id>>;
   wears: NodeRecord['wears'];
+  /** The first section of the page, where a header lies over it: of the header, and of the page that it is on. */
+  over: SectionRecord | null;
   /** What holds it, and the part it stands in. */
   parent: { scope: Scope; part: string } | null;
 }
@@ -76,6 +80,7 @@ export function pageScope(site: Site, page: PageRecord): Scope {
     rebinds: page.rebind,
     variants: {},
     wears: {},
+    over: headerKindOf(site, page).headerColors === 'firstSection' ? firstSection(site, page) : null,
     parent: null,
   };
 }
@@ -89,17 +94,20 @@ export function childScope(outer: Scope, node: NodeRecord): Scope {
     node,
     variants: node.variants,
     wears: node.wears,
+    over: node.kind === 'section' && node.area === 'header' ? outer.over : null,
     parent: { scope: outer, part },
   };
   if (node.kind === 'widget')
     return { ...outer, ...own, longForm: outer.longForm || outer.element.longForm === true };
+  // What lies over a section is read on it, so it is coloured as that is.
+  const worn = own.over ?? node;
   return {
     ...outer,
     ...own,
     section: node,
     area: node.area,
-    scheme: node.scheme ?? outer.scheme,
-    wearer: node.scheme ? node.id : outer.wearer,
+    scheme: worn.scheme ?? outer.scheme,
+    wearer: worn.scheme ? worn.id : outer.wearer,
     rebinds: mergeRebinds(outer.rebinds, node.rebind),
   };
 }
@@ -148,7 +156,9 @@ export function nodeScope(site: Site, pageId: Id, nodeId: Id): Scope | null {
     at = at.kind === 'section' && above?.kind === 'section' ? getRecord(site, above.at.parent) : above;
   }
   const root = chain[0];
-  if (root?.kind !== 'section' || (root.area === 'main' && at?.id !== pageId)) return null;
+  if (root?.kind !== 'section') return null;
+  // What pages share stands on each of them; all else on its own.
+  if ((root.area === 'main' || at?.kind === 'page') && at?.id !== pageId) return null;
   return chain.reduce(childScope, pageScope(site, page));
 }
 
@@ -223,6 +233,7 @@ export function specimenScope(
     wearer: scheme,
     rebinds: NO_REBINDS,
     wears: {},
+    over: null,
   } as const;
   const page: Scope = { ...bare, element: elementNamed('page'), variants: {}, parent: null };
   if (element.name === 'page') return page;

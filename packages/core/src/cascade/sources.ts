@@ -12,9 +12,17 @@ import {
   type VariantRuleRecord,
 } from '../site/index.ts';
 import type { Slot, Styles } from '../slots/index.ts';
-import { isItem } from '../widgets/index.ts';
+import { type ElementType, isItem } from '../widgets/index.ts';
 import { expand } from './expand.ts';
-import { type OriginName, type OriginRank, PICTURE_RANK, PROGRAM_RANK, placeRank, ranksOf } from './rank.ts';
+import {
+  type OriginName,
+  type OriginRank,
+  OVER_RANK,
+  PICTURE_RANK,
+  PROGRAM_RANK,
+  placeRank,
+  ranksOf,
+} from './rank.ts';
 import { holderOf, type Scope } from './scope.ts';
 
 /** One record's say on an element, with its rank there. */
@@ -77,6 +85,9 @@ export function speaksOf(site: Site, { styles, declarations }: Source, name: str
   return Object.keys(declarations ?? {}).some(key => parseDeclarationKey(key)?.part === name);
 }
 
+/** Class under which is printed what an element says where it lies over a section. */
+export const overClass = ({ name }: ElementType): string => `${name}-over`;
+
 /** Class under which what a picture brings along is printed. */
 export const pictureClass = (asset: Id): string => `k-${asset}`;
 
@@ -126,6 +137,16 @@ function saidOf(site: Site, scope: Scope): Source[] {
       on: true,
     },
   ];
+  if (scope.over && element.whenOver)
+    found.push({
+      origin: 'program',
+      record: null,
+      rank: OVER_RANK,
+      styles: element.whenOver,
+      byKind: false,
+      className: overClass(element),
+      on: true,
+    });
   const picture = pictureIn(site, scope.node);
   const brought = picture && stylesOfPicture(picture);
   if (picture && brought)

@@ -5,6 +5,7 @@ import {
   outside,
   roleValue,
   type Scope,
+  scopeBehind,
   winner,
 } from '../cascade/index.ts';
 import { type Color, compositeOver } from '../color/index.ts';
@@ -133,12 +134,14 @@ export class Paints {
   private worksOut(scope: Scope, part: string): Paint {
     const spot = outside({ scope, part, state: 'rest' });
     const around = spot ? this.at(spot.scope, spot.part) : this.outermost(scope);
+    const beneath = scope.over && spot && spot.scope !== scope ? scopeBehind(scope) : null;
     const color = this.said(scope, part, 'color');
     const weight = this.said(scope, part, 'fontWeight');
     const opacity = this.said(scope, part, 'opacity');
     const share = opacity?.type === 'number' ? opacity.value : 1;
     const veil = around.veil * share;
-    const own = this.covered(scope, part, around.ground, veil);
+    const behind = beneath ? this.at(beneath, 'box').ground : around.ground;
+    const own = this.covered(scope, part, behind, veil);
     let ground = own;
     // Layers behind a section lie over its own fill and below all that it holds.
     if (!spot || spot.scope !== scope)
@@ -147,11 +150,12 @@ export class Paints {
     return {
       text: color?.type === 'color' ? color.value : around.text,
       ground,
-      filledBy: own === around.ground ? around.filledBy : { scope, part },
+      filledBy:
+        own !== behind ? { scope, part } : beneath ? { scope: beneath, part: 'box' } : around.filledBy,
       size: this.sizeOf(this.said(scope, part, 'fontSize'), around.size),
       weight: weight?.type === 'number' ? weight.value : around.weight,
       veil,
-      under: veil < 1 ? (around.under ?? around.ground) : null,
+      under: veil < 1 ? (around.under ?? behind) : null,
     };
   }
 

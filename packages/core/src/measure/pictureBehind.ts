@@ -1,4 +1,4 @@
-import { contributionsTo, layersBehind, type Scope, winner } from '../cascade/index.ts';
+import { contributionsTo, layersBehind, type Scope, scopeBehind, winner } from '../cascade/index.ts';
 import type { Id, Site } from '../site/index.ts';
 import type { Width } from '../slots/index.ts';
 import type { Value } from '../values/index.ts';
@@ -23,7 +23,7 @@ const WIDTHS_DOWN: readonly Width[] = ['wide', 'medium', 'narrow'];
 
 /** The nearest picture behind a thing, at any width: its own ground or that of what holds it. */
 export function pictureBehind(site: Site, scope: Scope): PictureBehind | null {
-  for (let at: Scope | null = scope; at; at = at.parent?.scope ?? null) {
+  for (let at: Scope | null = scope; at; at = scopeBehind(at)) {
     const { node, element } = at;
     if (!node) continue;
     const boxes = partNames(element).filter(part => partOf(element, part)?.kind === 'box');

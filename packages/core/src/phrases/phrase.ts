@@ -3,6 +3,8 @@ export const PHRASES = {
   skip: 'Link past the header, for keys and screen readers',
   newWindow: 'Said of links that open a new window',
   mainNavigation: 'Name of a navigation that has none',
+  menu: 'Name of the button that opens a navigation',
+  pagesBelow: 'Name of the button that opens the pages below one; {page} is what that is called',
   table: 'Name of a table that has no caption',
   largeView: 'Name of the large view of a picture',
   slides: 'Name and kind of slides that have no name',

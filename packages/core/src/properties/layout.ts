@@ -259,6 +259,22 @@ export const LAYOUT = rows('layout', [
     words: 'sticky fixed header scroll pinned stay follow',
   },
   {
+    name: 'opens',
+    css: 'position-area',
+    label: 'Opens',
+    accepts: [],
+    keywords: ['none', 'beneath', 'foot'],
+    keywordLabels: {
+      none: 'where it is placed',
+      beneath: 'beneath what opens it',
+      foot: 'at the foot of the window, by itself',
+    },
+    // CSS Anchor Positioning 1, section 3.1: across the whole window, and as near as it fits to what opened it.
+    print: text => ({ beneath: 'block-end span-all', foot: 'block-end center' })[text] ?? text,
+    placed: true,
+    words: 'menu popup anchor dropdown bar',
+  },
+  {
     name: 'top',
     css: 'top',
     label: 'Top',

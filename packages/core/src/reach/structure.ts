@@ -50,6 +50,7 @@ export class Structure {
       if (focus) words += ` shows ${this.number(focus)}`;
     }
     const holder = holderOf(scope);
+    if (scope.over) words += ' over';
     if (holder) words += ` held ${this.keyOf(holder)}`;
     const key = this.byWords.get(words) ?? this.byWords.size;
     this.byWords.set(words, key);

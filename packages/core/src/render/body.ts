@@ -1,5 +1,5 @@
 import { pageScope } from '../cascade/index.ts';
-import type { Area, PageRecord, SectionRecord, Site } from '../site/index.ts';
+import { type Area, headerKindOf, type PageRecord, type SectionRecord, type Site } from '../site/index.ts';
 import type { HtmlElement } from './html.ts';
 import { bindingClasses, classesOf, renderNode, sectionsIn } from './markup.ts';
 import { type MarkupOptions, phraseOf } from './markupContext.ts';
@@ -27,7 +27,12 @@ export function renderBody(site: Site, page: PageRecord, options: MarkupOptions)
     attrs: { ...attrs, 'data-area': options.marks ? name : null },
     children: sections(name),
   });
-  const header = area('header', 'header');
+  const { headerScrolls, headerColors } = headerKindOf(site, page);
+  const header = area('header', 'header', {
+    'data-scrolls': headerScrolls === 'withPage' ? null : headerScrolls,
+    'data-over': scope.over ? true : null,
+    'data-follows': headerColors === 'sectionBeneath' ? true : null,
+  });
   const main = area('main', 'main', { id: 'main' });
   const beside = area('aside', 'sidebar');
   const footer = area('footer', 'footer');

@@ -4,7 +4,6 @@ import { LIMITS } from '../limits/index.ts';
 import {
   AREAS,
   type Area,
-  childrenOf,
   contentReferences,
   elementOfNode,
   getRecord,
@@ -15,6 +14,7 @@ import {
   SETTINGS,
   type SectionRecord,
   type Site,
+  sectionsOf,
   showsArea,
   type WidgetRecord,
 } from '../site/index.ts';
@@ -62,6 +62,10 @@ export function bindingClasses(
   return [...(record.scheme || rebinds ? [`s-${inEffect}`] : []), ...(rebinds ? [`b-${record.id}`] : [])];
 }
 
+/** The same of a section where it stands; one that lies over another is bound as that is. */
+const bindingOf = (section: SectionRecord, { scheme, over }: Scope): string[] =>
+  bindingClasses(over ? { ...section, scheme } : section, scheme);
+
 const USED: ReadonlySet<string> = new Set(['a', 'button', 'input', 'select', 'textarea', 'summary']);
 
 type Said = Readonly<Record<string, Content>>;
@@ -93,7 +97,7 @@ function dress(
   const { node } = scope;
   const marked = node ?? (isItem(scope.element) ? holderOf(scope)?.node : null);
   const visit = (it: VElement, isRoot: boolean): HtmlElement => {
-    const binding = isRoot && node?.kind === 'section' ? bindingClasses(node, scope.scheme) : [];
+    const binding = isRoot && node?.kind === 'section' ? bindingOf(node, scope) : [];
     const own = it.part === undefined ? null : [classText(it.part), ...binding].join(' ');
     const attrs: Record<string, string | number | true | null | undefined> = { class: own, ...it.attrs };
     if (isRoot && node?.kind === 'section' && isLinked(site, node.id)) attrs.id = `s-${node.id}`;
@@ -215,17 +219,19 @@ function renderMade(
   outer: Scope,
   options: MarkupOptions,
   holder: Said,
-  { item, content, holds }: MadeItem,
+  { item, key, content, holds }: MadeItem,
+  instance = outer.node?.id ?? options.sample?.id ?? SAMPLE,
 ): HtmlElement[] {
   const element = elementNamed(item);
   const parent = { scope: outer, part: outer.element.holds ?? 'box' };
   const scope: Scope = { ...outer, element, node: null, variants: {}, wears: {}, parent };
+  const made = `${instance}-${key}`;
   const root = element.markup?.(
     content,
-    markupContext(site, scope, options, { holdsAny: holds.length > 0, holder, index: () => 0 }),
+    markupContext(site, scope, options, { holdsAny: holds.length > 0, holder, index: () => 0, made }),
   );
   if (!root) return [];
-  const inner = () => holds.flatMap(it => renderMade(site, scope, options, content, it));
+  const inner = () => holds.flatMap(it => renderMade(site, scope, options, content, it, made));
   return [dress(site, scope, options, content, root, inner)];
 }
 
@@ -322,12 +328,10 @@ export function renderSample(
 /** What stands above and below each other; a sidebar stands beside. */
 const AREAS_DOWN = AREAS.filter(area => area !== 'sidebar');
 
-/** Sections of an area as they show on a page: its own, or those it shares with others. */
+/** Sections of an area as they show on a page: its own, or else those it shares with others. */
 export function sectionsIn(site: Site, page: Id, area: Area): SectionRecord[] {
   const record = site.kinds.page.get(page);
   if (record && !showsArea(record, area)) return [];
-  return childrenOf(site, area === 'main' ? page : SETTINGS)
-    .map(id => site.kinds.section.get(id))
-    .filter(section => section !== undefined)
-    .filter(section => section.area === area);
+  const own = sectionsOf(site, page, area);
+  return area === 'main' || own.length > 0 ? own : sectionsOf(site, SETTINGS, area);
 }

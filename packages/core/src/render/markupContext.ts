@@ -3,7 +3,15 @@ import type { Content } from '../content/index.ts';
 import type { Rooms } from '../measure/index.ts';
 import { type PhraseName, phraseIn } from '../phrases/index.ts';
 import { type Rendition, sizesOfPicture } from '../renditions/index.ts';
-import { type AssetRecord, type Id, isFileType, nodesUnder, type Site, settingsOf } from '../site/index.ts';
+import {
+  type AssetRecord,
+  type Id,
+  isFileType,
+  nodesUnder,
+  type PageRecord,
+  type Site,
+  settingsOf,
+} from '../site/index.ts';
 import { isItem, type MarkupContext, type PageBranch } from '../widgets/index.ts';
 import { drawnSvg } from './drawings.ts';
 import { homePage, linkHref, pageFolder, pageHref, pagesOfBranch } from './links.ts';
@@ -39,6 +47,8 @@ export interface Around {
   holder: Readonly<Record<string, Content>>;
   /** Its number in its holder. */
   index(): number;
+  /** What names one that is made of what the site says, and has no record. */
+  made?: string;
 }
 
 /** What an item is told of its holder. */
@@ -83,7 +93,7 @@ export function markupContext(
   /** The page being made, as it is in a site. */
   const here = (it: Site) => page && (it.kinds.page.get(page.id) ?? page);
   return {
-    id: name => partId(node?.id ?? options.sample?.id ?? SAMPLE, name),
+    id: name => partId(around.made ?? node?.id ?? options.sample?.id ?? SAMPLE, name),
     item: itemIn(site, scope, options, around),
     holdsAny: around.holdsAny,
     isOpen: options.open === 'all' || (node !== null && options.open?.has(node.id) === true),
@@ -134,8 +144,8 @@ export function markupContext(
       })[0];
     },
     page: page?.id ?? null,
-    pages: branch => {
-      reads.ask(site, it => branchRead(it, branch));
+    pages: (branch, what = 'all') => {
+      reads.ask(site, it => (what === 'all' ? branchRead(it, branch) : namesRead(it, branch)));
       return pagesOfBranch(site, branch).map(it => ({
         id: it.id,
         title: it.shortName ?? it.title,
@@ -149,9 +159,23 @@ export function markupContext(
   };
 }
 
+/** The folder that the pages of a branch lie in. */
+function folderOf(site: Site, [first]: readonly PageRecord[]): string {
+  const parent = site.kinds.page.get(first?.at.parent ?? '');
+  return parent ? pageFolder(site, parent) : '';
+}
+
 /** All that a list of a branch shows: its pages, and the folder that they lie in. */
 function branchRead(site: Site, branch: PageBranch): readonly unknown[] {
   const pages = pagesOfBranch(site, branch);
-  const parent = site.kinds.page.get(pages[0]?.at.parent ?? '');
-  return [parent ? pageFolder(site, parent) : '', ...pages];
+  return [folderOf(site, pages), ...pages];
+}
+
+/** As much of it as names them and leads to them. */
+function namesRead(site: Site, branch: PageBranch): readonly unknown[] {
+  const pages = pagesOfBranch(site, branch);
+  return [
+    folderOf(site, pages),
+    ...pages.flatMap(({ id, title, shortName, path, icon }) => [id, shortName ?? title, path, icon]),
+  ];
 }

@@ -1,4 +1,4 @@
-import { branchOf, type Rank } from '../cascade/index.ts';
+import { branchOf, nodeScope, type Rank, wordsOf } from '../cascade/index.ts';
 import { LIMITS } from '../limits/index.ts';
 import { Rooms } from '../measure/index.ts';
 import { type MovementName, movementsIn } from '../properties/index.ts';
@@ -7,6 +7,7 @@ import {
   AREAS,
   type AssetRecord,
   elementOfNode,
+  headerKindOf,
   type NodeRecord,
   type PageRecord,
   type Site,
@@ -78,10 +79,17 @@ function readsHold(known: Known, site: Site): boolean {
   return true;
 }
 
-/** Whether a thing does what takes a script, as it is now. */
-function needsBehaviour(node: NodeRecord): boolean {
+/** Whether a thing on a page does what takes a script, as it is now. */
+function needsBehaviour(site: Site, page: PageRecord, node: NodeRecord): boolean {
   const { behaviour, needsBehaviour: asks } = elementOfNode(node);
-  return behaviour !== undefined && (asks?.(node.kind === 'widget' ? node.content : {}) ?? true);
+  if (behaviour === undefined || !asks) return behaviour !== undefined;
+  const scope = nodeScope(site, page.id, node.id);
+  const { headerScrolls, headerColors } = headerKindOf(site, page);
+  return asks(
+    node.kind === 'widget' ? node.content : {},
+    (part, property) => (scope ? wordsOf(site, scope, part, property) : []),
+    { headerFollows: headerScrolls !== 'withPage' || headerColors === 'sectionBeneath' },
+  );
 }
 
 /** The same with links that lead on from a base instead of from where the page lies. */
@@ -136,7 +144,7 @@ export function renderPage(site: Site, page: PageRecord, base?: string): Rendere
     rebinds: onEveryScreen(site, gamut => rebindBlocks(site, page, gamut)),
     movements: movementsIn(own),
     variables: interned(variablesIn(own)),
-    behaviours: [...new Set(nodes.filter(needsBehaviour).map(elementOfNode))],
+    behaviours: [...new Set(nodes.filter(it => needsBehaviour(site, page, it)).map(elementOfNode))],
     problems: hiddenByDepth(
       site,
       AREAS.flatMap(area => sectionsIn(site, page.id, area)),

@@ -231,7 +231,7 @@ export const layerOf = ({ state, width, rank }: Rank): string =>
 
 const STATE_SELECTORS: Record<Exclude<State, 'rest'>, string> = {
   alternate: ':nth-child(even)',
-  selected: ':is([aria-current],[aria-selected=true],[aria-expanded=true],:checked,[open])',
+  selected: ':is([aria-current],[aria-selected=true],[aria-expanded=true],:checked,[open],:popover-open)',
   valid: ':user-valid',
   invalid: ':user-invalid',
   hover: ':hover',
@@ -362,8 +362,9 @@ const ON_PAPER =
   '@media print{*{-webkit-print-color-adjust:exact;print-color-adjust:exact;animation-name:none!important}:where(.header-box,.footer-box,.section-box){position:relative!important}:where(main a[href^=http])::after{content:" (" attr(href) ")";overflow-wrap:anywhere;font-size:.8em}:where(figure,img,tr,li){break-inside:avoid}:where(h1,h2,h3,h4){break-after:avoid}.skip{display:none}}';
 
 /**
- * What holds for every page, below all ranks. A section is a formatting context of its own and clips what leaves it. A header
- * that stays in view does so as long as the page does, and over all else.
+ * What holds for every page, below all ranks. A section is a formatting context of its own and clips what leaves it; what pages
+ * share is one too, but what opens in it may leave it. A header that stays in view does so as long as the page does, and over
+ * all else.
  */
 export const baseCss = (mode: PrintMode): string =>
-  `@layer ${BASE_LAYER}{:root{-webkit-text-size-adjust:100%;text-size-adjust:100%;font-synthesis:none;overflow-wrap:break-word}picture{display:contents}picture>source{display:none}:where(.section-box,.header-box,.footer-box){contain:layout paint}:where(.section-box){overflow:clip}${mode === 'canvas' ? SKIPPED_OFF_SCREEN : ''}:where(.page-sheet>header){display:contents}:where(.header-box){z-index:2}.skip{position:absolute;left:-99rem}.skip:focus{left:1rem;top:1rem;z-index:1;padding:.5rem 1rem;color:var(--r-text);background:var(--r-surface)}::selection{background:var(--r-selection)}@media (prefers-reduced-motion:reduce){*{transition-duration:0s!important;animation-name:none!important}}${mode === 'published' ? ON_PAPER : ''}}`;
+  `@layer ${BASE_LAYER}{:root{-webkit-text-size-adjust:100%;text-size-adjust:100%;font-synthesis:none;overflow-wrap:break-word}picture{display:contents}picture>source{display:none}:where(.section-box){contain:layout paint}:where(.section-box){overflow:clip}${mode === 'canvas' ? SKIPPED_OFF_SCREEN : ''}:where(.header-box){z-index:2}.skip{position:absolute;inset-inline-start:-99rem}.skip:focus{inset-inline-start:1rem;top:1rem;z-index:1;padding:.5rem 1rem;color:var(--r-text);background:var(--r-surface)}::selection{background:var(--r-selection)}@media (prefers-reduced-motion:reduce){*{transition-duration:0s!important;animation-name:none!important}}${mode === 'published' ? ON_PAPER : ''}}`;

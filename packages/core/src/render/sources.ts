@@ -1,5 +1,7 @@
 import {
   branchOf,
+  OVER_RANK,
+  overClass,
   PICTURE_RANK,
   PROGRAM_RANK,
   pictureClass,
@@ -30,12 +32,12 @@ function rankOfPlace(site: Site, place: Place | null): number {
 
 /** What the program says of every element. */
 export const programSources = (): RuleSource[] =>
-  ELEMENTS.map(element => ({
-    rank: PROGRAM_RANK,
-    className: element.name,
-    styles: element.program,
-    element,
-  }));
+  ELEMENTS.flatMap(element => [
+    { rank: PROGRAM_RANK, className: element.name, styles: element.program, element },
+    ...(element.whenOver
+      ? [{ rank: OVER_RANK, className: overClass(element), styles: element.whenOver, element }]
+      : []),
+  ]);
 
 /** What one record of the guide says, wherever it is used; several where its rank depends on the use. */
 export function guideSources(site: Site, id: Id): RuleSource[] {

@@ -224,7 +224,7 @@ export function rebindBlocks(site: Site, page: PageRecord, gamut: Gamut): Block[
           ...[...site.kinds.scheme.keys()].flatMap(scheme => patternsBelow(site, id, scheme, gamut, all)),
         ];
   const sections = rebinding(site).filter(
-    section => section.area !== 'main' || section.at.parent === page.id,
+    ({ area, at }) => at.parent === page.id || (area !== 'main' && !site.kinds.page.has(at.parent)),
   );
   return [
     ...block(page.id, page.rebind, rebinds),

@@ -13,6 +13,7 @@ export {
   type StyledKind,
 } from './editOf.ts';
 export { elementOfNode } from './elementOfNode.ts';
+export { firstSection, headerKindOf } from './headerKind.ts';
 export * from './history.ts';
 export { newId, newIds } from './id.ts';
 export { includedIn } from './includedIn.ts';

@@ -53,6 +53,17 @@ export interface Noted {
 export const showsArea = ({ areas }: Pick<PageRecord, 'areas'>, area: Area): boolean =>
   area === 'main' || (areas?.[area] ?? area !== 'sidebar');
 
+/** What the header does while a visitor scrolls: goes with the page, stays in view, or comes back on scrolling up. */
+export const HEADER_SCROLLS = ['withPage', 'stays', 'returns'] as const;
+/** What it is coloured by: its own scheme; the first section, over which it lies; whichever section is beneath it. */
+export const HEADER_COLORS = ['own', 'firstSection', 'sectionBeneath'] as const;
+
+/** Of the site, or of a page that differs from it. */
+export interface HeaderKind {
+  headerScrolls?: (typeof HEADER_SCROLLS)[number];
+  headerColors?: (typeof HEADER_COLORS)[number];
+}
+
 /** What stands on a page, takes styles and wears presets. */
 export interface Wearer extends Declaring {
   at: At;

@@ -2,6 +2,7 @@ import { isFileType } from './kinds/asset.ts';
 import { KINDS, type Kind } from './kinds/index.ts';
 import { byOrder } from './order.ts';
 import {
+  type Area,
   type AssetRecord,
   type Id,
   isNode,
@@ -158,3 +159,10 @@ export const versionsOf = (site: Site, section: Id): SectionRecord[] =>
 /** Sections and widgets that stand in something, in the order in which they stand; pages below a page are left out. */
 export const nodesIn = (site: Site, parent: Id): Id[] =>
   nodesUnder(site, parent).flatMap(id => subtree({ childrenOf: it => nodesUnder(site, it) }, id));
+
+/** Sections of an area that stand directly on a page, or at the site for all pages. */
+export const sectionsOf = (site: Site, parent: Id, area: Area): SectionRecord[] =>
+  childrenOf(site, parent)
+    .map(id => site.kinds.section.get(id))
+    .filter(section => section !== undefined)
+    .filter(section => section.area === area);

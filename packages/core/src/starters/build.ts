@@ -216,9 +216,12 @@ export class SiteBuilder {
     path: string,
     title: string,
     description: string,
-    more: Partial<Pick<PageRecord, 'rebind' | 'areas'>> & { parent?: string; scheme?: string } = {},
+    more: Partial<Omit<PageRecord, 'id' | 'kind' | 'at' | 'scheme'>> & {
+      parent?: string;
+      scheme?: string;
+    } = {},
   ): void {
-    const { parent = 'settings', scheme = null, rebind = {}, areas } = more;
+    const { parent = 'settings', scheme = null, rebind = {}, ...others } = more;
     this.records.push({
       id,
       kind: 'page',
@@ -229,7 +232,7 @@ export class SiteBuilder {
       at: this.next(parent),
       scheme,
       rebind,
-      ...(areas && { areas }),
+      ...others,
     });
   }
 

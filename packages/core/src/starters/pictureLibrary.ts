@@ -1,4 +1,4 @@
-import { type Drawing, drawScene, type Scene } from './drawings.ts';
+import { type Drawing, drawScene, gulls, type Scene, sail } from './drawings.ts';
 
 /** A picture that the simulated library outside gives away. */
 export interface LibraryPicture {
@@ -58,17 +58,8 @@ const LIGHTS: readonly Light[] = [
 
 const lighthouse = (x: number, y: number) =>
   `<path d="M${x - 26},${y} L${x - 15},${y - 190} H${x + 15} L${x + 26},${y} Z" fill="#f3efe8"/><path d="M${x - 22},${y - 70} L${x - 18},${y - 120} H${x + 18} L${x + 22},${y - 70} Z" fill="#b1434a"/><rect x="${x - 17}" y="${y - 226}" width="34" height="36" fill="#2a3550"/><circle cx="${x}" cy="${y - 208}" r="10" fill="#f8c24a"/><path d="M${x - 70},${y} q70,-34 140,0 z" fill="#3d4457"/>`;
-const sail = (x: number, y: number, size: number) =>
-  `<g transform="translate(${x} ${y}) scale(${size})"><path d="M-46,0 H46 L32,20 H-34 Z" fill="#3a2f3f"/><path d="M-4,-6 V-110 L44,-12 Z" fill="#fbf7ef"/><path d="M-10,-8 V-88 L-42,-14 Z" fill="#e9dfd0"/></g>`;
 const buoy = (x: number, y: number) =>
   `<g transform="translate(${x} ${y})"><path d="M-34,20 h68 l-12,26 h-44 z" fill="#2a3550"/><path d="M-22,20 L-8,-56 H8 L22,20 Z" fill="#c8503f"/><circle cx="0" cy="-66" r="11" fill="#f8c24a"/></g>`;
-const gulls = (x: number, y: number) =>
-  [0, 1, 2, 3]
-    .map(
-      i =>
-        `<path d="M${x + i * 78},${y + ((i * 53) % 60)} q14,-16 28,0 q14,-16 28,0" fill="none" stroke="#4a5168" stroke-width="4" stroke-linecap="round"/>`,
-    )
-    .join('');
 const pier =
   '<path d="M0,610 H560 V634 H0 Z" fill="#6d5a49"/>' +
   [60, 180, 300, 420, 530]

@@ -8,7 +8,6 @@ import {
   type LaidInArea,
   type Made,
   pasteThings,
-  SETTINGS,
   type SharedArea,
   type Site,
 } from '@cove/core';
@@ -69,7 +68,7 @@ const ready = (starter: SectionStarter): Offered<SectionToAdd> => {
       lay: (now, page, index, how) =>
         area === null
           ? createSection(now, page, index, starter)
-          : addToArea(now, page, area, how, at => createSection(now, SETTINGS, at, starter, area)),
+          : addToArea(now, page, area, how, (parent, at) => createSection(now, parent, at, starter, area)),
     },
   };
 };
@@ -99,7 +98,7 @@ const own = (id: string, name: string, clip: Clip): Offered<SectionToAdd> => {
       lay: (now, page, index, how) =>
         area === null
           ? paste(now, page, index)
-          : addToArea(now, page, area, how, at => paste(now, SETTINGS, at)),
+          : addToArea(now, page, area, how, (parent, at) => paste(now, parent, at)),
     },
   };
 };

@@ -23,6 +23,7 @@ import {
   SETTINGS,
   type SectionRecord,
   type Site,
+  sectionsOf,
   subtree,
   type Wear,
   type WidgetRecord,
@@ -163,7 +164,10 @@ export function canHold(
   node: Pick<SectionRecord, 'kind' | 'area'> | Pick<WidgetRecord, 'kind' | 'widget'>,
 ): boolean {
   const target = getRecord(site, parent);
-  if (node.kind === 'section') return node.area === 'main' ? target?.kind === 'page' : parent === SETTINGS;
+  if (node.kind === 'section')
+    return node.area === 'main'
+      ? target?.kind === 'page'
+      : parent === SETTINGS || sectionsOf(site, parent, node.area).length > 0;
   return isNode(target) && canAccept(elementOfNode(target), elementNamed(node.widget));
 }
 
@@ -225,6 +229,20 @@ function placesBehind(
   return { orders, rekeyed };
 }
 
+/** Some nodes with all they hold, the ids of copies of them, and copies of the rules for them. None stands in another. */
+export function copiesOf(
+  site: Site,
+  roots: readonly Id[],
+): { nodes: NodeRecord[]; copies: ReadonlyMap<Id, Id>; rules: Edit[] } {
+  const copies = new Map<Id, Id>();
+  const nodes = roots
+    .flatMap(root => subtree({ childrenOf: it => nodesUnder(site, it) }, root))
+    .map(id => getRecord(site, id))
+    .filter(isNode);
+  for (const { id, kind } of nodes) copies.set(id, newId(kind === 'section' ? 's' : 'w'));
+  return { nodes, copies, rules: copiedRules(site, copies) };
+}
+
 /**
  * Copies of some nodes, of all they hold and of the rules for them, each right behind what it is a copy of; versions that
  * were set aside stay where they are. None of the nodes stands in another.
@@ -233,21 +251,14 @@ export function copiesBehind(
   site: Site,
   roots: readonly Id[],
 ): { edits: Edit[]; copies: ReadonlyMap<Id, Id> } {
-  const copies = new Map<Id, Id>();
+  const { nodes, copies, rules } = copiesOf(site, roots);
   const byParent = new Map<Id, Set<Id>>();
-  const nodes: NodeRecord[] = [];
   for (const root of roots) {
     const node = getRecord(site, root);
     if (!isNode(node)) continue;
     const there = byParent.get(node.at.parent);
     if (there) there.add(root);
     else byParent.set(node.at.parent, new Set([root]));
-    for (const inner of subtree({ childrenOf: it => nodesUnder(site, it) }, root)) {
-      const record = getRecord(site, inner);
-      if (!isNode(record)) continue;
-      nodes.push(record);
-      copies.set(inner, newId(record.kind === 'section' ? 's' : 'w'));
-    }
   }
   const edits: Edit[] = [];
   const orders = new Map<Id, string>();
@@ -261,7 +272,7 @@ export function copiesBehind(
     const at = { parent: copies.get(record.at.parent) ?? record.at.parent, order };
     edits.push(putRecord({ ...record, id: copies.get(record.id) ?? record.id, at }));
   }
-  edits.push(...copiedRules(site, copies));
+  edits.push(...rules);
   return { edits, copies };
 }
 

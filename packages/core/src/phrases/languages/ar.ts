@@ -7,6 +7,8 @@ export const ar: Language = {
     skip: 'انتقل إلى المحتوى',
     newWindow: 'يفتح في نافذة جديدة',
     mainNavigation: 'التنقل الرئيسي',
+    menu: 'القائمة',
+    pagesBelow: 'المزيد في {page}',
     table: 'جدول',
     largeView: 'عرض مكبّر',
     slides: 'شرائح',

@@ -7,6 +7,8 @@ export const de: Language = {
     skip: 'Zum Inhalt springen',
     newWindow: 'Öffnet in einem neuen Fenster',
     mainNavigation: 'Hauptnavigation',
+    menu: 'Menü',
+    pagesBelow: 'Mehr unter {page}',
     table: 'Tabelle',
     largeView: 'Großansicht',
     slides: 'Bilderfolge',

@@ -7,6 +7,8 @@ export const en: Language = {
     skip: 'Skip to content',
     newWindow: 'Opens in a new window',
     mainNavigation: 'Main',
+    menu: 'Menu',
+    pagesBelow: 'More in {page}',
     table: 'Table',
     largeView: 'Large view',
     slides: 'Slides',

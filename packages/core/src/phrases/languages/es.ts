@@ -7,6 +7,8 @@ export const es: Language = {
     skip: 'Saltar al contenido',
     newWindow: 'Se abre en una ventana nueva',
     mainNavigation: 'Navegación principal',
+    menu: 'Menú',
+    pagesBelow: 'Más en {page}',
     table: 'Tabla',
     largeView: 'Vista ampliada',
     slides: 'Diapositivas',

@@ -7,6 +7,8 @@ export const fr: Language = {
     skip: 'Aller au contenu',
     newWindow: 'S’ouvre dans une nouvelle fenêtre',
     mainNavigation: 'Navigation principale',
+    menu: 'Menu',
+    pagesBelow: 'Plus dans {page}',
     table: 'Tableau',
     largeView: 'Vue agrandie',
     slides: 'Diaporama',

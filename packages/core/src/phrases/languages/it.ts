@@ -7,6 +7,8 @@ export const it: Language = {
     skip: 'Vai al contenuto',
     newWindow: 'Si apre in una nuova finestra',
     mainNavigation: 'Navigazione principale',
+    menu: 'Menu',
+    pagesBelow: 'Altro in {page}',
     table: 'Tabella',
     largeView: 'Vista ingrandita',
     slides: 'Presentazione',

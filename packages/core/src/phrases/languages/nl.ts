@@ -7,6 +7,8 @@ export const nl: Language = {
     skip: 'Naar de inhoud',
     newWindow: 'Opent in een nieuw venster',
     mainNavigation: 'Hoofdnavigatie',
+    menu: 'Menu',
+    pagesBelow: 'Meer in {page}',
     table: 'Tabel',
     largeView: 'Grote weergave',
     slides: 'Diavoorstelling',

@@ -6,6 +6,7 @@ import { checkNesting } from '../nesting.ts';
 import { rebind } from '../readStyles.ts';
 import {
   type At,
+  type HeaderKind,
   type Id,
   PAGE_KINDS,
   type PageKind,
@@ -17,10 +18,11 @@ import type { Scene } from '../scene.ts';
 import { checkRebinds } from './checkRebinds.ts';
 import { NOTHING, onlyDiffer } from './effects.ts';
 import { inRebind, picture, scheme } from './mentions.ts';
-import { at, set } from './readCommon.ts';
+import { at, headerKind, set } from './readCommon.ts';
 import type { RecordKind } from './recordKind.ts';
 
-export interface PageRecord {
+/** Its header may be of another kind than the site’s. */
+export interface PageRecord extends HeaderKind {
   id: Id;
   kind: 'page';
   pageKind: PageKind;
@@ -110,6 +112,7 @@ export const page: RecordKind<PageRecord, null> = {
         throw new BadField(path, shown, 'true or false for header, sidebar and footer');
       return shown;
     }),
+    ...headerKind(f),
   }),
   references: record => [
     { path: 'at.parent', to: record.at.parent, kinds: ['settings', 'page'] },
@@ -132,6 +135,8 @@ export const page: RecordKind<PageRecord, null> = {
     unlisted: 'choice',
     unindexed: 'choice',
     areas: 'choice',
+    headerScrolls: 'choice',
+    headerColors: 'choice',
     sharePicture: 'content',
     shortName: 'content',
     icon: 'content',

@@ -1,7 +1,7 @@
 import { isId } from '../../values/index.ts';
 import { type ElementType, maybeElement } from '../../widgets/index.ts';
 import { BadField, Fields, isObject } from '../fields.ts';
-import type { At, Wear } from '../records.ts';
+import { type At, HEADER_COLORS, HEADER_SCROLLS, type HeaderKind, type Wear } from '../records.ts';
 
 /** Fields that records of several kinds have. */
 export const element = (fields: Fields): ElementType =>
@@ -33,5 +33,11 @@ export const variants = (fields: Fields, type: ElementType) =>
 /** A switch that is on; where it is off it is left out. */
 export const set = <K extends string>(fields: Fields, name: K): { [P in K]?: true } =>
   fields.maybe(name, (f, it) => f.read(it, 'true, or nothing', on => (on === true ? on : null)));
+
+/** The kind of header, where a site or a page says it. */
+export const headerKind = (fields: Fields): HeaderKind => ({
+  ...fields.maybe('headerScrolls', (f, it) => f.oneOf(it, HEADER_SCROLLS)),
+  ...fields.maybe('headerColors', (f, it) => f.oneOf(it, HEADER_COLORS)),
+});
 
 export const note = (fields: Fields) => fields.maybe('note', (f, name) => f.text(name, 2000));

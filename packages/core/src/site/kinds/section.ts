@@ -74,7 +74,8 @@ export const section: RecordKind<SectionRecord, null> = {
     {
       path: 'at.parent',
       to: record.at.parent,
-      kinds: record.area === 'main' ? ['page', 'section'] : ['settings', 'section'],
+      // What pages share stands at the site, and what one has instead of that on it.
+      kinds: record.area === 'main' ? ['page', 'section'] : ['settings', 'page', 'section'],
     },
     ...scheme(record.scheme),
     ...inRebind(record.rebind),

@@ -2,13 +2,13 @@ import { readPlain } from '../../content/index.ts';
 import { ICON_SETS, type IconSetName } from '../../icons/index.ts';
 import { PHRASE_NAMES, type PhraseName } from '../../phrases/index.ts';
 import { BadField, type Fields } from '../fields.ts';
-import type { Id } from '../records.ts';
+import type { HeaderKind, Id } from '../records.ts';
 import { EVERYTHING, NOTHING, onlyDiffer } from './effects.ts';
 import { picture } from './mentions.ts';
-import { set } from './readCommon.ts';
+import { headerKind, set } from './readCommon.ts';
 import type { RecordKind } from './recordKind.ts';
 
-export interface SettingsRecord {
+export interface SettingsRecord extends HeaderKind {
   id: Id;
   kind: 'settings';
   name: string;
@@ -107,6 +107,7 @@ export const settings: RecordKind<SettingsRecord, null> = {
     ...set(f, 'darkVersion'),
     ...set(f, 'openGuide'),
     ...phrases(f),
+    ...headerKind(f),
     ...f.maybe('address', (it, name) =>
       it.read(name, 'an address such as https://ferries.example', value =>
         typeof value === 'string' && value.length <= 300 && SITE_ADDRESS.test(value) ? value : null,
@@ -144,6 +145,8 @@ export const settings: RecordKind<SettingsRecord, null> = {
     darkVersion: 'guide',
     openGuide: 'guide',
     phrases: 'guide',
+    headerScrolls: 'guide',
+    headerColors: 'guide',
   },
   check(record, _, { get }) {
     const home = get(record.home);

@@ -33,6 +33,8 @@ export function layout(
     'box/position': 'sticky',
     'box/top': '0px',
   });
+  for (const look of looksOf('navigation').filter(it => it.axis !== 'look'))
+    b.readyLook(id(`navigation-${look.name.toLowerCase().replaceAll(' ', '-')}`), look);
   for (const [name, columns, label, medium] of [
     ['two', 2, 'Two across', null],
     ['three', 3, 'Three across', 2],

@@ -1,9 +1,9 @@
-import { centred, navigation, type SectionStarter, small, title } from './sketch.ts';
+import { centred, pagesListed, type SectionStarter, small, title } from './sketch.ts';
 
 export const footerCentred: SectionStarter = {
   id: 'footer-centred',
   label: 'Centred',
   purpose: 'footer',
   tone: 'plain',
-  holds: [centred(title), centred(navigation('Footer')), centred(small('© {name}'))],
+  holds: [centred(title), centred(pagesListed('Footer')), centred(small('© {name}'))],
 };

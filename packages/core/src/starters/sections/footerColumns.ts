@@ -1,4 +1,4 @@
-import { across, column, heading, navigation, type SectionStarter, small, text, title } from './sketch.ts';
+import { across, column, heading, pagesListed, type SectionStarter, small, text, title } from './sketch.ts';
 
 export const footerColumns: SectionStarter = {
   id: 'footer-columns',
@@ -14,7 +14,7 @@ export const footerColumns: SectionStarter = {
         text('Street and number, town'),
         text('Open Monday to Saturday'),
       ),
-      column(heading('Pages', 3), navigation('Footer')),
+      column(heading('Pages', 3), pagesListed('Footer')),
     ),
     { widget: 'divider' },
     small('© {name}'),

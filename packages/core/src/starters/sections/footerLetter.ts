@@ -6,7 +6,7 @@ import {
   ends,
   field,
   heading,
-  navigation,
+  pagesListed,
   type SectionStarter,
   small,
   text,
@@ -27,6 +27,6 @@ export const footerLetter: SectionStarter = {
       ),
     ),
     { widget: 'divider' },
-    ends(small('© {name}'), navigation('Footer')),
+    ends(small('© {name}'), pagesListed('Footer')),
   ],
 };

@@ -4,7 +4,7 @@ import {
   ends,
   heading,
   map,
-  navigation,
+  pagesListed,
   type SectionStarter,
   small,
   socialLink,
@@ -28,6 +28,6 @@ export const footerPlace: SectionStarter = {
       ),
     ),
     { widget: 'divider' },
-    ends(small('© {name}'), navigation('Footer')),
+    ends(small('© {name}'), pagesListed('Footer')),
   ],
 };

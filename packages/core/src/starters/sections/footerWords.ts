@@ -4,7 +4,7 @@ import {
   centred,
   ends,
   heading,
-  navigation,
+  pagesListed,
   type SectionStarter,
   small,
   space,
@@ -19,6 +19,6 @@ export const footerWords: SectionStarter = {
   holds: [
     centred(heading('Shall we begin?', 2), buttons(button('Write to us'))),
     space,
-    ends(small('© {name}'), navigation('Footer')),
+    ends(small('© {name}'), pagesListed('Footer')),
   ],
 };

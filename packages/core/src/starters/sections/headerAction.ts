@@ -5,5 +5,10 @@ export const headerAction: SectionStarter = {
   label: 'With a button',
   purpose: 'header',
   tone: 'plain',
-  holds: [ends(title, centred(navigation('Main'), button('Get started', undefined, 'Small')))],
+  holds: [
+    ends(
+      title,
+      centred(navigation('Main', 'Menus', 'From the side'), button('Get started', undefined, 'Small')),
+    ),
+  ],
 };

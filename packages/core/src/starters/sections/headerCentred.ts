@@ -5,5 +5,5 @@ export const headerCentred: SectionStarter = {
   label: 'Centred',
   purpose: 'header',
   tone: 'tinted',
-  holds: [centred(title), centred(navigation('Main'))],
+  holds: [centred(title), centred(navigation('Main', 'Menus', 'Tiles'))],
 };

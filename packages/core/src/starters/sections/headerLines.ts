@@ -9,6 +9,6 @@ export const headerLines: SectionStarter = {
     ends(small('Open Monday to Saturday, nine to six'), small('Street and number, town')),
     { widget: 'divider' },
     ends(title, button('Write to us', 'Quiet', 'Small')),
-    navigation('Main'),
+    navigation('Main', 'Wide menus', 'From the side'),
   ],
 };

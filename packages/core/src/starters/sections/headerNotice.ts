@@ -8,6 +8,6 @@ export const headerNotice: SectionStarter = {
   holds: [
     centred(small('News that everybody should see, in one line.')),
     { widget: 'divider' },
-    ends(title, navigation('Main')),
+    ends(title, navigation('Main', 'Menus', 'Bottom bar')),
   ],
 };

@@ -5,5 +5,9 @@ export const headerRuled: SectionStarter = {
   label: 'Title above a line',
   purpose: 'header',
   tone: 'plain',
-  holds: [ends(title, small('A line that says what you do')), { widget: 'divider' }, navigation('Main')],
+  holds: [
+    ends(title, small('A line that says what you do')),
+    { widget: 'divider' },
+    navigation('Main', 'Wide menus', 'Drops down'),
+  ],
 };

@@ -17,7 +17,7 @@ export const headerTall: SectionStarter = {
   tone: 'strong',
   look: { padding: 'Roomy' },
   holds: [
-    ends(title, navigation('Main')),
+    ends(title, navigation('Main', 'Behind a button', 'Full screen')),
     space,
     centred(lead('Say in one sentence what {name} is there for.')),
     centred(buttons(button('Get started'), button('How it works', 'Outlined'))),

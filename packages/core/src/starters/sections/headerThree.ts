@@ -9,7 +9,7 @@ export const headerThree: SectionStarter = {
     centred(title),
     { widget: 'divider' },
     ends(
-      navigation('Main'),
+      navigation('Main', 'Menus', 'Full screen'),
       socialLinks('Elsewhere', socialLink('Pictures', 'camera'), socialLink('Letters', 'mail')),
     ),
   ],

@@ -79,7 +79,18 @@ export const centred = (...holds: Sketch[]): Sketch => ({
   holds,
 });
 export const title: Sketch = { widget: 'siteTitle' };
-export const navigation = (label: string): Sketch => ({ widget: 'navigation', content: { label } });
+/** The pages of the site, with those below them in menus, and behind a button where the window is narrow. */
+export const navigation = (
+  label: string,
+  arrangement = 'Menus',
+  narrow: 'Full screen' | 'From the side' | 'Drops down' | 'Tiles' | 'Bottom bar' = 'Drops down',
+): Sketch => ({
+  widget: 'navigation',
+  look: { arrangement, 'narrow arrangement': narrow },
+  content: { label, depth: 2 },
+});
+/** The same as a plain list, for the end of a page. */
+export const pagesListed = (label: string): Sketch => ({ widget: 'navigation', content: { label } });
 export const column = (...holds: Sketch[]): Sketch => ({ widget: 'column', holds });
 export const picture = (alt: string, caption = ''): Sketch => ({
   widget: 'picture',

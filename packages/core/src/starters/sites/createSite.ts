@@ -6,7 +6,7 @@ import { readyGuide } from '../guides/index.ts';
 import { createPage, createSections } from '../pages/createPage.ts';
 import { neutralPictures } from '../pictures.ts';
 import { createSection } from '../sections/createSection.ts';
-import { ends, navigation, small, title } from '../sections/sketch.ts';
+import { ends, navigation, pagesListed, small, title } from '../sections/sketch.ts';
 import type { SiteStarter } from './siteStarter.ts';
 
 const HOME = 'home';
@@ -82,7 +82,7 @@ export function createSite(
       {
         label: 'Footer',
         tone: 'strong',
-        holds: [ends(...closing, navigation('Footer'))],
+        holds: [ends(...closing, pagesListed('Footer'))],
       },
       'footer',
     ).edits,

@@ -33,6 +33,7 @@ export function tolvaneGuide(b: SiteBuilder, name: string, file: (name: string) 
     fluidTo: 1280,
     textBase: 'base',
     textRatio: 'ratio',
+    headerScrolls: 'returns',
   });
   for (const drawing of drawings())
     b.asset({

@@ -2,7 +2,9 @@ import { type LinkTarget, type RichText, richText } from '../../content/index.ts
 import type { Site } from '../../site/index.ts';
 import { SiteBuilder } from '../build.ts';
 import { aboard } from './aboard.ts';
+import { ashore } from './ashore.ts';
 import { pictureId, tolvaneGuide } from './guide.ts';
+import { office } from './office.ts';
 
 const to = (page: string): LinkTarget => ({ type: 'page', page });
 const words = (...paragraphs: string[]): RichText => richText(...paragraphs);
@@ -350,8 +352,8 @@ function others(b: SiteBuilder): void {
         title: name,
         level: 2,
         text,
-        link: to('sailings'),
-        linkLabel: `Boats to ${name}`,
+        link: to(`${name.toLowerCase().replace(' ', '-')}-page`),
+        linkLabel: `More of ${name}`,
         asset: pictureId(name),
         alt: '',
       },
@@ -440,5 +442,7 @@ export function tolvane(file: (name: string) => string): Site {
   home(b);
   others(b);
   aboard(b);
+  ashore(b);
+  office(b);
   return b.site();
 }

@@ -10,6 +10,8 @@ const drawn = (d: string) => ({
 const DRAWN = {
   before: drawn('M15 5l-7 7 7 7'),
   after: drawn('M9 5l7 7-7 7'),
+  below: drawn('M6 9l6 6 6-6'),
+  menu: drawn('M4 7h16M4 12h16M4 17h16'),
   close: drawn('M6 6l12 12M18 6L6 18'),
   pause: drawn('M9 6v12M15 6v12'),
   play: drawn('M8 5l11 7-11 7z'),

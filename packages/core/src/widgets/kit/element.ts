@@ -1,5 +1,5 @@
 import { type Content, type ContentField, isRichText, type RichText } from '../../content/index.ts';
-import { accepts, type PartKind, propertyOf } from '../../properties/index.ts';
+import { accepts, type PartKind, type PropertyName, propertyOf } from '../../properties/index.ts';
 import { must } from '../../result/index.ts';
 import { parseSlot, type State, type Styles } from '../../slots/index.ts';
 import { parseLiteral, role, type Value } from '../../values/index.ts';
@@ -83,7 +83,7 @@ export interface ElementType {
   accepts?: readonly string[];
   /** Of an item: the only elements that it can stand in. */
   onlyIn?: readonly string[];
-  /** Of an item: what it holds is closed at times, and shows on the canvas while something in it is edited. */
+  /** What it holds is closed at times, and shows on the canvas while something in it is edited. */
   closes?: true;
   /** What stands in it is long-form text. */
   longForm?: true;
@@ -93,6 +93,8 @@ export interface ElementType {
   sampleHolds?: readonly Held[];
   /** What the program itself says, lowest of all origins. */
   program: Styles;
+  /** What it says besides where it lies over the first section of a page. */
+  whenOver?: Styles;
   /** Declarations below all ranks, by part or `tag.part`: what undoes a browser’s ways that no property here can. */
   base?: Readonly<Record<string, string>>;
   content: Readonly<Record<string, ContentField>>;
@@ -100,8 +102,12 @@ export interface ElementType {
   listsPages?: true;
   /** The published module that it needs, as text; see `behaviour.ts` beside it. */
   behaviour?: string;
-  /** Whether one that says this needs it; always where left out. */
-  needsBehaviour?(content: Readonly<Record<string, Content>>): boolean;
+  /** Whether one that says this needs it, and is styled so, on a page: `says` tells the words that hold at some width; always where left out. */
+  needsBehaviour?(
+    content: Readonly<Record<string, Content>>,
+    says: (part: string, property: PropertyName) => readonly string[],
+    page: { readonly headerFollows: boolean },
+  ): boolean;
   /** Rules below all ranks that no declaration can say; each where a page has all the parts that it names. */
   css?: readonly string[];
   /** The same for browsers that run no script; what is drawn by the program’s own hand runs none and needs none. */

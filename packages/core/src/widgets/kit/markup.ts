@@ -36,6 +36,8 @@ export interface ItemViews {
 /** An item that nobody put there, made of what the site says: it looks like one that says nothing of its looks. */
 export interface MadeItem {
   item: string;
+  /** Tells it from others beside it, in the names of its parts. */
+  key: string;
   content: Readonly<Record<string, Content>>;
   holds: readonly MadeItem[];
 }
@@ -168,8 +170,11 @@ export interface MarkupContext {
   awayInNewTab: boolean;
   /** The page being made; null where nothing stands on one. */
   page: string | null;
-  /** Pages as navigation lists them, in order; those that are off or not to be listed are left out. */
-  pages(branch: PageBranch): readonly ListedPage[];
+  /**
+   * Pages as navigation lists them, in order; those that are off or not to be listed are left out. Who shows but their names
+   * and icons asks for `names`, and is made anew for no more than those.
+   */
+  pages(branch: PageBranch, what?: 'all' | 'names'): readonly ListedPage[];
 }
 
 /** Attributes of a link, with the one rule for links that lead away. */

@@ -42,7 +42,7 @@ export const groundProgram: Readonly<Record<string, string>> = {
   'bottomEdge/overflowX': 'hidden',
 };
 
-/** Sections contain their layout and paint, so places count from their box and what lies behind stays within it. Behind what the section holds, and out of the pointer's way. */
+/** Sections, and what pages share, contain their layout, so places count from their box. Behind what the section holds, and out of the pointer's way. */
 const BEHIND = 'position:absolute;pointer-events:none';
 export const groundBase: Readonly<Record<string, string>> = {
   ...Object.fromEntries(LAYERS.map(part => [part, BEHIND])),

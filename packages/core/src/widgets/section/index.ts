@@ -1,8 +1,10 @@
 import { sides } from '../kit/baseline.ts';
 import { type ElementType, element, programStyles } from '../kit/element.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
+import { source } from './behaviour.source.ts';
 import { groundBase, groundMarkup, groundParts, groundProgram } from './grounds.ts';
 import { headerLooks, sectionLooks } from './looks.ts';
+import { SCROLLING } from './scrolling.ts';
 
 const make = (name: string, label: string, tag: string, padding: string): ElementType =>
   element({
@@ -19,12 +21,23 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
     holds: 'inner',
     sampleHolds: ['heading', 'text', 'button'].map(widget => ({ widget })),
     base: groundBase,
+    ...(name === 'header' && {
+      whenOver: programStyles({ 'box/backgroundColor': 'transparent' }),
+      behaviour: source,
+      needsBehaviour: (_, says, { headerFollows }) =>
+        headerFollows || says('box', 'position').includes('sticky'),
+    }),
+    css: [
+      // What opens in what pages share may leave its box, as nothing may leave a section.
+      ...(name === 'section' ? [] : [`:where(.${name}-box){contain:layout}`]),
+      ...(name === 'header' ? SCROLLING : []),
+    ],
     program: programStyles({
       ...groundProgram,
       'box/color': 'role.text',
       'box/backgroundColor': 'role.surface',
+      'box/overflowX': 'clip',
       'box/display': 'block',
-      ...(name === 'section' && { 'box/overflowX': 'clip' }),
       ...sides('box', 'padding', [padding, '1.5rem', padding, '1.5rem']),
       'inner/display': 'flex',
       'inner/flexDirection': 'column',

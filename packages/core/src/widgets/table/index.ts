@@ -83,6 +83,7 @@ export const table = element({
     const columns = isColumns(content.columns) ? content.columns.columns : [];
     const headings: MadeItem = {
       item: 'tableRow',
+      key: 'first',
       content: { cells: { cells: columns.map(it => it.heading) }, kind: 'headings' },
       holds: [],
     };
