@@ -4,8 +4,12 @@ import {
   type Edit,
   editAt,
   publishSite,
+  putRecord,
   SETTINGS,
   type Site,
+  sectionsIn,
+  setAreaUse,
+  setSlot,
   settingsOf,
 } from '@cove/core';
 import { tolvane } from '@cove/core/starters';
@@ -354,6 +358,36 @@ describe('a header', () => {
       await open(arranged('menus', 'drops-down', long), '', width);
       expect([width, await overflow()]).toEqual([width, 0]);
     }
+  });
+  it('is not the only one to stay in view: a sidebar does, on either side of what it stands beside', async () => {
+    const shown = after(demo, ...setAreaUse(demo, 'fares', 'sidebar', 'shared'));
+    const [sidebar] = sectionsIn(shown, 'fares', 'sidebar');
+    const nav = demo.kinds.widget.get('foot-nav');
+    if (!sidebar || !nav) throw new Error('no sidebar');
+    const stays = after(
+      shown,
+      editAt<'section'>(sidebar.id).set('variants', { scrolling: 'sidebar-stays' }),
+      putRecord({ ...nav, id: 'beside', at: { parent: sidebar.id, order: 'V' } }),
+    );
+    await open(stays, 'fares/', WIDTHS.wide);
+    const beside = () => boxOf('.sidebar-box');
+    expect((await beside()).left).toBeGreaterThan(WIDTHS.wide / 2);
+    await scrollTo(500);
+    expect((await beside()).top).toBe(80);
+    expect(await published.it.violations('aside')).toEqual([]);
+    const before = after(
+      stays,
+      ...setSlot(stays, { type: 'default', element: 'page' }, 'middle/flexDirection', {
+        type: 'keyword',
+        value: 'row-reverse',
+      }),
+    );
+    await open(before, 'fares/', WIDTHS.wide);
+    expect((await beside()).left).toBe(0);
+    // Below the content where both do not fit beside each other.
+    await open(before, 'fares/', WIDTHS.narrow);
+    expect((await beside()).top).toBeGreaterThan((await boxOf('main')).bottom - 2);
+    expect(await overflow()).toBe(0);
   });
   it('turns around with the language', async () => {
     const turned = after(demo, editAt<'settings'>(SETTINGS).set('language', 'ar'));

@@ -96,6 +96,9 @@ function randomStyles(
   return styles;
 }
 
+const variantId = (element: string, axis: string, n: number): string =>
+  `${element}-${axis.replaceAll(' ', '-')}-${n}`;
+
 /** A site in which every origin speaks at random: all elements, places, states, widths, presets in order, rebindings. */
 export function generatedSite(seed: number): Site {
   const random = seeded(seed);
@@ -170,7 +173,7 @@ export function generatedSite(seed: number): Site {
     for (const axis of element.axes)
       for (const n of [1, 2])
         b.variant(
-          `${element.name}-${axis}-${n}`,
+          variantId(element.name, axis, n),
           element.name,
           axis,
           `${axis} ${n}`,
@@ -187,7 +190,7 @@ export function generatedSite(seed: number): Site {
     ] as const) {
       if (random.int(3) === 0) b.default(element.name, styles(), place);
       for (const axis of element.axes)
-        if (random.int(4) === 0) b.variantRule(`${element.name}-${axis}-1`, place, styles());
+        if (random.int(4) === 0) b.variantRule(variantId(element.name, axis, 1), place, styles());
     }
   }
   /** States that some part has which presets know by a name. */
@@ -228,7 +231,7 @@ export function generatedSite(seed: number): Site {
     Object.fromEntries(
       element.axes
         .filter(() => random.int(2))
-        .map(axis => [axis, `${element.name}-${axis}-${1 + random.int(2)}`]),
+        .map(axis => [axis, variantId(element.name, axis, 1 + random.int(2))]),
     );
   let made = 0;
   /** Fills a holder with everything that can stand in it; deeper, with what tells most, and with the holder's own like. */

@@ -61,7 +61,7 @@ describe('an address', () => {
 });
 
 /** Pages of the demo with those below them, in order. */
-const FARES = ['Fares', 'Book a crossing'];
+const FARES = ['Fares', 'Booking'];
 const ISLANDS = ['Islands', 'Hesk', 'Little Hesk', 'Carrow', 'Sant Bree'];
 const REST = ['On board', 'Questions', 'Lost property', 'About'];
 

@@ -15,8 +15,10 @@ import {
   type Site,
   schemesInOrder,
   sectionsIn,
+  setSlot,
   settingsOf,
   showsArea,
+  targetId,
 } from '@cove/core';
 import { useGo } from '../navigation/go.ts';
 import { PictureChoice } from '../pictures/PictureChoice.tsx';
@@ -115,9 +117,39 @@ export function SiteSheet({ site, onClose }: { site: Site; onClose(): void }) {
         ))}
         <Lock unless="guide">
           <HeaderKindFields site={site} />
+          <SidebarSide site={site} />
         </Lock>
       </div>
     </Sheet>
+  );
+}
+
+/** A setting of the guide: on which side of the content a sidebar stands, where both fit beside each other. */
+function SidebarSide({ site }: { site: Site }) {
+  const commit = useCommit();
+  const target = { type: 'default', element: 'page' } as const;
+  const said = site.kinds.default.get(targetId(target))?.styles['middle/flexDirection'];
+  const isBefore = said?.type === 'keyword' && said.value === 'row-reverse';
+  return (
+    <Select
+      label="A sidebar stands"
+      value={isBefore ? 'before' : 'behind'}
+      options={[
+        { value: 'behind', label: 'behind the content' },
+        { value: 'before', label: 'before the content' },
+      ]}
+      onChange={side =>
+        commit(
+          setSlot(
+            site,
+            target,
+            'middle/flexDirection',
+            side === 'before' ? { type: 'keyword', value: 'row-reverse' } : null,
+          ),
+          'Choose the side of the sidebar',
+        )
+      }
+    />
   );
 }
 

@@ -101,10 +101,10 @@ export function noEffect(row: PropertyRow, asking: Asking): string | null {
   if (part && row.placed && !part.placed && !stays) return 'it stands where its neighbours leave it room.';
   // CSS Display 3, section 2.7, and CSS Flexbox 1, section 3.
   if (row.name === 'float' || row.name === 'clear') {
-    if (part?.placed) return 'it stands in a place of its own.';
+    if (part?.placed === true) return 'it stands in a place of its own.';
     if (arranges(displayAround(asking))) return 'what holds it puts things in rows, columns or a grid.';
   }
-  if (part?.placed && row.name === 'order') return 'it stands in a place of its own.';
+  if (part?.placed === true && row.name === 'order') return 'it stands in a place of its own.';
   const display = keywordOf(said, 'display', state, width);
   if ((row.box === 'gap' || row.name === 'alignItems' || row.name === 'justifyContent') && !arranges(display))
     return 'only parts arranged as flex or grid have it.';

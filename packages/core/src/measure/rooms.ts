@@ -2,6 +2,7 @@ import {
   type Contributions,
   contributionsTo,
   fontSizeAt,
+  isSpokenOf,
   outside,
   type Scope,
   winner,
@@ -11,6 +12,7 @@ import { type AssetFacts, type Site, settingsOf } from '../site/index.ts';
 import type { Width } from '../slots/index.ts';
 import { literalOf } from '../tokens/index.ts';
 import { type Length, lengthInPx, type Value } from '../values/index.ts';
+import { partOf } from '../widgets/index.ts';
 
 /** How wide a part can be: a share of the window less some px, and never more than some px. */
 export interface Room {
@@ -106,19 +108,28 @@ export class Rooms {
     return found && 'px' in found ? found.px : 0;
   }
 
-  /** Room inside the border and padding of a part. */
-  private within(scope: Scope, part: string, width: Width): Room {
-    const outer = this.of(scope, part, width);
+  /** Px that the border and padding of a part take. */
+  private edges(scope: Scope, part: string, width: Width): number {
     const taken = SIDES.flatMap(side => [
       this.pxOf(scope, part, `padding${side}`, width),
       this.keyword(scope, part, `border${side}Style`, width) === null
         ? 0
         : this.pxOf(scope, part, `border${side}Width`, width),
     ]);
-    return narrowed(
-      outer,
-      taken.reduce((sum, it) => sum + it, 0),
-    );
+    return taken.reduce((sum, it) => sum + it, 0);
+  }
+
+  /** Room inside the border and padding of a part. */
+  private within(scope: Scope, part: string, width: Width): Room {
+    return narrowed(this.of(scope, part, width), this.edges(scope, part, width));
+  }
+
+  /** What a treatment takes that puts a mount around a picture; the mount is there only then. */
+  private mount(scope: Scope, part: string, width: Width): number {
+    const { inside } = partOf(scope.element, part) ?? {};
+    const isMounted =
+      partOf(scope.element, 'mount')?.inside === inside && isSpokenOf(this.site, scope, 'mount');
+    return isMounted ? this.edges(scope, 'mount', width) : 0;
   }
 
   /** Of the room in a part, what one of the things in it has. */
@@ -182,7 +193,8 @@ export class Rooms {
     const height = this.length(scope, part, 'height', width);
     const byHeight = this.keyword(scope, part, 'width', width) === 'auto' && height && 'px' in height;
     if (byHeight) return { share: 0, less: 0, most: (height.px * asset.width) / asset.height };
-    return shared(this.of(scope, part, width), this.covering(scope, part, asset, width));
+    const room = narrowed(this.of(scope, part, width), this.mount(scope, part, width));
+    return shared(room, this.covering(scope, part, asset, width));
   }
 
   /** The `sizes` of a picture (HTML, section 4.8.4.2.2), each width of the window as wide as it can be there. */

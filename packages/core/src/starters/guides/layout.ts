@@ -33,6 +33,10 @@ export function layout(
     'box/position': 'sticky',
     'box/top': '0px',
   });
+  b.variant(id('sidebar-stays'), 'sidebar', 'scrolling', 'Stays in view', {
+    'box/position': 'sticky',
+    'box/top': '5rem',
+  });
   for (const look of looksOf('navigation').filter(it => it.axis !== 'look'))
     b.readyLook(id(`navigation-${look.name.toLowerCase().replaceAll(' ', '-')}`), look);
   for (const [name, columns, label, medium] of [

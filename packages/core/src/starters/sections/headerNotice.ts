@@ -1,4 +1,5 @@
-import { centred, ends, navigation, type SectionStarter, small, title } from './sketch.ts';
+import { richText } from '../../content/index.ts';
+import { ends, navigation, type SectionStarter, title } from './sketch.ts';
 
 export const headerNotice: SectionStarter = {
   id: 'header-notice',
@@ -6,8 +7,14 @@ export const headerNotice: SectionStarter = {
   purpose: 'header',
   tone: 'strong',
   holds: [
-    centred(small('News that everybody should see, in one line.')),
-    { widget: 'divider' },
+    {
+      widget: 'notice',
+      content: {
+        stays: 'can dismiss it',
+        word: '',
+        text: richText('News that everybody should see, in one line.'),
+      },
+    },
     ends(title, navigation('Main', 'Menus', 'Bottom bar')),
   ],
 };

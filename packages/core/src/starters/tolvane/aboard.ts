@@ -11,6 +11,7 @@ export function aboard(b: SiteBuilder): void {
     'on-board',
     'On board',
     'Three decks, tea from the ramp up, and a window seat for whoever comes early.',
+    { icon: 'cup' },
   );
   const titled = (section: string, text: string) =>
     b.widget(`${section}-title`, section, 'heading', { text, level: 2 }, { variants: { look: 'look-h2' } });

@@ -103,9 +103,8 @@ export function office(b: SiteBuilder): void {
     text: richText('After that it goes to the sale in the boathouse, first Sunday of the month.'),
   });
 
-  b.page('booking', 'booking', 'Book a crossing', 'A place for a car, a group, or a piano.', {
+  b.page('booking', 'booking', 'Booking', 'A place for a car, a group, or a piano.', {
     parent: 'fares',
-    shortName: 'Booking',
     icon: 'ticket',
   });
   opening('booking', 'Book a crossing', 'A place is kept until ten minutes before the ramp goes up.');

@@ -15,6 +15,7 @@ function home(b: SiteBuilder): void {
     '',
     'Home',
     'Ferries between the four islands of the Tolvane sound: sailings, fares and the islands themselves.',
+    { icon: 'house' },
   );
   b.section('welcome', 'home', 'Welcome', { scheme: 'night-run', variants: { padding: 'section-roomy' } });
   b.widget('welcome-pair', 'welcome', 'group', {}, { variants: { arrangement: 'arrangement-two' } });
@@ -153,7 +154,15 @@ function questions(b: SiteBuilder): void {
 }
 
 function others(b: SiteBuilder): void {
-  b.page('sailings', 'sailings', 'Sailings', 'When the boats leave Hesk, Little Hesk, Carrow and Sant Bree.');
+  b.page(
+    'sailings',
+    'sailings',
+    'Sailings',
+    'When the boats leave Hesk, Little Hesk, Carrow and Sant Bree.',
+    {
+      icon: 'ship',
+    },
+  );
   b.section('sailings-top', 'sailings', 'Opening', {
     scheme: 'fog-bank',
     variants: { padding: 'section-snug' },
@@ -263,7 +272,9 @@ function others(b: SiteBuilder): void {
     empty: '',
   });
 
-  b.page('fares', 'fares', 'Fares', 'What a crossing costs for people, cars, bikes and dogs.');
+  b.page('fares', 'fares', 'Fares', 'What a crossing costs for people, cars, bikes and dogs.', {
+    icon: 'money',
+  });
   b.section('fares-top', 'fares', 'Opening', { scheme: 'fog-bank', variants: { padding: 'section-snug' } });
   b.widget(
     'fares-title',
@@ -323,7 +334,7 @@ function others(b: SiteBuilder): void {
     'islands',
     'Islands',
     'Hesk, Little Hesk, Carrow and Sant Bree: what to see when you step ashore.',
-    { rebind: { 'corner-card': { type: 'dimension', value: { value: 2, unit: 'px' } } } },
+    { icon: 'place', rebind: { 'corner-card': { type: 'dimension', value: { value: 2, unit: 'px' } } } },
   );
   b.section('islands-top', 'islands', 'Opening', {
     scheme: 'heather-moor',

@@ -27,8 +27,8 @@ export interface Part {
   within?: readonly string[];
   /** No element of its own: a pseudo-element of the part it stands in. */
   pseudo?: 'placeholder' | 'marker' | 'first-letter';
-  /** Out of the flow, in a place of its own. */
-  placed?: true;
+  /** Out of the flow, in a place of its own: always, or while it is open. */
+  placed?: true | 'opened';
   /** Of those that stand beside each other, only the first has it. */
   onFirst?: true;
   /** What it shows under a pointer it shows by touch too, until something else is touched, and while it or what is in it has the focus, if it has no look of its own for that; no control has that. */

@@ -42,7 +42,7 @@ export const navigationEntry = element({
       inside: 'item',
       host: 'below',
       states: ['selected'],
-      placed: true,
+      placed: 'opened',
     },
   },
   axes: ['look'],

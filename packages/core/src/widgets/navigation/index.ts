@@ -42,7 +42,7 @@ export const navigation = element({
       inside: 'box',
       host: 'panel',
       states: ['selected'],
-      placed: true,
+      placed: 'opened',
     },
     close: {
       label: 'Button that closes it',

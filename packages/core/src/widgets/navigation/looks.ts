@@ -102,6 +102,9 @@ export const navigationLooks: Looks = {
     }),
     Tiles: at('narrow', {
       ...WHOLE_WINDOW,
+      // Whatever stands below a page is a tile like any other.
+      'item/display': 'contents',
+      'below/display': 'contents',
       'list/display': 'grid',
       'list/gridColumns': '2',
       'list/columnGap': '1rem',

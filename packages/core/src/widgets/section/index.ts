@@ -1,12 +1,13 @@
 import { sides } from '../kit/baseline.ts';
 import { type ElementType, element, programStyles } from '../kit/element.ts';
+import type { Looks } from '../kit/looks.ts';
 import { CHILDREN, h } from '../kit/markup.ts';
 import { source } from './behaviour.source.ts';
 import { groundBase, groundMarkup, groundParts, groundProgram } from './grounds.ts';
-import { headerLooks, sectionLooks } from './looks.ts';
+import { headerLooks, sectionLooks, sidebarLooks } from './looks.ts';
 import { SCROLLING } from './scrolling.ts';
 
-const make = (name: string, label: string, tag: string, padding: string): ElementType =>
+const make = (name: string, label: string, tag: string, padding: string, looks: Looks): ElementType =>
   element({
     name,
     label,
@@ -16,8 +17,8 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
       inner: { label: 'Column', kind: 'box', inside: 'box' },
       ...groundParts,
     },
-    axes: name === 'header' ? ['width', 'padding', 'scrolling'] : ['width', 'padding'],
-    looks: name === 'header' ? headerLooks : sectionLooks,
+    axes: ['width', 'padding', ...(looks.scrolling ? ['scrolling'] : [])],
+    looks,
     holds: 'inner',
     sampleHolds: ['heading', 'text', 'button'].map(widget => ({ widget })),
     base: groundBase,
@@ -31,6 +32,8 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
       // What opens in what pages share may leave its box, as nothing may leave a section.
       ...(name === 'section' ? [] : [`:where(.${name}-box){contain:layout}`]),
       ...(name === 'header' ? SCROLLING : []),
+      // As high as what it stands beside, so that what stays in view has somewhere to stay.
+      ...(name === 'sidebar' ? [':where(.page-side>aside){block-size:100%}'] : []),
     ],
     program: programStyles({
       ...groundProgram,
@@ -55,7 +58,7 @@ const make = (name: string, label: string, tag: string, padding: string): Elemen
       h(tag, { part: 'box' }, ...groundMarkup(context), h('div', { part: 'inner' }, CHILDREN)),
   });
 
-export const section = make('section', 'Section', 'section', '4rem');
-export const header = make('header', 'Header', 'div', '1rem');
-export const sidebar = make('sidebar', 'Sidebar', 'div', '3rem');
-export const footer = make('footer', 'Footer', 'div', '3rem');
+export const section = make('section', 'Section', 'section', '4rem', sectionLooks);
+export const header = make('header', 'Header', 'div', '1rem', headerLooks);
+export const sidebar = make('sidebar', 'Sidebar', 'div', '3rem', sidebarLooks);
+export const footer = make('footer', 'Footer', 'div', '3rem', sectionLooks);

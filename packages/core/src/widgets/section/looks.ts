@@ -16,3 +16,9 @@ export const headerLooks: Looks = {
   ...sectionLooks,
   scrolling: { 'Stays in view': { 'box/position': 'sticky', 'box/top': '0px' } },
 };
+
+/** Below a header that stays in view as well. */
+export const sidebarLooks: Looks = {
+  ...sectionLooks,
+  scrolling: { 'Stays in view': { 'box/position': 'sticky', 'box/top': '5rem' } },
+};
