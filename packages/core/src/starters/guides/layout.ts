@@ -33,6 +33,8 @@ export function layout(
     'box/position': 'sticky',
     'box/top': '0px',
   });
+  for (const look of looksOf('header').filter(it => it.axis === 'height'))
+    b.readyLook(id(`header-${look.name.toLowerCase().replaceAll(' ', '-')}`), look);
   b.variant(id('sidebar-stays'), 'sidebar', 'scrolling', 'Stays in view', {
     'box/position': 'sticky',
     'box/top': '5rem',

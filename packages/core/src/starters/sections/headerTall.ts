@@ -15,7 +15,7 @@ export const headerTall: SectionStarter = {
   label: 'Tall, with a first word',
   purpose: 'header',
   tone: 'strong',
-  look: { padding: 'Roomy' },
+  look: { height: 'Half the window' },
   holds: [
     ends(title, navigation('Main', 'Behind a button', 'Full screen')),
     space,

@@ -148,6 +148,32 @@ const ISLANDS: readonly Island[] = [
 /** A page for each island: what it is, what to see, pictures, the boats there, and the way on to the others. */
 export function ashore(b: SiteBuilder): void {
   for (const island of ISLANDS) page(b, island);
+  atHome(b);
+}
+
+/** The way to each of them from the home page. */
+function atHome(b: SiteBuilder): void {
+  b.section('home-ashore', 'home', 'Ashore', { scheme: 'fog-bank' });
+  b.widget(
+    'home-ashore-title',
+    'home-ashore',
+    'heading',
+    { text: 'Four islands, four mornings', level: 2 },
+    { variants: { look: 'look-h2' } },
+  );
+  b.widget('home-ashore-cards', 'home-ashore', 'cards', {});
+  for (const { id, title, lead, picture, alt } of ISLANDS)
+    b.widget(`home-ashore-${id}`, 'home-ashore-cards', 'card', {
+      title,
+      level: 3,
+      text: lead,
+      link: to(`${id}-page`),
+      linkLabel: `Go to ${title}`,
+      clicked: 'the whole card',
+      asset: pictureId(picture),
+      alt,
+      icon: null,
+    });
 }
 
 function page(b: SiteBuilder, island: Island): void {
@@ -169,7 +195,12 @@ function page(b: SiteBuilder, island: Island): void {
     ...(scheme === 'night-run' && { headerColors: 'firstSection' as const }),
   });
 
-  b.section(at('top'), at('page'), 'Opening', { scheme, variants: { padding: 'section-roomy' } });
+  b.section(at('top'), at('page'), 'Opening', {
+    scheme,
+    variants: { padding: 'section-roomy' },
+    // Below the header that lies over it.
+    ...(scheme === 'night-run' && { styles: { 'box@narrow/paddingTop': '7rem' } }),
+  });
   b.widget(at('pair'), at('top'), 'group', {}, { variants: { arrangement: 'arrangement-two' } });
   b.widget(at('words'), at('pair'), 'column', {});
   b.widget(at('title'), at('words'), 'heading', { text: title, level: 1 }, { variants: { look: 'look-h1' } });

@@ -17,7 +17,7 @@ const make = (name: string, label: string, tag: string, padding: string, looks: 
       inner: { label: 'Column', kind: 'box', inside: 'box' },
       ...groundParts,
     },
-    axes: ['width', 'padding', ...(looks.scrolling ? ['scrolling'] : [])],
+    axes: Object.keys(looks),
     looks,
     holds: 'inner',
     sampleHolds: ['heading', 'text', 'button'].map(widget => ({ widget })),

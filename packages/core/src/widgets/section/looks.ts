@@ -12,8 +12,18 @@ export const sectionLooks: Looks = {
   padding: { None: room('0rem'), Snug: room('1.5rem'), Roomy: room('7rem') },
 };
 
+/** At least so much of the window, with what it holds in the middle. */
+const tall = (height: string) => ({
+  'box/minHeight': height,
+  'box/display': 'flex',
+  'box/flexDirection': 'column',
+  'box/justifyContent': 'center',
+  'inner/width': '100%',
+});
+
 export const headerLooks: Looks = {
   ...sectionLooks,
+  height: { 'Half the window': tall('50svh'), 'Whole window': tall('100svh') },
   scrolling: { 'Stays in view': { 'box/position': 'sticky', 'box/top': '0px' } },
 };
 
