@@ -214,7 +214,7 @@ describe('a section', () => {
         all.map(it => it.getBoundingClientRect().width),
       );
     await until(widths, all => all.length === 2, 'a pair');
-    await canvas.$eval('[class*=column-box]', it => {
+    await canvas.$eval('main [class*=column-box]', it => {
       it.scrollIntoView({ block: 'center' });
       if (it instanceof HTMLElement) it.click();
     });
@@ -233,7 +233,7 @@ describe('a section', () => {
     expect(await walker.violations()).toEqual([]);
     for (let i = 0; i < 3; i++) await walker.click('Undo');
     await until(
-      () => canvas.$('[class*=column-box]'),
+      () => canvas.$('main [class*=column-box]'),
       it => it === null,
       'no columns',
     );
@@ -369,14 +369,14 @@ describe('the focus of a cropped picture', () => {
 });
 
 describe('the page', () => {
-  it('shows a sidebar where it is asked for, and goes without a header', async () => {
+  it('shows a sidebar where it is asked for, and goes without a header, until that is reverted', async () => {
     const { walker } = demo;
     await walker.open('pages/fares');
     const canvas = await walker.frame('Page');
     await walker.click('Page settings…', 'button');
-    await walker.click('sidebar', 'checkbox');
+    await walker.choose('Sidebar', 'Shared with other pages');
     await canvas.waitForSelector('[data-area=sidebar]');
-    await walker.click('header', 'checkbox');
+    await walker.choose('Header', 'None');
     await until(
       () => canvas.$('[data-area=header]'),
       it => it === null,
@@ -389,8 +389,50 @@ describe('the page', () => {
     const home = await walker.frame('Page');
     expect(await home.$('[data-area=sidebar]')).toBeNull();
     expect(await home.$('[data-area=header]')).not.toBeNull();
-    await walker.click('Undo');
-    await walker.click('Undo');
+    await walker.open('pages/fares');
+    const again = await walker.frame('Page', home);
+    await walker.click('Page settings…', 'button');
+    await walker.click('Revert the header to that of other pages');
+    await again.waitForSelector('[data-area=header]');
+    await walker.click('Revert the sidebar to that of other pages');
+    await until(
+      () => again.$('[data-area=sidebar]'),
+      it => it === null,
+      'no sidebar',
+    );
+    await walker.click('Close');
+    await walker.kept();
+  });
+
+  it('has a header of its own, which is edited for it alone, and of another kind', async () => {
+    const { walker } = demo;
+    await walker.open('pages/fares');
+    const canvas = await walker.frame('Page');
+    const header = () => canvas.$eval('[data-area=header] > *', it => it.getAttribute('data-node'));
+    const shared = await header();
+    await walker.click('Page settings…', 'button');
+    await walker.choose('Header', 'One of its own');
+    await until(header, it => it !== shared, 'a header of its own');
+    await walker.choose('Colours of the header', 'see-through, over the first section');
+    const ground = () => canvas.$eval('[data-area=header] > *', it => getComputedStyle(it).backgroundColor);
+    await until(ground, it => it === 'rgba(0, 0, 0, 0)', 'a header that is seen through');
+    await walker.click('Close');
+    await (await walker.row('Header')).click();
+    await walker.choose('Scheme', 'Heather');
+    await walker.open('pages/home');
+    const home = await walker.frame('Page', canvas);
+    expect(await home.$eval('[data-area=header] > *', it => it.getAttribute('data-node'))).toBe(shared);
+    await walker.open('pages/fares');
+    const again = await walker.frame('Page', home);
+    await walker.click('Page settings…', 'button');
+    await walker.click('Revert the kind of header to that of other pages');
+    await walker.click('Revert the header to that of other pages');
+    await until(
+      () => again.$eval('[data-area=header] > *', it => it.getAttribute('data-node')),
+      it => it === shared,
+      'the header of all pages',
+    );
+    await walker.click('Close');
     await walker.kept();
   });
 

@@ -31,6 +31,7 @@ describe('a dark version', () => {
     const home = publishSite(after(paired, wanted)).files.get('index.html') ?? '';
     expect(darkIn(cssIn(new Map([['index.html', home]]))).map(([selector]) => selector)).toEqual([
       '.s-daymark',
+      '.s-fog-bank',
     ]);
   });
   it('says of the light scheme what holds for the dark one, and dark controls with it', () => {

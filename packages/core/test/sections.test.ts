@@ -17,7 +17,7 @@ describe('a section', () => {
     expect(nodesUnder(site, 'crossing')).toEqual(['crossing-title']);
     expect(nodesUnder(site, id)).toEqual(['crossing-text', 'crossing-line', 'crossing-small']);
     expect(site.kinds.section.get(id)).toMatchObject({ scheme: 'heather-moor', name: 'The crossing' });
-    expect(onHome(site)).toEqual(['welcome', 'before', 'crossing', id]);
+    expect(onHome(site)).toEqual(['welcome', 'before', 'crossing', id, 'home-ashore']);
     expect(withoutCss(publishSite(site).files.get('index.html') ?? '').match(/s-heather-moor/g)).toHaveLength(
       2,
     );

@@ -102,7 +102,7 @@ describe('duplicating', () => {
   it('copies all that is inside, under new ids, right after', () => {
     const { edits, id } = done(duplicateNode(demo, 'before'));
     const site = after(demo, edits);
-    expect(childrenOf(site, 'home')).toEqual(['welcome', 'before', id, 'crossing']);
+    expect(childrenOf(site, 'home')).toEqual(['welcome', 'before', id, 'crossing', 'home-ashore']);
     const row = childrenOf(site, id)[1] ?? '';
     expect(childrenOf(site, row).map(it => site.kinds.widget.get(it)?.content.title)).toEqual([
       'Cars',
