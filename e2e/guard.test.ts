@@ -47,7 +47,7 @@ describe('a change of the guide', () => {
     await walker.frame('Specimen');
     expect(await poorByAxe('home')).toEqual([]);
     await write('Text colour', '#dcdcdc');
-    await effectSays(/Set text colour: \d+ items on 5 pages look different/);
+    await effectSays(/Set text colour: \d+ items on 13 pages look different/);
     await effectSays(/\d+ texts on pages can no longer be read/);
     expect(await walker.violations()).toEqual([]);
     await walker.kept();
@@ -127,7 +127,7 @@ describe('a scale that grows too fast', () => {
     expect(await standingOut(320, false)).toEqual([]);
     await walker.type('Ratio', '1.7');
     await effectSays(/\d+ texts no longer fit/);
-    await effectSays(/wider than its place when wide, at 961 px/);
+    await effectSays(/wider than its place when medium, at 601 px/);
     expect(await walker.violations()).toEqual([]);
     await walker.page.locator('[aria-label="Effect of the last change"] ::-p-text(more)').click();
     const told = await walker.page.$$eval('[aria-label="Effect of the last change"] li', lines =>

@@ -153,10 +153,10 @@ describe('swatches', () => {
     await walker.click('Swatch Lamp');
     await until(
       () => walker.text(),
-      text => /\d+ uses on 5 pages/.test(text),
+      text => /\d+ uses on 13 pages/.test(text),
       'the reach should be told',
     );
-    await walker.page.locator('::-p-text(uses on 5 pages)').click();
+    await walker.page.locator('::-p-text(uses on 13 pages)').click();
     await walker.says('Book a crossing');
     await pressEscape();
   });

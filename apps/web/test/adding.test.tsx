@@ -152,8 +152,8 @@ describe('the library', () => {
   it('tells what a new one asks for, where it goes and what it can become', async () => {
     fireEvent.change(field(), { target: { value: 'gallery' } });
     await waitFor(() => expect(facts('Starts with')).toBe('3 pictures to choose'));
-    expect(facts('Goes in')).toBe('The crossing, after Times are those of the outer harbour.');
-    expect(facts('Used')).toBe('1 time on this site');
+    expect(facts('Goes in')).toBe('Ashore, after Card list');
+    expect(facts('Used')).toBe('5 times on this site');
     expect(facts('Turns into')).toBe('Slides, Card list');
   });
   it('adds it in the look that was chosen, which the guide has then', async () => {
@@ -162,7 +162,7 @@ describe('the library', () => {
     fireEvent.click(look);
     await waitFor(() => expect(look.getAttribute('aria-checked')).toBe('true'));
     fireEvent.click(screen.getByRole('button', { name: 'Add testimonials' }));
-    const id = nodesUnder(session.site, 'crossing').at(-1) ?? '';
+    const id = nodesUnder(session.site, 'home-ashore').at(-1) ?? '';
     const variant = session.site.kinds.widget.get(id)?.variants.look ?? '';
     expect(session.site.kinds.variant.get(variant)?.name).toBe('Person beside');
     act(() => session.undo());
@@ -314,7 +314,7 @@ describe('the library of pictures', () => {
     expect(names()).toEqual(['Hesk']);
     fireEvent.change(screen.getByRole('textbox', { name: 'Find a picture' }), { target: { value: '' } });
     fireEvent.click(screen.getByRole('radio', { name: 'Unused' }));
-    expect(names()).toEqual(['On deck']);
+    expect(names()).toEqual(['In fog']);
   });
   it('says where one is used, and lets nobody delete it there', () => {
     fireEvent.click(screen.getByRole('option', { name: 'Early boat' }));
@@ -345,14 +345,14 @@ describe('the library of pictures', () => {
     expect(session.site.kinds.asset.get('pic-hesk')).toEqual(before);
   });
   it('describes one, and deletes one that is not used, undone as one step', () => {
-    fireEvent.click(screen.getByRole('option', { name: 'On deck' }));
+    fireEvent.click(screen.getByRole('option', { name: 'In fog' }));
     const alt = screen.getByRole('textbox', { name: 'Alt text' });
     fireEvent.change(alt, { target: { value: 'A ship between two islands' } });
     fireEvent.keyDown(alt, { key: 'Enter' });
-    expect(session.site.kinds.asset.get('pic-on-deck')?.alt).toBe('A ship between two islands');
+    expect(session.site.kinds.asset.get('pic-in-fog')?.alt).toBe('A ship between two islands');
     fireEvent.click(screen.getByRole('button', { name: 'Delete' }));
-    expect(session.site.kinds.asset.has('pic-on-deck')).toBe(false);
+    expect(session.site.kinds.asset.has('pic-in-fog')).toBe(false);
     act(() => session.undo());
-    expect(session.site.kinds.asset.has('pic-on-deck')).toBe(true);
+    expect(session.site.kinds.asset.has('pic-in-fog')).toBe(true);
   });
 });

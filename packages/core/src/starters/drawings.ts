@@ -143,6 +143,16 @@ const SCENES: readonly Scene[] = [
     front: bakery(700, 560) + gulls(140, 260),
   },
   {
+    name: 'In fog',
+    alt: 'The ferry coming out of thick fog',
+    sky: ['#dfe4e6', '#e9ecec'],
+    sea: ['#c2cbd0', '#96a4ae'],
+    land: ['#cfd6d9'],
+    light: { x: 700, y: 190, r: 46, fill: '#f7f6ee' },
+    seed: 83,
+    ferry: { x: 620, y: 500, scale: 1.2 },
+  },
+  {
     name: 'Lamp lit',
     alt: 'A lighthouse with its beam over the sea at dusk',
     sky: ['#2b2a4f', '#d98f6d'],

@@ -151,7 +151,7 @@ export const page: RecordKind<PageRecord, null> = {
     if (!was || !is) return { rules: 'page', markup: 'all' };
     if (onlyDiffer(was, is, ['unindexed'])) return NOTHING;
     // What lists of pages say of it besides its name.
-    if (onlyDiffer(was, is, ['unindexed', 'description', 'sharePicture', 'icon']))
+    if (onlyDiffer(was, is, ['unindexed', 'description', 'sharePicture']))
       return { rules: 'none', markup: 'lists' };
     return { rules: 'page', markup: 'all' };
   },

@@ -59,7 +59,6 @@ export const navigation = element({
   holds: 'list',
   accepts: ['navigationEntry'],
   closes: true,
-  listsPages: true,
   sampleHolds: [],
   behaviour: source,
   needsBehaviour: (_, says) =>
