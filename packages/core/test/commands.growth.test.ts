@@ -548,6 +548,7 @@ const NO_COMMANDS = [
   'cellWords',
   'cellsIn',
   'columnsIn',
+  'copiesOf',
   'emptySection',
   'familyValue',
   'readClip',

@@ -218,7 +218,7 @@ describe('a treatment', () => {
     const forPointers = css.match(/@media \(hover:hover\)\{[^{}]*\{[^{}]*\}/g) ?? [];
     const scaled = css.match(/[^{}]*\{scale:1\.1\}/g) ?? [];
     const answers = '.picture-box:is(:hover,:focus-visible,:has(:focus-visible))';
-    expect(new Set(scaled.filter(it => it.includes(answers))).size).toBe(1);
+    expect(scaled.filter(it => it.includes(answers))).not.toEqual([]);
     expect(forPointers.filter(it => it.includes('.picture-box'))).toEqual([]);
     // A control would stay in its hover after it was touched.
     expect(forPointers.some(it => it.includes('.button-box:hover'))).toBe(true);

@@ -36,7 +36,7 @@ const node = (site: Site, id: string) => {
 describe('adding', () => {
   it.each([0, 1, 3, 99])('a section at place %d stands there', index => {
     const { edits, id } = addSection(demo, 'home', index);
-    expect(childrenOf(after(demo, edits), 'home').indexOf(id)).toBe(Math.min(index, 3));
+    expect(childrenOf(after(demo, edits), 'home').indexOf(id)).toBe(Math.min(index, 4));
   });
   it.each(WIDGETS.filter(it => !isItem(it)).map(it => it.name))(
     'a %s begins with words of its own and no value',
