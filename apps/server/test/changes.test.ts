@@ -156,7 +156,7 @@ describe('a change', () => {
         acceptChanges(query, world.app.get(StoredFiles), 'tolvane', [
           change('outer', group('outer', 'crossing')),
           change('inner', group('inner', 'outer')),
-          change('lost', group('lost', 'nowhere')),
+          change('astray', group('astray', 'nowhere')),
           change('inner', group('inner', 'outer')),
           change('inner', group('other', 'outer')),
           change('used', { op: 'set', id: 'outer', path: ['at'], value: { parent: 'inner', order: 'V' } }),
@@ -170,7 +170,7 @@ describe('a change', () => {
     const [outer, inner, , again, , , stay, gone] = results.map(it => (it.ok ? it.value.seq : 0));
     expect([inner, again, stay, gone]).toEqual([(outer ?? 0) + 1, inner, (outer ?? 0) + 2, (outer ?? 0) + 3]);
     expect(await world.record('stay')).toBeDefined();
-    for (const id of ['outer', 'inner', 'lost', 'other']) expect(await world.record(id)).toBeUndefined();
+    for (const id of ['outer', 'inner', 'astray', 'other']) expect(await world.record(id)).toBeUndefined();
     const [count]: { wrong: number }[] = await world.database.query(
       "select (select count(*)::int from records where site_id = s.id) - s.records as wrong from sites s where id = 'tolvane'",
     );
