@@ -176,7 +176,7 @@ describe('a site of one’s own as the beginning of another', () => {
     await walker.frame('Specimen');
     await walker.click('Pages');
     const page = await walker.frame('Page');
-    expect(await page.$$eval('main > *', all => all.length)).toBe(3);
+    expect(await page.$$eval('main > *', all => all.length)).toBe(4);
     await walker.page.$$eval('summary', all =>
       all.find(it => it.textContent.startsWith('Still missing'))?.click(),
     );

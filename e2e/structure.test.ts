@@ -109,18 +109,20 @@ describe('several things', () => {
     await outlined(rows => inTurn(rows, '2 Dogs') || rows.includes('2 Cars'), 'the card in the next section');
     await walker.click('Undo');
     await outlined(rows => inTurn(rows, '3 Cars', '3 Dogs', '3 Bikes'), 'as it was');
-    // The section before the footer, and the footer, are in view together at the end of the page.
-    await canvas.evaluate(() => scrollTo(0, document.body.scrollHeight));
-    await walker.clickOnCanvas('[data-node=crossing-title]');
-    const end = await walker.place('[data-node=crossing-title]');
+    // The end of a page and the footer are in view together.
+    await walker.open('pages/about');
+    const about = await walker.frame('Page', canvas);
+    await about.evaluate(() => scrollTo(0, document.body.scrollHeight));
+    await walker.clickOnCanvas('[data-node=about-go]');
+    const end = await walker.place('[data-node=about-go]');
     await walker.drag(end, await walker.place('[data-area=footer] [class*=text-paragraph]'));
     await walker.says('it shows on every page that has it');
     await walker.open('pages/fares');
-    const other = await walker.frame('Page');
+    const other = await walker.frame('Page', about);
     await until(
       () => other.$eval('[data-area=footer]', it => it.textContent),
-      text => text?.includes('Forty minutes of open water') === true,
-      'the heading in the footer of another page',
+      text => text?.includes('When we sail') === true,
+      'the button in the footer of another page',
     );
     await walker.click('Undo');
     await walker.kept();
