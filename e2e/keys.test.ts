@@ -208,7 +208,7 @@ describe('by keys alone', () => {
     const { walker } = demo;
     await walker.open('pages/home?node=crossing');
     const canvas = await walker.frame('Page');
-    const inside = () => canvas.$$eval('[data-node=crossing] [data-node]', all => all.length);
+    const inside = () => canvas.$$eval('main [data-node]', all => all.length);
     const before = await inside();
     await toPane('Pages and outline');
     await walker.tabTo('Add a widget…');
@@ -259,7 +259,7 @@ describe('by keys alone', () => {
     await walker.press('Shift', 'Enter');
     await walker.press('Enter');
     await until(inside, n => n > before, 'two more');
-    expect(await canvas.$$eval('[data-node=crossing] figure[class*=quote-box]', all => all.length)).toBe(2);
+    expect(await canvas.$$eval('main figure[class*=quote-box]', all => all.length)).toBe(2);
     await undo();
     await undo();
     await until(inside, n => n === before, 'as it was');
