@@ -77,6 +77,8 @@ describe('the pages of a site', () => {
       if (!box) throw new Error(title);
       return { x: box.x + 60, y: box.y + box.height / 2 };
     };
+    // Both are in view of the tree, which has followed the focus to its end.
+    await (await row('Home')).evaluate(it => it.scrollIntoView({ block: 'nearest' }));
     const from = await centre('Booking');
     const to = await centre('Sailings');
     await walker.drag(from, to, () =>
