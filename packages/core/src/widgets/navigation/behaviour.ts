@@ -82,8 +82,8 @@ export function start(root: Document | Element): () => void {
         if (!list || !box.contains(list)) return;
         if (key === 'ArrowDown' && from?.hasAttribute('popovertarget') && shown(from)) {
           const below = document.getElementById(from.getAttribute('popovertarget') ?? '');
-          if (below && !below.matches(':popover-open'))
-            below.showPopover({ source: openerOf(below) ?? undefined });
+          const opener = below && openerOf(below);
+          if (below && !below.matches(':popover-open')) below.showPopover(opener ? { source: opener } : {});
           below?.querySelector<HTMLElement>('a[href],button')?.focus();
           event.preventDefault();
           return;
