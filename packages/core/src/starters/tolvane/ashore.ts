@@ -161,7 +161,7 @@ function atHome(b: SiteBuilder): void {
     { text: 'Four islands, four mornings', level: 2 },
     { variants: { look: 'look-h2' } },
   );
-  b.widget('home-ashore-cards', 'home-ashore', 'cards', {});
+  b.widget('home-ashore-cards', 'home-ashore', 'cards', {}, { variants: { look: 'cards-four' } });
   for (const { id, title, lead, picture, alt } of ISLANDS)
     b.widget(`home-ashore-${id}`, 'home-ashore-cards', 'card', {
       title,

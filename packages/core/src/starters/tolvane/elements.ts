@@ -123,6 +123,7 @@ export function elements(b: SiteBuilder): void {
     ...corners('picture', '{size.corners.small}'),
     'link/textStyle': 'style-label',
   });
+  b.variant('cards-four', 'cards', 'look', 'Four in a line', { 'cards/gridColumns': 4 });
   b.default('galleryPicture', {
     'caption/textStyle': 'style-caption',
     ...corners('picture', '{size.corners.small}'),
