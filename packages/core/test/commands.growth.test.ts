@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import * as commands from '../src/commands/index.ts';
+import { readTokens } from '../src/incoming/index.ts';
 import {
   addAsset,
   addColumn,
@@ -33,6 +34,7 @@ import {
   carryLook,
   cellAt,
   clearCells,
+  compareIncoming,
   continueEntry,
   conversionsOf,
   convertWidget,
@@ -65,7 +67,6 @@ import {
   hiddenFrom,
   hideFrom,
   type Id,
-  importTokens,
   includePreset,
   insteadIn,
   isColumn,
@@ -115,7 +116,6 @@ import {
   promoteToToken,
   promoteToVariant,
   readClip,
-  readDesignTokens,
   removeAsset,
   removeColumns,
   removeDeclaration,
@@ -174,6 +174,7 @@ import {
   switchPage,
   switchPreset,
   type TokenRecord,
+  takeIncoming,
   takeOff,
   takePairing,
   ungroup,
@@ -412,7 +413,11 @@ const COMMANDS: Record<string, (site: Site) => unknown> = {
   fittingPresets: site => fittingPresets(site, book),
   groupNodes: site => groupNodes(site, ids('b', site)),
   describeGroup: site => describeGroup(site, 'Brand', { purpose: 'identity' }),
-  importTokens: site => importTokens(site, must(readDesignTokens('{"a":{"$type":"number","$value":1}}'))),
+  takeIncoming: site =>
+    takeIncoming(
+      site,
+      compareIncoming(site, must(readTokens([{ name: '', text: '{"a":{"$type":"number","$value":1}}' }]))),
+    ),
   includePreset: site => includePreset(site, 'p0', 'p1'),
   joinSections: site => joinSections(site, ['welcome', 'before']),
   splitSection: site => splitSection(site, 'b1'),
@@ -546,6 +551,8 @@ const NO_COMMANDS = [
   'addressOf',
   'canBeToken',
   'cellWords',
+  'compareIncoming',
+  'neededBy',
   'cellsIn',
   'columnsIn',
   'copiesOf',

@@ -1,17 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import { defineConfig, parse } from '@terrazzo/parser';
 import StyleDictionary from 'style-dictionary';
-import { must } from '../src/result/index.ts';
-import type { TokenRecord } from '../src/site/index.ts';
-import {
-  literalOf,
-  NO_REBINDS,
-  printTyped,
-  readDesignTokens,
-  toDesignTokens,
-  tokenPath,
-} from '../src/tokens/index.ts';
+import { readTokens } from '../src/incoming/index.ts';
+import type { TextStyleRecord, TokenRecord } from '../src/site/index.ts';
+import { literalOf, NO_REBINDS, printTyped, toDesignTokens, tokenPath } from '../src/tokens/index.ts';
 import { demoSite } from './support/demo.ts';
+import { noticedIn, readJson, tokensIn } from './support/incoming.ts';
 
 /** Written from the Design Tokens Format Module 2025.10, sections 5 to 9: groups, types, aliases, composite values. */
 const FILE = {
@@ -51,14 +45,8 @@ const FILE = {
   },
 };
 
-const read = (file: unknown) => must(readDesignTokens(JSON.stringify(file)));
+const read = (file: unknown) => ({ tokens: tokensIn(readJson(file)) });
 const byName = (tokens: readonly TokenRecord[], name: string) => tokens.find(it => it.name === name);
-const problemOf = (file: unknown) => {
-  const result = readDesignTokens(typeof file === 'string' ? file : JSON.stringify(file, null, 2));
-  if (result.ok) throw new Error('read without a complaint');
-  return result.problem;
-};
-
 describe('a token file, against Design Tokens Format Module 2025.10', () => {
   const { tokens } = read(FILE);
   const map = new Map(tokens.map(it => [it.id, it]));
@@ -138,30 +126,48 @@ describe('a token file, against Design Tokens Format Module 2025.10', () => {
     expect(some[1]?.value).toEqual({ type: 'token', token: some[0]?.id });
     expect(some[2]?.value).toMatchObject({ value: { coords: [0, 0.2, 0] } });
   });
-  it('makes a text style of typography (section 9.7), and tells what it has no place for', () => {
-    const { textStyles, left } = read({
+  it('makes a text style of typography (section 9.7), and presets of lines and transitions (sections 9.2 to 9.4)', () => {
+    const incoming = readJson({
       face: { $type: 'fontFamily', $value: 'Literata' },
-      lead: {
-        $type: 'typography',
+      text: {
+        lead: {
+          $type: 'typography',
+          $value: {
+            fontFamily: '{face}',
+            fontSize: { value: 1.25, unit: 'rem' },
+            fontWeight: 500,
+            letterSpacing: { value: 0, unit: 'px' },
+            lineHeight: 1.5,
+          },
+        },
+        'lead-small': { $type: 'typography', $value: '{text.lead}' },
+      },
+      ink: { $type: 'color', $value: { colorSpace: 'srgb', components: [0, 0, 0] } },
+      dash: { $type: 'strokeStyle', $value: 'dashed' },
+      frame: {
+        $type: 'border',
+        $value: { color: '{ink}', width: { value: 1, unit: 'px' }, style: '{dash}' },
+      },
+      swift: {
+        $type: 'transition',
         $value: {
-          fontFamily: '{face}',
-          fontSize: { value: 1.25, unit: 'rem' },
-          fontWeight: 500,
-          letterSpacing: { value: 0, unit: 'px' },
-          lineHeight: 1.5,
+          duration: { value: 140, unit: 'ms' },
+          delay: { value: 0, unit: 'ms' },
+          timingFunction: [0.2, 0, 0, 1],
         },
       },
-      dash: { $type: 'strokeStyle', $value: 'dashed' },
-      dawn: {
-        $type: 'gradient',
-        $value: [
-          { color: { colorSpace: 'srgb', components: [1, 1, 1] }, position: 0 },
-          { color: { colorSpace: 'srgb', components: [0, 0, 0] }, position: 1 },
-        ],
-      },
     });
-    expect(Object.keys(textStyles[0]?.styles ?? {})).toContain('/lineHeight');
-    expect(left).toEqual([{ path: 'dash', reason: 'A guide has no tokens of type strokeStyle.' }]);
+    expect(incoming.findings).toEqual([]);
+    const styles = incoming.items.flatMap(({ record }) => (record.kind === 'textStyle' ? [record] : []));
+    expect(styles.map(it => it.name)).toEqual(['Lead', 'Lead small']);
+    expect(styles[1]?.styles).toEqual(styles[0]?.styles);
+    const presets = incoming.items.flatMap(({ record }) => (record.kind === 'preset' ? [record] : []));
+    expect(presets.map(({ name, styles: its }) => [name, Object.keys(its).length])).toEqual([
+      ['Dash', 4],
+      ['Frame', 12],
+      ['Swift', 2],
+    ]);
+    expect(presets[1]?.styles['box/borderTopStyle']).toEqual({ type: 'keyword', value: 'dashed' });
   });
 
   it('brings back all that we write, derivations and growing sizes included', () => {
@@ -179,44 +185,226 @@ describe('a token file, against Design Tokens Format Module 2025.10', () => {
   });
 });
 
-describe('a bad token file', () => {
+describe('a token file that is not right everywhere', () => {
+  const sea = { $type: 'color', $value: { colorSpace: 'srgb', components: [0, 0.2, 0.4] } };
+  const px = (value: number) => ({ value, unit: 'px' });
+
   it('that is no JSON is told with line and column', () => {
-    expect(problemOf('{\n  "a": {,\n}').message).toMatch(/line 2, column 9/);
+    const result = readTokens([{ name: 'a.json', text: '{\n  "a": {,\n}' }]);
+    expect(!result.ok && result.problem.message).toMatch(/line 2, column 9/);
+    const list = readTokens([{ name: 'a.json', text: '[1]' }]);
+    expect(!list.ok && list.problem.message).toMatch(/JSON object/);
   });
-  it.each([
-    ['an unknown alias', { a: { $type: 'color', $value: '{b.c}' } }, /There is no token b\.c.*line 4/],
-    [
-      'a wrong capital',
-      { sea: { $type: 'number', $value: 1 }, b: { $value: '{Sea}' } },
-      /Did you mean sea\?/,
-    ],
+
+  // Each beside a good token, which is read whatever stands next to it.
+  it.each<[string, object, RegExp, number]>([
+    ['an unknown alias', { a: { $type: 'color', $value: '{b.c}' } }, /There is no token b\.c/, 1],
+    ['a wrong capital', { b: { $value: '{Sea}' } }, /Did you mean sea\?/, 1],
     [
       'an alias in a circle',
       { a: { $type: 'number', $value: '{b}' }, b: { $type: 'number', $value: '{a}' } },
       /refers to itself/,
+      1,
     ],
     [
-      'a colour of four components',
+      'a colour of four components (Color Module, section 4.1)',
       { a: { $type: 'color', $value: { colorSpace: 'srgb', components: [1, 2, 3, 4] } } },
-      /a\.\$value\.components: A colour has three/,
+      /components: A colour has three/,
+      1,
     ],
     [
-      'an unknown colour space',
+      'an unknown colour space (Color Module, section 4.2)',
       { a: { $type: 'color', $value: { colorSpace: 'cmyk', components: [1, 2, 3] } } },
-      /no colour space cmyk.*line 5/,
+      /no colour space cmyk/,
+      1,
     ],
-    ['a token without a type', { a: { $value: 1 } }, /no \$type/],
-    ['a type nobody knows', { a: { $type: 'smell', $value: 1 } }, /There is no type smell/],
+    ['a token without a type whose value shows none', { a: { $value: 'kelp' } }, /does not show one/, 1],
+    ['a type nobody knows', { a: { $type: 'smell', $value: 1 } }, /There is no type smell/, 1],
     [
       'an alias of another type',
       { a: { $type: 'number', $value: 1 }, b: { $type: 'color', $value: '{a}' } },
       /a is a number, not a color/,
+      2,
     ],
-    ['a dot in a name', { 'a.b': { $type: 'number', $value: 1 } }, /no brackets or dots/],
-    ['a group that extends itself', { a: { $extends: '{a}' } }, /extends itself/],
-    ['a list', [1], /JSON object/],
-    ['a bare value', { a: 3 }, /neither a token nor a group/],
-  ])('with %s is refused as a whole, with the place', (_, file, message) => {
-    expect(problemOf(file).message).toMatch(message);
+    [
+      'a shadow without blur (section 9.6)',
+      { a: { $type: 'shadow', $value: { color: '{sea}', offsetX: px(0), offsetY: px(1), spread: px(0) } } },
+      /A shadow needs blur/,
+      1,
+    ],
+    [
+      'typography whose size names a colour (section 9.7)',
+      { a: { $type: 'typography', $value: { fontSize: '{sea}' } } },
+      /fontSize: sea is a color, not a dimension/,
+      1,
+    ],
+    [
+      'a name that begins with a dollar sign (section 5.1.1)',
+      { $a: { $type: 'number', $value: 1 } },
+      /cannot begin with a dollar sign/,
+      1,
+    ],
+    ['a group that extends itself (section 6.4)', { a: { $extends: '{a}' } }, /extends itself/, 1],
+    ['a bare value', { a: 3 }, /neither a token nor a group/, 1],
+    [
+      'what refers to something unreadable',
+      { a: { $type: 'color', $value: 'soup' }, b: { $type: 'color', $value: '{a}' } },
+      /refers to a, which cannot be read/,
+      1,
+    ],
+  ])('tells %s with its place, and reads all else', (_, more, message, read) => {
+    const incoming = readJson({ sea, ...more });
+    const told = noticedIn(incoming, 'unread');
+    expect(told.join('\n')).toMatch(message);
+    expect(incoming.items).toHaveLength(read);
+    expect(incoming.findings.every(it => it.place !== null && it.place.line >= 1)).toBe(true);
+  });
+
+  it.each<[string, object, RegExp, number]>([
+    ['a token inside a token (section 5)', { a: { ...sea, b: sea } }, /cannot hold other tokens/, 2],
+    ['a dot in a name (section 5.1.1)', { 'a.b': sea, c: { $value: '{a.b}' } }, /no dots or braces/, 2],
+    ['a length as text', { a: { $type: 'dimension', $value: '12px' } }, /written as text/, 1],
+    ['a length without a unit', { a: { $type: 'dimension', $value: 12 } }, /taken as px/, 1],
+    [
+      'a type of another spelling',
+      { a: { $type: 'borderRadius', $value: '4px' } },
+      /is read as dimension/,
+      1,
+    ],
+  ])('reads %s, and says so', (_, file, message, read) => {
+    const incoming = readJson(file);
+    expect(noticedIn(incoming, 'unread')).toEqual([]);
+    expect(noticedIn(incoming, 'read').join('\n')).toMatch(message);
+    expect(incoming.items).toHaveLength(read);
+  });
+
+  it.each<
+    [
+      string,
+      object,
+      (records: readonly TokenRecord[], styles: readonly TextStyleRecord[]) => unknown,
+      unknown,
+    ]
+  >([
+    [
+      'aliases inside the lengths of a shadow, and shadows inside a list (sections 7, 9.6)',
+      {
+        sea,
+        two: { $type: 'dimension', $value: px(2) },
+        one: {
+          $type: 'shadow',
+          $value: { color: '{sea}', offsetX: '{two}', offsetY: '{two}', blur: '{two}', spread: px(0) },
+        },
+        both: { $type: 'shadow', $value: ['{one}', '{one}'] },
+      },
+      all => {
+        const value = all.find(it => it.name === 'Both')?.value;
+        return value?.type === 'shadow' && value.value.map(it => it.blur.value);
+      },
+      [2, 2],
+    ],
+    [
+      'aliases inside the stops of a gradient (section 9.5)',
+      {
+        sea,
+        half: { $type: 'number', $value: 0.5 },
+        dawn: {
+          $type: 'gradient',
+          $value: [
+            { color: '{sea}', position: '{half}' },
+            { color: '{sea}', position: 1 },
+          ],
+        },
+      },
+      all => {
+        const value = all.find(it => it.name === 'Dawn')?.value;
+        return value?.type === 'gradient' && value.stops.map(it => [it.at, it.color.type]);
+      },
+      [
+        [0.5, 'token'],
+        [1, 'token'],
+      ],
+    ],
+    [
+      'aliases inside a list of families, and an apostrophe in a name (section 8.3)',
+      {
+        house: { $type: 'fontFamily', $value: "Skipper's Hand" },
+        text: { $type: 'fontFamily', $value: ['{house}', 'serif'] },
+      },
+      all => all.find(it => it.name === 'Text')?.value,
+      { type: 'fontFamily', value: ["Skipper's Hand", 'serif'] },
+    ],
+    [
+      'a group that takes over another by $ref (section 6.4)',
+      {
+        base: { $type: 'number', a: { $value: 1 } },
+        more: { $ref: '#/base', b: { $type: 'number', $value: 2 } },
+      },
+      all => all.map(it => `${it.group} ${it.name}`),
+      ['Base A', 'More A', 'More B'],
+    ],
+  ])('reads %s', (_, file, look, expected) => {
+    const incoming = readJson(file);
+    expect(incoming.findings).toEqual([]);
+    expect(look(tokensIn(incoming), [])).toEqual(expected);
+  });
+
+  it('passes over a byte order mark (RFC 8259, section 8.1)', () => {
+    const result = readTokens([{ name: '', text: `\uFEFF${JSON.stringify({ sea })}` }]);
+    expect(result.ok && result.value.items).toHaveLength(1);
+  });
+});
+
+describe('other spellings', () => {
+  it('value and type without a dollar sign: types from groups, from words, or from the value', () => {
+    const incoming = readJson({
+      color: { hull: { value: '#2a3a5f', type: 'color' }, link: { value: '{color.hull.value}' } },
+      space: { type: 'spacing', small: { value: '8' }, wide: { value: '48px' } },
+      weight: { strong: { value: 'Semi Bold', type: 'fontWeights' } },
+      lift: { value: '0 2px 8px rgba(0, 0, 0, 0.2)', type: 'boxShadow' },
+    });
+    expect(incoming.sources[0]?.dialect).toBe('Tokens with value and type');
+    expect(incoming.findings).toEqual([]);
+    const tokens = tokensIn(incoming);
+    const map = new Map(tokens.map(it => [it.id, it]));
+    expect(tokens.map(it => `${it.group} › ${it.name}: ${it.type} ${printTyped(it.value, map)}`)).toEqual([
+      'Color › Hull: color #2a3a5f',
+      'Color › Link: color {color.color.hull}',
+      'Space › Small: dimension 8px',
+      'Space › Wide: dimension 48px',
+      'Weight › Strong: number 600',
+      'Imported › Lift: shadow 0px 2px 8px 0px #00000033',
+    ]);
+    expect(incoming.items.some(it => it.inferred)).toBe(false);
+  });
+
+  it('names and bare values', () => {
+    const incoming = readJson({
+      colors: { hull: '#2a3a5f' },
+      fonts: { text: 'Literata, serif' },
+      radius: { small: 4 },
+    });
+    expect(incoming.sources[0]?.dialect).toBe('Names and values');
+    expect(tokensIn(incoming).map(it => it.type)).toEqual(['color', 'fontFamily', 'dimension']);
+    expect(incoming.items.every(it => it.inferred)).toBe(true);
+  });
+
+  it('several files: aliases into the others', () => {
+    const files = [
+      { name: 'tokens/color.json', text: JSON.stringify({ sea: { $type: 'color', $value: '#123456' } }) },
+      {
+        name: 'tokens/roles.json',
+        text: JSON.stringify({ link: { $value: '{sea}' }, gone: { $value: '{land}' } }, null, 2),
+      },
+    ];
+    const result = readTokens(files);
+    if (!result.ok) throw new Error(result.problem.message);
+    expect(result.value.items.map(it => [it.name, it.place?.file])).toEqual([
+      ['sea', 'tokens/color.json'],
+      ['link', 'tokens/roles.json'],
+    ]);
+    expect(noticedIn(result.value, 'unread')).toEqual([
+      'There is no token land. (tokens/roles.json, line 5)',
+    ]);
   });
 });

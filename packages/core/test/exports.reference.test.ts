@@ -9,14 +9,15 @@ import StyleDictionary from 'style-dictionary';
 import { compile } from 'tailwindcss';
 import { roleValue } from '../src/cascade/index.ts';
 import { printPainted } from '../src/color/index.ts';
-import { describeGroup, importTokens, setNote } from '../src/commands/index.ts';
+import { describeGroup, setNote } from '../src/commands/index.ts';
 import { EXPORTS, guideResolver, guideTokens } from '../src/exports/index.ts';
 import { rolesOf } from '../src/guide/index.ts';
 import { roleColor } from '../src/measure/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type Site } from '../src/site/index.ts';
-import { literalOf, NO_REBINDS, readDesignTokens, tokenPath } from '../src/tokens/index.ts';
+import { literalOf, NO_REBINDS, tokenPath } from '../src/tokens/index.ts';
 import { demoSite } from './support/demo.ts';
+import { takenFrom } from './support/incoming.ts';
 import { tiny } from './support/tiny.ts';
 
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
@@ -100,7 +101,7 @@ describe('design tokens, against Design Tokens Format Module 2025.10 as @terrazz
     }
   });
   it('come back as they left: values, derivations, purposes and notes', () => {
-    const { edits } = importTokens(tiny(), must(readDesignTokens(printed('tokens'))));
+    const { edits } = takenFrom(tiny(), printed('tokens'));
     const back = after(tiny(), edits).kinds.token;
     for (const { id, group, name, type, purpose, note } of noted.kinds.token.values()) {
       const twin = [...back.values()].find(it => it.name === name && it.group === group && it.type === type);

@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { readTokens } from '../src/incoming/index.ts';
 import {
   applyChange,
   type Edit,
@@ -22,7 +23,6 @@ import {
   presetStyles,
   presetsWithin,
   readClip,
-  readDesignTokens,
   readEdits,
   readGuideData,
   readRecord,
@@ -57,7 +57,7 @@ const PROPORTIONAL = 5.5;
 /** Readers of text, each with inputs that a careless reader takes quadratic time for. `size` is about characters. */
 const READERS: [string, (text: string) => unknown][] = [
   ['swatches', pasteSwatches],
-  ['a token file', readDesignTokens],
+  ['a token file', text => readTokens([{ name: '', text }])],
   ['a clip', readClip],
   ['a link', parseLink],
   ['a colour', parseColor],
@@ -184,8 +184,8 @@ describe('a walk looks at each node once', () => {
           ]),
         ),
       );
-    const result = readDesignTokens(file(30));
-    expect(result).toMatchObject({ ok: false, problem: { code: 'bad-token' } });
+    const result = readTokens([{ name: '', text: file(30) }]);
+    expect(result).toMatchObject({ ok: false, problem: { code: 'too-many' } });
   });
 });
 

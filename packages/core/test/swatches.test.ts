@@ -5,7 +5,6 @@ import {
   addToken,
   describeGroup,
   duplicateToken,
-  importTokens,
   isGroupUsed,
   moveToken,
   removeGroup,
@@ -21,11 +20,11 @@ import {
   NO_REBINDS,
   parseTokenValue,
   pasteSwatches,
-  readDesignTokens,
   toDesignTokens,
   tokenPath,
 } from '../src/tokens/index.ts';
 import { demoSite } from './support/demo.ts';
+import { takenFrom } from './support/incoming.ts';
 
 const demo = demoSite();
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
@@ -159,7 +158,7 @@ describe('swatches that can hardly be told apart', () => {
 describe('taking over a token file', () => {
   const file = JSON.stringify(toDesignTokens(demo.kinds.token));
   it('of one’s own alters nothing', () => {
-    expect(importTokens(demo, must(readDesignTokens(file)))).toMatchObject({
+    expect(takenFrom(demo, file)).toMatchObject({
       added: 0,
       altered: 0,
       edits: [],
@@ -172,7 +171,7 @@ describe('taking over a token file', () => {
         brand: { hull: { $value: '#113355' }, buoy: { $value: '{color.brand.hull}' } },
       },
     };
-    const imported = importTokens(demo, must(readDesignTokens(JSON.stringify(other))));
+    const imported = takenFrom(demo, JSON.stringify(other));
     expect(imported).toMatchObject({ added: 1, altered: 1 });
     const site = after(demo, imported.edits);
     expect(site.kinds.token.get('hull')?.value).toMatchObject({ type: 'color' });

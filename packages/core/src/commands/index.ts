@@ -29,5 +29,6 @@ export * from './styles/resetOverrides.ts';
 export * from './styles/styles.ts';
 export * from './tokens/addTint.ts';
 export * from './tokens/groups.ts';
+export * from './tokens/incoming.ts';
 export * from './tokens/tokens.ts';
 export * from './tokens/tokenValue.ts';

@@ -23,6 +23,16 @@ const CLOSE_LIST = 0x5d;
 const OPEN_OBJECT = 0x7b;
 const CLOSE_OBJECT = 0x7d;
 
+/** Where the string that begins at `from` ends: at its quote, or with the text. */
+export function endOfString(text: string, from: number): number {
+  for (let end = text.indexOf('"', from + 1); end >= 0; end = text.indexOf('"', end + 1)) {
+    let escapes = 0;
+    while (text.charCodeAt(end - 1 - escapes) === BACKSLASH && end - 1 - escapes > from) escapes++;
+    if (escapes % 2 === 0) return end;
+  }
+  return text.length;
+}
+
 /**
  * Counts what a JSON text holds without parsing it, one look at each character, and refuses it at the first that exceeds
  * the budget: so what parsing it would cost is known before it is paid. Whether it is JSON is for the parser to say.
@@ -33,17 +43,11 @@ export function scanJson(text: string, budget: JsonBudget = LIMITS.json): Result
   let values = 0;
   let outer = 0;
   const mostOuter = budget.outer ?? budget.values;
-  let quoted = false;
   for (let i = 0; i < text.length; i++) {
     const c = text.charCodeAt(i);
-    if (quoted) {
-      if (c === BACKSLASH) i++;
-      else if (c === QUOTE) quoted = false;
-      continue;
-    }
     switch (c) {
       case QUOTE:
-        quoted = true;
+        i = endOfString(text, i);
         break;
       case OPEN_LIST:
       case OPEN_OBJECT:

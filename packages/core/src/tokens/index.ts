@@ -1,10 +1,9 @@
 export { DERIVATIONS, type DerivationRule, derivationNamed } from '../derivations/index.ts';
 export { slug, tokenAt, tokenPath, tokensNamed } from '../site/tokenNames.ts';
-export { type ReadTokens, readDesignTokens } from './design/read.ts';
-export { type DesignTokens, designValue, type Json, OURS, toDesignTokens } from './design/write.ts';
 export {
   boundValue,
   closure,
+  findCircular,
   follow,
   isCircular,
   literalOf,
@@ -22,3 +21,4 @@ export {
   shortPath,
   type TypedDeclarations,
 } from './text.ts';
+export { type DesignTokens, designValue, type Json, OURS, toDesignTokens } from './write.ts';

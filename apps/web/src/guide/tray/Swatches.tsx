@@ -39,11 +39,11 @@ import { useRestedSite } from '../../session/useRestedSite.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useLocked } from '../../ui/locked.ts';
 import { NameInPlace } from '../../ui/NameInPlace.tsx';
+import { IncomingSheet } from '../incoming/IncomingSheet.tsx';
 import { EditedToken } from './EditedToken.tsx';
 import { Chapter, Group } from './Group.tsx';
 import { GroupWords } from './GroupWords.tsx';
 import { NearSheet } from './NearSheet.tsx';
-import { PasteSheet } from './PasteSheet.tsx';
 
 const WHITE: Color = { space: 'srgb', coords: [1, 1, 1], alpha: 1 };
 const INK: Color = { space: 'srgb', coords: [0, 0, 0], alpha: 1 };
@@ -292,7 +292,7 @@ export function Swatches({
           </Button>
         </p>
       )}
-      {sheet === 'paste' && <PasteSheet site={site} onClose={() => setSheet(null)} />}
+      {sheet === 'paste' && <IncomingSheet site={site} onClose={() => setSheet(null)} />}
       {sheet === 'near' && <NearSheet site={site} pairs={near} onClose={() => setSheet(null)} />}
     </Chapter>
   );

@@ -14,7 +14,6 @@ import {
   removeRecord,
   type Site,
   type SiteRecord,
-  stableText,
   type TokenRecord,
 } from '../../site/index.ts';
 import {
@@ -24,9 +23,6 @@ import {
   NO_REBINDS,
   type PastedSwatch,
   type PastedSwatches,
-  type ReadTokens,
-  tokenAt,
-  tokenPath,
 } from '../../tokens/index.ts';
 import { type TokenType, type Value, withTokens } from '../../values/index.ts';
 import { keyAtEnd, lastKey, placeBehind, reorder } from '../order/order.ts';
@@ -251,53 +247,4 @@ export function addPasted(site: Site, pasted: PastedSwatches, group: string): Ma
     return putRecord(record);
   });
   return { ids, edits };
-}
-
-export interface Imported extends MadeTokens {
-  added: number;
-  /** Tokens that were there under the same path and took the value of the file. */
-  altered: number;
-}
-
-/** Takes over the tokens of a file. One that has the path of a token of the guide gives it its value; others are added. */
-export function importTokens(site: Site, read: ReadTokens): Imported {
-  const { token: tokens } = site.kinds;
-  const incoming = new Map(read.tokens.map(it => [it.id, it]));
-  const known = new Map<Id, Id>();
-  for (const it of read.tokens) {
-    const there = tokenAt(tokens, tokenPath(incoming, it.id));
-    if (there?.type === it.type) known.set(it.id, there.id);
-  }
-  const other = (id: Id) => known.get(id) ?? id;
-  const orders = keysBetween(lastKey(tokens.values()), null, read.tokens.length);
-  let added = 0;
-  let altered = 0;
-  const puts: Edit[] = [];
-  const sets: Edit[] = [];
-  const ids: Id[] = [];
-  for (const [i, it] of read.tokens.entries()) {
-    const there = tokens.get(known.get(it.id) ?? '');
-    const value = withTokens(it.value, other);
-    if (!there) {
-      added++;
-      puts.push(putRecord({ ...it, value, order: orders[i] ?? it.order }));
-      ids.push(it.id);
-    } else if (stableText(there.value) !== stableText(value)) {
-      altered++;
-      sets.push(editOf(there).set('value', value));
-      ids.push(there.id);
-    }
-  }
-  const keys = keysBetween(lastKey(site.kinds.textStyle.values()), null, read.textStyles.length);
-  const styles = read.textStyles.map(
-    (record, i): Edit =>
-      putRecord({
-        ...record,
-        order: keys[i] ?? record.order,
-        styles: Object.fromEntries(
-          Object.entries(record.styles).map(([slot, value]) => [slot, withTokens(value, other)]),
-        ),
-      }),
-  );
-  return { added, altered, ids, edits: [...puts, ...sets, ...styles] };
 }

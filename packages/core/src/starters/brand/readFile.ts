@@ -1,7 +1,8 @@
 import { printPainted } from '../../color/index.ts';
+import { incomingTokens, readTokens } from '../../incoming/index.ts';
 import { ok, type Result } from '../../result/index.ts';
 import type { TokenRecord } from '../../site/index.ts';
-import { literalOf, NO_REBINDS, readDesignTokens } from '../../tokens/index.ts';
+import { literalOf, NO_REBINDS } from '../../tokens/index.ts';
 import { printLength, type Value } from '../../values/index.ts';
 import { BRAND_LIMITS, type Brand, NO_BRAND, readBrandLength } from './brand.ts';
 import { asBrandSwatches, type ReadBrand, readBrandLines } from './readLines.ts';
@@ -50,13 +51,14 @@ function brandOf(tokens: readonly TokenRecord[]): Brand {
 /** Reads a brand from a file: a token file of the Design Tokens Format, a style sheet, or plain lines. */
 export function readBrandFile(text: string): Result<ReadBrand> {
   if (!/^\s*\{\s*["}]/.test(text)) return readBrandLines(text.slice(0, BRAND_LIMITS.typed));
-  const read = readDesignTokens(text);
+  const read = readTokens([{ name: '', text }]);
   if (!read.ok) return read;
-  const brand = brandOf(read.value.tokens);
+  const brand = brandOf([...incomingTokens(read.value).values()]);
   return ok({
     brand,
-    unread: read.value.left
+    unread: read.value.findings
+      .filter(it => it.kind === 'unread')
       .slice(0, 20)
-      .map(({ path, reason }) => ({ line: 0, text: path, message: reason })),
+      .map(({ name, message, place }) => ({ line: place?.line ?? 0, text: name, message })),
   });
 }

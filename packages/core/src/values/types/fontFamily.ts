@@ -6,8 +6,10 @@ import type { LiteralKind, ValueOf } from './valueType.ts';
 /** Families of one stack. */
 const MOST_FAMILIES = 12;
 
-/** A family name as typed: letters, digits, spaces and hyphens; nothing that could end a CSS string. */
-const FAMILY = /^[\p{L}\p{N}][\p{L}\p{N} _-]{0,63}$/u;
+/** A family name as typed: letters, digits, spaces and what names hold; nothing that could end a CSS string in double quotes. */
+const FAMILY = /^[\p{L}\p{N}][\p{L}\p{N} _.,+&'’-]{0,63}$/u;
+/** Without quotes, an apostrophe would begin a string, and a comma ends a name. */
+const BARE = /^[^',]*$/;
 
 const GENERIC = new Set([
   'serif',
@@ -26,16 +28,21 @@ const printFamily = (name: string) =>
 
 export function parseFamilies(source: string): ValueOf<'fontFamily'> | null {
   if (source.length > LIMITS.typed.value) return null;
-  const names = splitTop(source, /,/).map(name => name.replace(/^(["'])(.*)\1$/, '$2').trim());
-  return names.length > 0 && names.every(name => FAMILY.test(name))
+  const written = splitTop(source, /,/);
+  const names = written.map(name => name.replace(/^(["'])(.*)\1$/, '$2').trim());
+  return names.length > 0 &&
+    names.every((name, i) => FAMILY.test(name) && (BARE.test(name) || name !== written[i]))
     ? { type: 'fontFamily', value: names }
     : null;
 }
 
 export const fontFamily: LiteralKind<ValueOf<'fontFamily'>> = {
   read({ value }) {
-    if (!Array.isArray(value) || value.length > MOST_FAMILIES) return null;
-    return value.every(name => typeof name === 'string') ? parseFamilies(value.join(',')) : null;
+    if (!Array.isArray(value) || value.length === 0 || value.length > MOST_FAMILIES) return null;
+    const names = value.flatMap(name =>
+      typeof name === 'string' && FAMILY.test(name.trim()) ? [name.trim()] : [],
+    );
+    return names.length === value.length ? { type: 'fontFamily', value: names } : null;
   },
   parse: parseFamilies,
   print: ({ value }) =>
@@ -44,6 +51,6 @@ export const fontFamily: LiteralKind<ValueOf<'fontFamily'>> = {
         GENERIC.has(name) ? [name] : [printFamily(name), ...fallbackNames(name).map(printFamily)],
       )
       .join(', '),
-  typed: ({ value }) => value.join(', '),
+  typed: ({ value }) => value.map(name => (BARE.test(name) ? name : `"${name}"`)).join(', '),
   isLoose: () => true,
 };

@@ -30,6 +30,15 @@ function spread(stops: readonly { color: Value; at: number | null }[]): Gradient
   });
 }
 
+/** Sides that a gradient runs to, in degrees (CSS Images 3, section 3.1.1); those of corners depend on the box. */
+const SIDES: Readonly<Record<string, number>> = { top: 0, right: 90, bottom: 180, left: 270 };
+
+function angleOf(text: string): number | null {
+  const degrees = /^(-?\d+\.?\d*)deg$/.exec(text)?.[1];
+  const side = /^to (top|right|bottom|left)$/.exec(text)?.[1];
+  return degrees !== undefined ? Number(degrees) : side === undefined ? null : (SIDES[side] ?? null);
+}
+
 export const gradient: LiteralKind<ValueOf<'gradient'>> = {
   read({ shape: said, angle, stops: given }, readColor) {
     const shape = said === 'linear' || said === 'radial' ? said : null;
@@ -44,15 +53,15 @@ export const gradient: LiteralKind<ValueOf<'gradient'>> = {
     if (!call?.[2]) return null;
     const shape = call[1] === 'linear' ? 'linear' : 'radial';
     const parts = splitTop(call[2], /,/);
-    const turned = shape === 'linear' ? /^(-?\d+\.?\d*)deg$/.exec(parts[0] ?? '') : null;
-    if (turned) parts.shift();
+    const turned = shape === 'linear' ? angleOf(parts[0] ?? '') : null;
+    if (turned !== null) parts.shift();
     const read = parts.flatMap(part => {
       const place = /^(.*?)\s+(\d+\.?\d*)%$/s.exec(part);
       const color = parseColor((place?.[1] ?? part).trim());
       return color ? [{ color, at: place?.[2] === undefined ? null : Number(place[2]) / 100 }] : [];
     });
     if (read.length < 2 || read.length > MOST_STOPS || read.length < parts.length) return null;
-    const angle = turned ? Number(turned[1]) : shape === 'linear' ? 180 : 0;
+    const angle = turned ?? (shape === 'linear' ? 180 : 0);
     return { type: 'gradient', shape, angle, stops: spread(read) };
   },
   print({ shape, angle, stops }, _, inside) {

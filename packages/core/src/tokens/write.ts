@@ -1,9 +1,9 @@
-import { printPainted } from '../../color/index.ts';
-import type { TokenGroupRecord, TokenRecord } from '../../site/records.ts';
-import { slug, tokenPath } from '../../site/tokenNames.ts';
-import type { Length, ShadowLayer, Value } from '../../values/index.ts';
-import { literalOf, NO_REBINDS, type Tokens } from '../graph.ts';
-import { printTyped } from '../text.ts';
+import { printPainted } from '../color/index.ts';
+import type { TokenGroupRecord, TokenRecord } from '../site/records.ts';
+import { slug, tokenPath } from '../site/tokenNames.ts';
+import type { Length, ShadowLayer, Value } from '../values/index.ts';
+import { literalOf, NO_REBINDS, type Tokens } from './graph.ts';
+import { printTyped } from './text.ts';
 
 /** Key under which we keep, in `$extensions`, what the format has no words for. */
 export const OURS = 'example.cove-thread';

@@ -1,4 +1,4 @@
-import { LIMITS } from '../../limits/index.ts';
+import { LIMITS } from '../limits/index.ts';
 
 /** Any JSON object of a token file: a group, a token, or part of a value. */
 export type Node = Readonly<Record<string, unknown>>;
@@ -13,13 +13,15 @@ export class BadToken extends Error {
     readonly path: readonly string[],
     message: string,
     readonly expected?: string,
+    /** Whether reading on would cost more than is allowed. */
+    readonly isBudget = false,
   ) {
     super(message);
   }
 
   /** The same, of something that stands at a place. */
   at(place: readonly string[]): BadToken {
-    return new BadToken([...place, ...this.path], this.message, this.expected);
+    return new BadToken([...place, ...this.path], this.message, this.expected, this.isBudget);
   }
 }
 
@@ -71,6 +73,7 @@ export class Steps {
         path,
         `With all that groups extend and values refer to, this file has more than ${this.most.toLocaleString('en')} entries.`,
         `at most ${this.most} entries`,
+        true,
       );
   }
 }

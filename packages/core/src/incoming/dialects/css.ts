@@ -1,0 +1,252 @@
+import { parseColor } from '../../color/index.ts';
+import { fail, ok, type Result } from '../../result/index.ts';
+import { OURS } from '../../tokens/index.ts';
+import { parseLength, printLength, splitTop } from '../../values/index.ts';
+import { type CssDeclaration, type CssSheet, readSheet } from '../css/sheet.ts';
+import { substituter } from '../css/substitute.ts';
+import type { Draft, Drafts, Noticed, SourcePlace } from '../draft.ts';
+import { inferType } from '../infer.ts';
+
+/** Where custom properties hold: everywhere, or only where something is said of the root. */
+type Where = { type: 'everywhere' } | { type: 'context'; name: string } | { type: 'elsewhere'; said: string };
+
+const ROOT = /^(?::root|html|body|:host|\*|::?before|::?after|::backdrop)$/i;
+
+/** What a selector of the root says besides: `[data-theme="dark"]` → `dark`; null where it is no such selector. */
+function contextIn(selector: string): string | null {
+  const rest = selector
+    .replace(/:(?:where|is)\(([^()]*)\)/g, '$1')
+    .replace(/(?::root|html|body|:host)\b/gi, '')
+    .replace(/:not\([^()]*\)/g, '')
+    .replace(/[\s>+~*]+/g, '')
+    .replace(/^\((.*)\)$/, '$1');
+  const attribute = /^\[[\w-]+[~|^$*]?=\s*["']?([\w-]+)["']?\s*i?\]$/.exec(rest)?.[1];
+  const flag = /^\[([\w-]+)\]$/.exec(rest)?.[1];
+  const named = /^\.([\w-]+)$/.exec(rest)?.[1];
+  const name =
+    attribute ??
+    flag ??
+    (named !== undefined && /dark|light|theme|mode|contrast|scheme/i.test(named) ? named : null);
+  return name ?? null;
+}
+
+/** `theme-dark` → `Dark`. */
+const contextName = (name: string): string => {
+  const words = name
+    .replace(/^(?:theme|mode|scheme|color|is)[-_]+|[-_]+(?:theme|mode|scheme)$/gi, '')
+    .replace(/[-_]+/g, ' ');
+  return words.charAt(0).toUpperCase() + words.slice(1).toLowerCase();
+};
+
+const isLight = (name: string): boolean => /^(?:light|default)$/i.test(name);
+
+function whereOf({ selectors, conditions }: CssDeclaration): Where {
+  let dark = false;
+  for (const { name, prelude } of conditions) {
+    if (name === 'media') {
+      if (/prefers-color-scheme\s*:\s*dark/i.test(prelude)) dark = true;
+      else if (!/^(?:all|screen)?$|prefers-color-scheme\s*:\s*light/i.test(prelude.trim()))
+        return { type: 'elsewhere', said: `@media ${prelude}` };
+    } else if (name === 'supports' && /^\s*not\b/i.test(prelude))
+      return { type: 'elsewhere', said: `@supports ${prelude}` };
+    else if (name === 'container') return { type: 'elsewhere', said: `@container ${prelude}` };
+  }
+  const outer = selectors.length === 0 ? [':root'] : selectors;
+  if (outer.every(it => ROOT.test(it) || isLight(contextName(contextIn(it) ?? '')))) {
+    return dark ? { type: 'context', name: 'Dark' } : { type: 'everywhere' };
+  }
+  // A list of selectors of which one is the root holds everywhere; the others repeat it.
+  if (outer.some(it => ROOT.test(it)))
+    return dark ? { type: 'context', name: 'Dark' } : { type: 'everywhere' };
+  const names = outer.flatMap(it => contextIn(it) ?? []);
+  const [name] = names;
+  if (name === undefined) return { type: 'elsewhere', said: outer.join(', ') };
+  const told = contextName(name);
+  return isLight(told) ? { type: 'everywhere' } : { type: 'context', name: told || 'Dark' };
+}
+
+/** Steps of a name that may become groups. */
+const MOST_STEPS = 8;
+
+const stepsIn = (name: string): string[] => {
+  const steps = name.replace(/^--/, '').split(/[-_]+/).filter(Boolean);
+  return [
+    ...steps.slice(0, MOST_STEPS),
+    ...(steps.length > MOST_STEPS ? [steps.slice(MOST_STEPS).join('-')] : []),
+  ];
+};
+
+/** Steps that many properties begin with make a group; what all begin with is left out. */
+function groupsOf(names: readonly string[]): Map<string, { group: string[]; key: string }> {
+  const stepsOf = new Map(names.map(name => [name, stepsIn(name)]));
+  const counts = new Map<string, number>();
+  for (const steps of stepsOf.values())
+    for (let n = 1; n < steps.length; n++) {
+      const prefix = steps.slice(0, n).join('-');
+      counts.set(prefix, (counts.get(prefix) ?? 0) + 1);
+    }
+  const [first] = stepsOf.values();
+  const shared =
+    first?.[0] !== undefined && names.length > 3 && counts.get(first[0]) === names.length ? 1 : 0;
+  const found = new Map<string, { group: string[]; key: string }>();
+  for (const [name, steps] of stepsOf) {
+    let split = steps.length - 1;
+    while (split > shared && (counts.get(steps.slice(0, split).join('-')) ?? 0) < 3) split--;
+    const group = steps.slice(shared, split);
+    const key = steps.slice(Math.max(split, group.length === 0 ? shared : 0)).join('-');
+    found.set(name, { group, key: key || steps.join('-') || name });
+  }
+  return found;
+}
+
+/** `clamp()` as the ends it grows between, and a product or quotient of a length as what it comes to. */
+function sized(text: string): string {
+  const inner = /^clamp\((.*)\)$/s.exec(text)?.[1];
+  const ends = inner === undefined ? [] : splitTop(inner, /,/);
+  const [least, most] = ends.length === 3 ? [parseLength(ends[0] ?? ''), parseLength(ends[2] ?? '')] : [];
+  if (least && most) return `${printLength(least)} .. ${printLength(most)}`;
+  const sum = /^calc\((.*)\)$/s.exec(text)?.[1];
+  const [a = '', operator, b = '', ...more] = sum === undefined ? [] : splitTop(sum, /\s/);
+  if ((operator !== '*' && operator !== '/') || more.length > 0) return text;
+  const length = parseLength(a) ?? (operator === '*' ? parseLength(b) : null);
+  const by = Number(parseLength(a) ? b : a);
+  if (!length || !Number.isFinite(by) || (operator === '/' && by === 0)) return text;
+  const value = operator === '*' ? length.value * by : length.value / by;
+  return printLength({ ...length, value: Number(value.toFixed(6)) });
+}
+
+interface Read {
+  /** As the format calls it; null for an alias, which is of the type of what it names, undefined for what is no value of a guide. */
+  type: string | null | undefined;
+  value: unknown;
+  /** A colour that goes on following, as the program writes it. */
+  derived: string | null;
+}
+
+/** Properties as some place has them. */
+class Scope {
+  readonly plain: (text: string) => string;
+
+  constructor(private readonly texts: ReadonlyMap<string, string>) {
+    this.plain = substituter(texts);
+  }
+
+  /** A value in the shapes of the format: an alias, text with aliases for its colours, or plain text. */
+  read(text: string, path: readonly string[]): Read {
+    const alias = /^var\(\s*(--[^\s,()]+)\s*\)$/.exec(text)?.[1];
+    if (alias !== undefined && this.texts.has(alias))
+      return { type: null, value: `{${alias}}`, derived: null };
+    const plain = sized(this.plain(text).trim());
+    const type = inferType(plain, path) ?? undefined;
+    const read: Read = { type, value: plain, derived: null };
+    if (!text.includes('var(')) return read;
+    const aliased = text.replace(/var\(\s*(--[^\s,()]+)\s*\)/g, (whole, name: string) => {
+      const inner = this.texts.get(name);
+      return inner !== undefined && parseColor(this.plain(inner).trim()) ? `{${name}}` : whole;
+    });
+    if (!aliased.includes('{') || aliased.includes('var(')) return read;
+    if (type === 'color') return { ...read, derived: aliased };
+    return type === 'shadow' || type === 'gradient' ? { ...read, value: aliased } : read;
+  }
+}
+
+/** Contexts of one sheet that are told apart. */
+const MOST_CONTEXTS = 24;
+
+/** The custom properties of a style sheet, by where they hold (CSS Custom Properties 1; CSS Variables in `@property`). */
+function fromSheet(file: string, { declarations }: CssSheet): Drafts {
+  const base = new Map<string, CssDeclaration>();
+  const contexts = new Map<string, Map<string, CssDeclaration>>();
+  const findings: Noticed[] = [];
+  const elsewhere: [CssDeclaration, string][] = [];
+  for (const it of declarations) {
+    if (!it.property.startsWith('--') || it.text.trim() === '') continue;
+    const where = whereOf(it);
+    if (where.type === 'everywhere') base.set(it.property, it);
+    else if (where.type === 'elsewhere') elsewhere.push([it, where.said]);
+    else if (!contexts.has(where.name) && contexts.size >= MOST_CONTEXTS) elsewhere.push([it, where.name]);
+    else {
+      const inner = contexts.get(where.name) ?? new Map<string, CssDeclaration>();
+      contexts.set(where.name, inner.set(it.property, it));
+    }
+  }
+  const placeOf = ({ line, column }: CssDeclaration): SourcePlace => ({ file, line, column });
+  for (const [it, said] of elsewhere)
+    if (base.has(it.property))
+      findings.push({
+        kind: 'unread',
+        name: it.property,
+        message: `In ${shortened(said)} it has another value, which holds there alone.`,
+        place: placeOf(it),
+      });
+    else base.set(it.property, it);
+  // A sheet of one theme alone is a guide like any other.
+  const [only] = contexts;
+  if (base.size === 0 && only) {
+    for (const [property, it] of only[1]) base.set(property, it);
+    contexts.delete(only[0]);
+  }
+  const names = groupsOf([
+    ...new Set([...base.keys(), ...[...contexts.values()].flatMap(it => [...it.keys()])]),
+  ]);
+  const texts = new Map(Array.from(base, ([name, it]) => [name, it.text]));
+  const everywhere = new Scope(texts);
+  const draft = (
+    it: CssDeclaration,
+    scope: Scope,
+    context: { name: string; own: ReadonlyMap<string, string> } | null,
+  ): Draft[] => {
+    const { group, key } = names.get(it.property) ?? { group: [], key: it.property };
+    const { type, value, derived } = scope.read(it.text, stepsIn(it.property));
+    if (type === undefined) {
+      findings.push({
+        kind: 'unread',
+        name: it.property,
+        message: `“${shortened(it.text)}” is no colour, length or other value of a guide.`,
+        place: placeOf(it),
+      });
+      return [];
+    }
+    const made: Draft = {
+      group,
+      key: context ? `${key}-${context.name.toLowerCase().replace(/\s+/g, '-')}` : key,
+      name: context?.own.get(it.property) ?? it.property,
+      type,
+      inherited: null,
+      value,
+      within: context?.own ?? null,
+      description: '',
+      deprecated: null,
+      extensions: derived === null ? {} : { [OURS]: { derived } },
+      place: () => placeOf(it),
+    };
+    return [made];
+  };
+  const drafts = [...base.values()].flatMap(it => draft(it, everywhere, null));
+  const schemes = Array.from(contexts, ([name, its]) => {
+    const own = new Map(Array.from(its.keys(), it => [it, `${it} (${name})`]));
+    const scope = new Scope(new Map([...texts, ...Array.from(its, ([key, it]) => [key, it.text] as const)]));
+    for (const it of its.values()) drafts.push(...draft(it, scope, { name, own }));
+    return { name, tokens: own };
+  });
+  return {
+    dialect: 'Custom properties',
+    drafts,
+    schemes,
+    findings,
+    isFormat: false,
+    root: null,
+    hasPointers: false,
+  };
+}
+
+const shortened = (text: string): string => (text.length > 80 ? `${text.slice(0, 80)}…` : text);
+
+/** Reads the custom properties of a style sheet. */
+export function cssDrafts(file: string, text: string): Result<Drafts> {
+  const sheet = readSheet(text);
+  if (!sheet.ok) return sheet;
+  if (sheet.value.declarations.length === 0)
+    return fail({ code: 'no-css', message: 'This holds no declarations.', expected: '--hull: #2a3a5f;' });
+  return ok(fromSheet(file, sheet.value));
+}

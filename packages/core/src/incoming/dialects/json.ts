@@ -1,0 +1,171 @@
+import { LIMITS } from '../../limits/index.ts';
+import type { Draft, Drafts, Noticed, SourcePlace } from '../draft.ts';
+import { BadToken, extended, isNode, type Node, nodeAt, type Steps, stepsOf } from '../tree.ts';
+
+/** How one way of writing tokens as JSON spells what all of them say. */
+interface Spelling {
+  /** For people. */
+  name: string;
+  isToken(it: unknown): boolean;
+  /** Whether a key of a group belongs to the group itself. */
+  isOwn(key: string): boolean;
+  value(token: unknown): unknown;
+  type(node: Node): unknown;
+  description(node: Node): unknown;
+  deprecated(node: Node): unknown;
+}
+
+const has = (it: unknown, key: string): it is Node => isNode(it) && Object.hasOwn(it, key);
+
+/** Design Tokens Format Module 2025.10, sections 5 and 6. */
+const FORMAT: Spelling = {
+  name: 'Design tokens (2025.10)',
+  isToken: it => has(it, '$value') || has(it, '$ref'),
+  isOwn: key => key.startsWith('$') && key !== '$root',
+  value: it => (has(it, '$value') ? it.$value : has(it, '$ref') ? { $ref: it.$ref } : undefined),
+  type: it => it.$type,
+  description: it => it.$description,
+  deprecated: it => it.$deprecated,
+};
+
+/** The same words without the dollar sign, as they were written before the format had it. */
+const EARLIER: Spelling = {
+  name: 'Tokens with value and type',
+  isToken: it => has(it, 'value') && !(isNode(it.value) && holdsToken(it.value)),
+  isOwn: key => key === 'type' || key === 'description' || key === 'comment' || key.startsWith('$'),
+  value: it => (has(it, 'value') ? it.value : undefined),
+  type: it => it.type,
+  description: it => it.description ?? it.comment,
+  deprecated: it => it.deprecated,
+};
+
+/** Names and bare values, one within another. */
+const PLAIN: Spelling = {
+  name: 'Names and values',
+  isToken: it => !isNode(it),
+  isOwn: key => key.startsWith('$'),
+  value: it => it,
+  type: () => undefined,
+  description: () => undefined,
+  deprecated: () => undefined,
+};
+
+const holdsToken = (it: Node): boolean => Object.values(it).some(inner => has(inner, 'value'));
+
+const spellingOf = (text: string): Spelling =>
+  /"\$(?:value|ref|extends)"\s*:/.test(text) ? FORMAT : /"value"\s*:/.test(text) ? EARLIER : PLAIN;
+
+export const textOf = (it: unknown): string => (typeof it === 'string' ? it : '');
+const deprecation = (it: unknown): string | true | null =>
+  it === true ? true : typeof it === 'string' && it !== '' ? it : null;
+
+const NO_EXTENSIONS: Node = {};
+
+/** All tokens of one JSON file, groups walked, types inherited (Format Module 2025.10, section 6.3). Nothing stops it. */
+export function jsonDrafts(
+  text: string,
+  root: Node,
+  placeOf: (it: object) => SourcePlace | null,
+  steps: Steps,
+): Drafts {
+  const spelling = spellingOf(text);
+  const drafts: Draft[] = [];
+  const findings: Noticed[] = [];
+  const say = (kind: Noticed['kind'], name: string, message: string, at: object, fix?: string) =>
+    findings.push({ kind, name, message, place: placeOf(at), ...(fix !== undefined && { fix }) });
+  /** A group with all it takes over; what cannot be taken over is told, and the rest stands. */
+  const whole = (node: Node, path: readonly string[]): Node => {
+    try {
+      return extended(root, asExtending(root, node), path, steps);
+    } catch (error) {
+      if (!(error instanceof BadToken) || error.isBudget) throw error;
+      say('unread', path.join('.'), error.message, node, error.expected);
+      const { $extends: _, $ref: __, ...own } = node;
+      return own;
+    }
+  };
+  const visit = (
+    node: Node,
+    path: readonly string[],
+    said: { type: string | null; deprecated: string | true | null },
+    within: boolean,
+  ) => {
+    const prefix = path.length === 0 ? '' : `${path.join('.')}.`;
+    if (path.length > LIMITS.json.depth) {
+      say('unread', path.join('.'), `Groups nest more than ${LIMITS.json.depth} levels deep.`, node);
+      return;
+    }
+    const group = whole(node, path);
+    const type = within ? said.type : textOf(spelling.type(group)) || said.type;
+    const deprecated = within ? null : (deprecation(spelling.deprecated(group)) ?? said.deprecated);
+    for (const key of Object.keys(group)) {
+      steps.pass(1, path);
+      const inner = group[key];
+      const name = prefix + key;
+      const at = isNode(inner) ? inner : node;
+      if (spelling.isOwn(key)) {
+        if (key.startsWith('$') && isNode(inner) && spelling.isToken(inner) && key !== '$ref')
+          say('unread', name, 'A name cannot begin with a dollar sign.', at, key.replace(/^\$+/, ''));
+        continue;
+      }
+      if (within && !isNode(inner)) continue;
+      if (spelling.isToken(inner) && !refersToGroup(root, inner)) {
+        if (/[{}.]/.test(key))
+          say('read', name, 'A name should hold no dots or braces.', at, key.replace(/[{}.]+/g, '-'));
+        const token = isNode(inner) ? inner : NO_EXTENSIONS;
+        const own = spelling.type(token);
+        if (own !== undefined && typeof own !== 'string') say('read', name, 'A type is a word.', at);
+        drafts.push({
+          group: path,
+          key,
+          name,
+          type: textOf(own) || null,
+          inherited: type,
+          value: spelling.value(inner),
+          within: null,
+          description: textOf(spelling.description(token)),
+          deprecated:
+            spelling.deprecated(token) === false
+              ? null
+              : (deprecation(spelling.deprecated(token)) ?? deprecated),
+          extensions: isNode(token.$extensions) ? token.$extensions : NO_EXTENSIONS,
+          place: () => placeOf(at),
+        });
+        if (spelling === FORMAT && isNode(inner) && Object.keys(inner).some(it => isInside(it, inner))) {
+          say('read', name, 'A token cannot hold other tokens. Those within it were read as well.', at);
+          visit(inner, [...path, key], { type, deprecated }, true);
+        }
+      } else if (isNode(inner)) visit(inner, [...path, key], { type, deprecated }, false);
+      else say('unread', name, `${key} is neither a token nor a group.`, node, '{"$type": …, "$value": …}');
+    }
+  };
+  visit(root, [], { type: null, deprecated: null }, false);
+  return {
+    dialect: spelling.name,
+    drafts,
+    schemes: [],
+    findings,
+    isFormat: spelling === FORMAT,
+    root,
+    hasPointers: text.includes('"$ref"'),
+  };
+}
+
+const isInside = (key: string, token: Node): boolean => !key.startsWith('$') && isNode(token[key]);
+
+/** Whether `$ref` names a group, which the one that has it then extends. */
+function refersToGroup(root: Node, it: unknown): boolean {
+  if (!isNode(it) || Object.hasOwn(it, '$value') || typeof it.$ref !== 'string') return false;
+  const steps = stepsOf(it.$ref);
+  const target = steps && nodeAt(root, steps);
+  return isNode(target) && !FORMAT.isToken(target) && Object.values(target).some(isNode) && !isValue(target);
+}
+
+/** Parts of values are objects too: a colour, a length. */
+const isValue = (it: Node): boolean => Object.hasOwn(it, 'colorSpace') || Object.hasOwn(it, 'unit');
+
+const asExtending = (root: Node, node: Node): Node => {
+  if (!refersToGroup(root, node)) return node;
+  const { $ref, ...own } = node;
+  return { $extends: $ref, ...own };
+};

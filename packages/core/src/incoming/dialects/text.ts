@@ -1,0 +1,58 @@
+import { ok, type Result } from '../../result/index.ts';
+import { pasteSwatches } from '../../tokens/index.ts';
+import type { Draft, Drafts } from '../draft.ts';
+import { cssDrafts } from './css.ts';
+
+/** A style sheet, or what stands in a rule of one; null for a list of colours. */
+function sheetIn(file: string, text: string): string | null {
+  const open = text.indexOf('{');
+  if (/\.(?:s?css|less)$/i.test(file) || (open >= 0 && text.indexOf('}', open) > 0)) return text;
+  const lines = text.split('\n').filter(it => it.trim() !== '');
+  return lines.length > 0 && lines.every(it => it.trimStart().startsWith('--')) ? `:root{${text}}` : null;
+}
+
+/** Lines of colours, with or without names, as people have them at hand. */
+function lineDrafts(file: string, text: string): Result<Drafts> {
+  const read = pasteSwatches(text);
+  if (!read.ok) return read;
+  const { swatches, unread } = read.value;
+  const place = (line: number) => ({ file, line, column: 1 });
+  const drafts = swatches.map(
+    ({ name, color, line, follows }): Draft => ({
+      group: [],
+      key: name,
+      name,
+      type: 'color',
+      inherited: null,
+      value:
+        follows === null
+          ? { colorSpace: color.space, components: [...color.coords], alpha: color.alpha }
+          : `{${swatches[follows]?.name ?? ''}}`,
+      within: null,
+      description: '',
+      deprecated: null,
+      extensions: {},
+      place: () => place(line),
+    }),
+  );
+  return ok({
+    dialect: 'A list of colours',
+    drafts,
+    schemes: [],
+    findings: unread.map(({ line, text: words }) => ({
+      kind: 'unread',
+      name: '',
+      message: `“${words.length > 60 ? `${words.slice(0, 60)}…` : words}” holds no colour.`,
+      place: place(line),
+    })),
+    isFormat: false,
+    root: null,
+    hasPointers: false,
+  });
+}
+
+/** Reads what is no JSON: a style sheet, else a list of colours. */
+export function textDrafts(file: string, text: string): Result<Drafts> {
+  const sheet = sheetIn(file, text);
+  return sheet === null ? lineDrafts(file, text) : cssDrafts(file, sheet);
+}

@@ -1,0 +1,27 @@
+import type { PresetRecord, TextStyleRecord } from '../site/kinds/index.ts';
+import type { Id, TokenRecord } from '../site/records.ts';
+import type { Noticed, SourcePlace } from './draft.ts';
+
+/** Something of the guide that a source says. */
+export interface IncomingItem {
+  record: TokenRecord | TextStyleRecord | PresetRecord;
+  /** As its source names it. */
+  name: string;
+  place: SourcePlace | null;
+  /** Whether its type was worked out from its value. */
+  inferred: boolean;
+  /** Whether its source puts it in no group. */
+  ungrouped: boolean;
+}
+
+/** All that could be read of some sources, and all that could not. */
+export interface Incoming {
+  items: readonly IncomingItem[];
+  findings: readonly Noticed[];
+  /** How each source spells its tokens. */
+  sources: readonly { file: string; dialect: string }[];
+}
+
+/** The tokens of what was read, by their ids. */
+export const incomingTokens = ({ items }: Pick<Incoming, 'items'>): ReadonlyMap<Id, TokenRecord> =>
+  new Map(items.flatMap(({ record }) => (record.kind === 'token' ? [[record.id, record] as const] : [])));

@@ -1,0 +1,112 @@
+import { describe, expect, it } from '@jest/globals';
+import { compareIncoming, takeIncoming } from '../src/commands/index.ts';
+import { readTokens } from '../src/incoming/index.ts';
+import { must } from '../src/result/index.ts';
+import { applyChange, type Edit, type Site } from '../src/site/index.ts';
+import { printTyped } from '../src/tokens/index.ts';
+import { demoSite } from './support/demo.ts';
+import { noticedIn, tokensIn } from './support/incoming.ts';
+import { tiny } from './support/tiny.ts';
+
+const after = (site: Site, edits: Edit[]): Site => must(applyChange(site, { edits })).site;
+const read = (text: string) => must(readTokens([{ name: 'site.css', text }]));
+const printed = (text: string) => {
+  const tokens = tokensIn(read(text));
+  const map = new Map(tokens.map(it => [it.id, it]));
+  return tokens.map(it => `${it.group} › ${it.name}: ${it.type} ${printTyped(it.value, map)}`);
+};
+
+const SHEET = `
+@layer base {
+  :root, :host {
+    --sea-deep: #123a5f;
+    --sea-pale: oklch(0.92 0.03 230);
+    --sea-mist: color-mix(in oklch, var(--sea-deep) 70%, white);
+    --sea-ring: 0 0 0 2px var(--sea-deep);
+    --space-small: calc(0.25rem * 2);
+    --space-wide: clamp(1rem, 0.5rem + 2vw, 3rem);
+    --space-step: var(--space-small);
+    --font-text: "Skipper's Hand", -apple-system, serif;
+    --motion-quick: 140ms;
+    --motion-curve: cubic-bezier(0.2, 0, 0, 1);
+    --lamp: linear-gradient(to right, var(--sea-deep), #fff);
+    --empty: ;
+    --soup: kelp and salt;
+  }
+}
+@supports (color: color(display-p3 0 0 0)) { :root { --sea-pale: color(display-p3 0.8 0.9 1); } }
+@supports not (color: oklch(0 0 0)) { :root { --sea-deep: #000; } }
+@media (min-width: 60em) { :root { --space-small: 1rem; } }
+@media (prefers-color-scheme: dark) { :root { --sea-deep: #9cc; --sea-pale: var(--sea-deep); } }
+`;
+
+describe('custom properties of a style sheet', () => {
+  it('are read by type, in groups by their names, aliases and derivations kept (CSS Custom Properties 1, section 3)', () => {
+    expect(printed(SHEET)).toEqual([
+      'Sea › Deep: color #123a5f',
+      'Sea › Pale: color color(display-p3 0.8 0.9 1)',
+      'Sea › Mist: color tint({color.sea.deep}, 30%)',
+      'Sea › Ring: shadow 0px 0px 0px 2px {color.sea.deep}',
+      'Space › Small: dimension 0.5rem',
+      'Space › Wide: dimension 1rem .. 3rem',
+      'Space › Step: dimension {size.space.small}',
+      'Imported › Font text: fontFamily "Skipper\'s Hand", system-ui, serif',
+      'Imported › Motion quick: duration 140ms',
+      'Imported › Motion curve: cubicBezier cubic-bezier(0.2, 0, 0, 1)',
+      'Imported › Lamp: gradient linear-gradient(90deg, {color.sea.deep} 0%, #ffffff 100%)',
+      'Sea › Deep dark: color #99cccc',
+      'Sea › Pale dark: color {color.sea.deep-dark}',
+    ]);
+  });
+
+  it('that hold elsewhere, or say nothing, are told with their place', () => {
+    expect(noticedIn(read(SHEET), 'unread')).toEqual([
+      '“kelp and salt” is no colour, length or other value of a guide. (site.css, line 16)',
+      'In @supports not (color: oklch(0 0 0)) it has another value, which holds there alone. (site.css, line 20)',
+      'In @media (min-width: 60em) it has another value, which holds there alone. (site.css, line 21)',
+    ]);
+  });
+
+  it('of several themes are told apart by attributes and classes of the root', () => {
+    const { items } = read(`
+      :root { --ink: #111; --paper: #fff; --line: #ccc }
+      [data-theme="dusk"] { --ink: #eee; --paper: #223 }
+      html.theme-dark { --paper: #000 }
+      .card { --paper: #fafafa; --card-gap: 4px }
+    `);
+    expect(items.map(it => it.name)).toEqual([
+      '--ink',
+      '--paper',
+      '--line',
+      '--card-gap',
+      '--ink (Dusk)',
+      '--paper (Dusk)',
+      '--paper (Dark)',
+    ]);
+  });
+
+  it('taken over twice add nothing the second time', () => {
+    const once = takeIncoming(tiny(), compareIncoming(tiny(), read(SHEET)));
+    expect(once.added).toBe(13);
+    const site = after(tiny(), once.edits);
+    expect(compareIncoming(site, read(SHEET)).items.map(it => it.state)).toEqual(Array(13).fill('same'));
+  });
+
+  it('that name one another in a circle, or grow without end, stop', () => {
+    expect(tokensIn(read(':root{--a: var(--b); --b: var(--a)}'))).toEqual([]);
+    const bomb = Array.from({ length: 40 }, (_, i) => `--v${i}: var(--v${i + 1}) var(--v${i + 1});`).join('');
+    expect(tokensIn(read(`:root{${bomb}--v40: 1px}`)).map(it => it.name)).toEqual(['V40']);
+  });
+
+  it('of the guide’s own export are the guide’s own tokens', () => {
+    const demo = demoSite();
+    const { items } = compareIncoming(
+      demo,
+      read(':root { --color-brand-hull: #2a3a5f; --color-brand-rope: #123456 }'),
+    );
+    expect(items.map(it => [it.state, it.there?.id])).toEqual([
+      ['same', 'hull'],
+      ['changed', 'rope'],
+    ]);
+  });
+});
