@@ -1,8 +1,8 @@
 import {
-  addPasted,
   applyChange,
   type Color,
   ciede2000,
+  compareIncoming,
   contrastTable,
   generateScheme,
   impactOf,
@@ -12,9 +12,9 @@ import {
   NO_REBINDS,
   overridesOf,
   parseTokenValue,
-  pasteSwatches,
   reachIndex,
   type Triple,
+  takeIncoming,
   usesOf,
 } from '@cove/core';
 import { incomingTokens, readTokens } from '@cove/core/incoming';
@@ -209,7 +209,10 @@ const forty = Array.from({ length: 40 }, color)
   .map(it => `rgb(${it.coords.map(n => Math.round(n * 255)).join(' ')})`)
   .join('\n');
 const bare = tolvane(() => 'abcdef0123456789.webp');
-const pasted = addPasted(bare, must(pasteSwatches(forty)), 'Forty');
+const pasted = takeIncoming(
+  bare,
+  compareIncoming(bare, must(readTokens([{ name: '', text: forty }])), 'Forty'),
+);
 const palette = must(applyChange(bare, { edits: pasted.edits })).site;
 const solving = pasted.ids.map(surface => {
   const began = performance.now();

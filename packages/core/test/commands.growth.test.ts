@@ -9,7 +9,6 @@ import {
   addFont,
   addNote,
   addPage,
-  addPasted,
   addPreset,
   addPresetSet,
   addRamp,
@@ -101,7 +100,6 @@ import {
   pagesBelow,
   parseValueOf,
   pasteGrid,
-  pasteSwatches,
   pasteThings,
   pinPicture,
   pinRole,
@@ -347,7 +345,6 @@ const COMMANDS: Record<string, (site: Site) => unknown> = {
   speakWith: site => speakWith(voiceOf(site), FAMILY),
   takePairing: site => takePairing(site, PAIRING),
   unpinPicture: site => unpinPicture(noteOf(site), sample('asset').id),
-  addPasted: site => addPasted(site, must(pasteSwatches('#123\n#456')), 'Grown'),
   addPreset: site => addPreset(site, 'New'),
   addPresetSet: site =>
     addPresetSet(site, {

@@ -1,10 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import { printPainted } from '../src/color/index.ts';
-import { addPasted } from '../src/commands/index.ts';
 import { must } from '../src/result/index.ts';
 import { applyChange } from '../src/site/index.ts';
 import { literalOf, NO_REBINDS, parseTokenValue, pasteSwatches, printTyped } from '../src/tokens/index.ts';
 import { demoSite } from './support/demo.ts';
+import { pastedInto } from './support/incoming.ts';
 import { tiny } from './support/tiny.ts';
 
 const { token: tokens } = demoSite().kinds;
@@ -58,7 +58,7 @@ describe('a pasted style sheet', () => {
   }`;
   const pasted = must(pasteSwatches(SHEET));
   it('has its derivations kept, and what none says as the colour it comes to', () => {
-    const { edits } = addPasted(tiny(), pasted, 'Pasted');
+    const { edits } = pastedInto(tiny(), SHEET, 'Pasted');
     const made = must(applyChange(tiny(), { edits })).site.kinds.token;
     const said = [...made.values()].flatMap(it =>
       it.group === 'Pasted' ? [[it.name, printTyped(it.value, made)] as const] : [],

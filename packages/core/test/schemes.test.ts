@@ -2,7 +2,6 @@ import { describe, expect, it } from '@jest/globals';
 import { type Color, contrast, convert, distance, luminance, ratioOf } from '../src/color/index.ts';
 import { leastShift } from '../src/color/leastShift.ts';
 import {
-  addPasted,
   addRole,
   duplicateScheme,
   generateScheme,
@@ -22,8 +21,8 @@ import {
   type SchemeRecord,
   type Site,
 } from '../src/site/index.ts';
-import { pasteSwatches } from '../src/tokens/index.ts';
 import { demoSite } from './support/demo.ts';
+import { pastedInto } from './support/incoming.ts';
 import { seeded } from './support/random.ts';
 import { tiny } from './support/tiny.ts';
 
@@ -37,7 +36,7 @@ function palette(colors: readonly Color[]): { site: Site; ids: readonly string[]
     .map(({ coords }) => `rgb(${coords.map(n => Math.round(n * 255)).join(' ')})`)
     .join('\n');
   const bare = tiny();
-  const { edits, ids } = addPasted(bare, must(pasteSwatches(text)), 'Palette');
+  const { edits, ids } = pastedInto(bare, text, 'Palette');
   return { site: after(bare, edits), ids };
 }
 const rolesAt = (site: Site, id: string): SchemeRecord['roles'] => site.kinds.scheme.get(id)?.roles ?? {};

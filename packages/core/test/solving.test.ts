@@ -2,7 +2,6 @@ import { describe, expect, it } from '@jest/globals';
 import { type Color, contrast, convert, distance } from '../src/color/index.ts';
 import {
   addCounterpart,
-  addPasted,
   bindRole,
   generateScheme,
   pinRole,
@@ -21,8 +20,8 @@ import {
 import { must } from '../src/result/index.ts';
 import { applyChange, type Edit, type Id, type SchemeRecord, type Site, siteOf } from '../src/site/index.ts';
 import { READY_GUIDES, readyGuide } from '../src/starters/guides/index.ts';
-import { pasteSwatches } from '../src/tokens/index.ts';
 import { demoSite } from './support/demo.ts';
+import { pastedInto } from './support/incoming.ts';
 import { seeded } from './support/random.ts';
 import { tiny } from './support/tiny.ts';
 
@@ -192,7 +191,7 @@ describe('schemes worked out from 300 generated palettes', () => {
   }
   const made = Array.from({ length: 300 }, (_, i) => {
     const bare = tiny();
-    const { edits, ids } = addPasted(bare, must(pasteSwatches(palette(i))), 'Palette');
+    const { edits, ids } = pastedInto(bare, palette(i), 'Palette');
     const site = after(bare, edits);
     const fit = (role: string) =>
       ids.filter(id => {

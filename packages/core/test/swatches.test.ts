@@ -1,6 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
 import {
-  addPasted,
   addRamp,
   addToken,
   describeGroup,
@@ -24,7 +23,7 @@ import {
   tokenPath,
 } from '../src/tokens/index.ts';
 import { demoSite } from './support/demo.ts';
-import { takenFrom } from './support/incoming.ts';
+import { pastedInto, takenFrom } from './support/incoming.ts';
 
 const demo = demoSite();
 const after = (site: Site, edits: readonly Edit[]): Site => must(applyChange(site, { edits })).site;
@@ -62,7 +61,7 @@ describe('a pasted list of colours', () => {
     expect(pasted('#000\n#000').swatches.map(it => it.name)).toEqual(['Black', 'Black 2']);
   });
   it('becomes swatches of a group, in order', () => {
-    const { edits } = addPasted(demo, pasted('--a: #123456;--b: var(--a)'), 'Pasted');
+    const { edits } = pastedInto(demo, '--a: #123456;--b: var(--a)', 'Pasted');
     const site = after(demo, edits);
     expect(group(site, 'Pasted').map(it => it.name)).toEqual(['A', 'B']);
     const [a, b] = group(site, 'Pasted');
@@ -145,7 +144,7 @@ describe('replacing a swatch', () => {
 
 describe('swatches that can hardly be told apart', () => {
   it('are found by CIEDE2000 below 2, aliases left out', () => {
-    const { edits } = addPasted(demo, pasted('Twin #2a3a60\nFar #2a7a5f'), 'Brand');
+    const { edits } = pastedInto(demo, 'Twin #2a3a60\nFar #2a7a5f', 'Brand');
     const site = after(demo, edits);
     const [pair, ...more] = nearSwatches(site);
     expect(more).toEqual([]);
@@ -198,7 +197,7 @@ describe('a group that goes', () => {
     expect(usersOf(then, 'hull').length).toBeGreaterThan(usersOf(demo, 'hull').length);
   });
   it('goes at once where nothing uses it, with what is said of it', () => {
-    const made = addPasted(demo, pasted('Moss #336640\nFern #557755'), 'Green');
+    const made = pastedInto(demo, 'Moss #336640\nFern #557755', 'Green');
     const said = after(
       after(demo, made.edits),
       describeGroup(after(demo, made.edits), 'Green', { note: 'For the moor' }),

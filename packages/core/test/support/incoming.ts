@@ -18,3 +18,7 @@ export const noticedIn = ({ findings }: Incoming, kind: Noticed['kind']): string
 /** All of one file, taken over into a guide. */
 export const takenFrom = (site: Site, text: string): TakenIncoming =>
   takeIncoming(site, compareIncoming(site, must(readTokens([{ name: 'tokens.json', text }]))));
+
+/** A list of colours, taken over into a group of the guide. */
+export const pastedInto = (site: Site, text: string, group: string): TakenIncoming =>
+  takeIncoming(site, compareIncoming(site, must(readTokens([{ name: '', text }])), group));

@@ -16,14 +16,7 @@ import {
   type SiteRecord,
   type TokenRecord,
 } from '../../site/index.ts';
-import {
-  closure,
-  derivationNamed,
-  literalOf,
-  NO_REBINDS,
-  type PastedSwatch,
-  type PastedSwatches,
-} from '../../tokens/index.ts';
+import { closure, derivationNamed, literalOf, NO_REBINDS } from '../../tokens/index.ts';
 import { type TokenType, type Value, withTokens } from '../../values/index.ts';
 import { keyAtEnd, lastKey, placeBehind, reorder } from '../order/order.ts';
 
@@ -220,31 +213,3 @@ const freeGroup = (site: Site, wanted: string): string =>
     wanted.slice(0, 70),
     new Set(Array.from(site.kinds.token.values(), it => it.group.toLowerCase())),
   );
-
-/** Swatches from a pasted list; one that follows another of the list goes on following it. */
-export function addPasted(site: Site, pasted: PastedSwatches, group: string): MadeTokens {
-  const ids = pasted.swatches.map(() => newId('t'));
-  const orders = keysBetween(lastKey(site.kinds.token.values()), null, ids.length);
-  const taken = namesTaken(siblings(site, { type: 'color', group }));
-  const valueFor = ({ color, follows, derived }: PastedSwatch): Value => {
-    const target = follows === null ? undefined : ids[follows];
-    if (target !== undefined) return { type: 'token', token: target };
-    if (!derived) return { type: 'color', value: color };
-    const from = derived.from.flatMap(it => ids[it] ?? []);
-    return { type: 'derived', derivation: { op: derived.op, from, by: derived.by } };
-  };
-  const edits = pasted.swatches.map((swatch, i): Edit => {
-    const { name } = swatch;
-    const record: TokenRecord = {
-      id: ids[i] ?? newId('t'),
-      kind: 'token',
-      type: 'color',
-      name: uniqueName(name, taken),
-      group,
-      order: orders[i] ?? 'V',
-      value: valueFor(swatch),
-    };
-    return putRecord(record);
-  });
-  return { ids, edits };
-}

@@ -1,5 +1,5 @@
 import { ok, type Result } from '../../result/index.ts';
-import { pasteSwatches } from '../../tokens/index.ts';
+import { OURS, type PastedSwatch, pasteSwatches } from '../../tokens/index.ts';
 import type { Draft, Drafts } from '../draft.ts';
 import { cssDrafts } from './css.ts';
 
@@ -17,8 +17,10 @@ function lineDrafts(file: string, text: string): Result<Drafts> {
   if (!read.ok) return read;
   const { swatches, unread } = read.value;
   const place = (line: number) => ({ file, line, column: 1 });
+  const written = ({ op, from, by }: NonNullable<PastedSwatch['derived']>): string =>
+    `${op}(${[...from.map(i => `{${swatches[i]?.name ?? ''}}`), ...by].join(', ')})`;
   const drafts = swatches.map(
-    ({ name, color, line, follows }): Draft => ({
+    ({ name, color, line, follows, derived }): Draft => ({
       group: [],
       key: name,
       name,
@@ -31,7 +33,7 @@ function lineDrafts(file: string, text: string): Result<Drafts> {
       within: null,
       description: '',
       deprecated: null,
-      extensions: {},
+      extensions: derived ? { [OURS]: { derived: written(derived) } } : {},
       place: () => place(line),
     }),
   );
