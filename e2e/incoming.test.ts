@@ -30,6 +30,8 @@ const SHAPES = {
   bend: { soft: { $type: 'dimension', $value: px(6) } },
 };
 const CSS = ':root { --tide-high: #1d4e68; --tide-low: #cfe3ea; --tide-mark: var(--tide-high) }';
+const FACES =
+  ':root { --bg: #fdfbf7; --fg: #1d2433 } @media (prefers-color-scheme: dark) { :root { --bg: #10151f; --fg: #e8edf5 } }';
 
 const put = (name: string, text: string): string => {
   const path = join(folder, name);
@@ -114,6 +116,18 @@ describe('tokens from elsewhere', () => {
     await walker.click('Paste or import…');
     await open('A folder of tokens', join(folder, 'site'));
     await walker.says('The guide has all of this already.');
+    await walker.page.keyboard.press('Escape');
+    await undone();
+  });
+
+  it('of a style sheet with a dark block bring a scheme of its colours', async () => {
+    await walker.click('Paste or import…');
+    await open('Files of tokens or colours', put('faces.css', FACES));
+    await row('Schemes');
+    await row('Dark2 colours');
+    await walker.click('Import 5');
+    await walker.kept();
+    await walker.click('Scheme Dark', 'button');
     await walker.page.keyboard.press('Escape');
     await undone();
   });

@@ -549,6 +549,7 @@ const NO_COMMANDS = [
   'canBeToken',
   'cellWords',
   'compareIncoming',
+  'idsIn',
   'neededBy',
   'cellsIn',
   'columnsIn',

@@ -16,6 +16,9 @@ import { type Length, REM, type Value } from '../values/index.ts';
 import type { ExportFile } from './exportFile.ts';
 import { roleNames, schemeNames, schemesOf, textStyleNames, textStylesOf } from './names.ts';
 
+/** Properties that `typography` has. */
+const CARRIED = ['fontFamily', 'fontSize', 'fontWeight', 'letterSpacing', 'lineHeight'] as const;
+
 /** What text is that says nothing: the base size, the usual weight and line height of browsers. */
 const PLAIN = { fontWeight: 400, lineHeight: 1.5 } as const;
 
@@ -63,10 +66,12 @@ function typography(site: Site, style: TextStyleRecord, baseFamily: Value | unde
     return named ?? (end && designValue(end, tokens));
   };
   const spacing = remOf(site, said.get('letterSpacing'), own) ?? 0;
-  const CARRIED = ['fontFamily', 'fontSize', 'fontWeight', 'letterSpacing', 'lineHeight'];
-  const more = Object.entries(style.styles).filter(([slot]) => {
+  const carried = CARRIED.filter(it => said.has(it));
+  const more = Object.entries(style.styles).filter(([slot, value]) => {
     const at = parseSlot(slot);
-    return at?.width !== 'wide' || at.state !== 'rest' || !CARRIED.includes(at.property);
+    if (at?.width !== 'wide' || at.state !== 'rest' || !CARRIED.some(it => it === at.property)) return true;
+    // A size that is relative, or grows, is written as what it comes to.
+    return value.type === 'fluid' || (value.type === 'dimension' && inRem(value.value) === null);
   });
   return {
     $type: 'typography',
@@ -78,11 +83,15 @@ function typography(site: Site, style: TextStyleRecord, baseFamily: Value | unde
       lineHeight: plain('lineHeight') ?? PLAIN.lineHeight,
     },
     ...(style.note && { $description: style.note }),
-    ...(more.length > 0 && {
-      $extensions: {
-        [OURS]: { styles: Object.fromEntries(more.map(([slot, it]) => [slot, printTyped(it, tokens)])) },
+    $extensions: {
+      [OURS]: {
+        // The format asks for all of them; the others say what holds anyway.
+        said: carried,
+        ...(more.length > 0 && {
+          styles: Object.fromEntries(more.map(([slot, it]) => [slot, printTyped(it, tokens)])),
+        }),
       },
-    }),
+    },
   };
 }
 

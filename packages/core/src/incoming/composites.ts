@@ -56,7 +56,7 @@ export function typography(reader: Reader, it: Found, said: readonly string[] | 
           ? letterSpacing(reader, it, given, [key])
           : part(reader, it, given, [key], key === 'fontSize' ? 'dimension' : key);
   }
-  if (Object.keys(styles).length === 0)
+  if (Object.keys(styles).length === 0 && !said)
     throw new BadToken(
       [],
       'Typography says a family, a size or a weight.',

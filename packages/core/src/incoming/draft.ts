@@ -45,13 +45,21 @@ export interface Draft {
   place(): SourcePlace | null;
 }
 
+/** A context in which some tokens have other values. */
+export interface DraftScheme {
+  name: string;
+  /** By the name of each of these tokens, that of the one which holds there. */
+  tokens: ReadonlyMap<string, string>;
+  /** Roles that the source itself binds, by their names, to the names of tokens. */
+  roles: ReadonlyMap<string, string>;
+}
+
 /** What a dialect makes of one source: the located tree, flat, in the order of the source. */
 export interface Drafts {
   /** How its spelling is called, for people. */
   dialect: string;
   drafts: readonly Draft[];
-  /** Contexts in which some tokens have other values: by the name of each, that of the token which holds there. */
-  schemes: readonly { name: string; tokens: ReadonlyMap<string, string> }[];
+  schemes: readonly DraftScheme[];
   findings: readonly Noticed[];
   /** Whether it means to be in the format, so that what is written otherwise is told. */
   isFormat: boolean;

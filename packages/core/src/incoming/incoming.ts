@@ -14,9 +14,20 @@ export interface IncomingItem {
   ungrouped: boolean;
 }
 
+/** A context of a source in which some tokens have other values, or roles take what it says. */
+export interface IncomingScheme {
+  id: Id;
+  name: string;
+  /** Colours, each with the one that stands for it there. */
+  colors: readonly (readonly [usual: Id, there: Id])[];
+  /** Roles that the source itself binds, by their names in files. */
+  roles: readonly (readonly [role: string, color: Id])[];
+}
+
 /** All that could be read of some sources, and all that could not. */
 export interface Incoming {
   items: readonly IncomingItem[];
+  schemes: readonly IncomingScheme[];
   findings: readonly Noticed[];
   /** How each source spells its tokens. */
   sources: readonly { file: string; dialect: string }[];

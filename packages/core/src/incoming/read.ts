@@ -1,19 +1,21 @@
 import { LIMITS, tooLong } from '../limits/index.ts';
+import { inTextStyle, propertyOf } from '../properties/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { PURPOSES } from '../roles/index.ts';
+import { newId } from '../site/id.ts';
 import type { PresetRecord, TextStyleRecord } from '../site/kinds/index.ts';
 import { keysBetween } from '../site/order.ts';
 import type { Id, TokenRecord } from '../site/records.ts';
 import { tokenPath } from '../site/tokenNames.ts';
-import { findCircular, OURS, parseTokenValue, type Tokens } from '../tokens/index.ts';
+import { parseSlot } from '../slots/index.ts';
+import { findCircular, OURS, parsePropertyValue, parseTokenValue, type Tokens } from '../tokens/index.ts';
 import { tokensIn, tokenTypeOf } from '../values/index.ts';
 import { AS_PRESET, typography } from './composites.ts';
-import { jsonDrafts, textOf } from './dialects/json.ts';
-import { textDrafts } from './dialects/text.ts';
-import type { Drafts, Noticed, SourceFile, SourcePlace } from './draft.ts';
-import type { Incoming, IncomingItem } from './incoming.ts';
-import { parseLocatedJson } from './locatedJson.ts';
+import { textOf } from './dialects/json.ts';
+import type { DraftScheme, Drafts, Noticed, SourceFile } from './draft.ts';
+import type { Incoming, IncomingItem, IncomingScheme } from './incoming.ts';
 import { badWays, type Found, namesFor, Reader, typeNamed } from './reader.ts';
+import { openSources } from './sources.ts';
 import { BadToken, isNode, type Node, Steps } from './tree.ts';
 
 /** Characters of a description that are kept as a note. */
@@ -82,6 +84,7 @@ function records(sources: readonly Drafts[], steps: Steps): Omit<Incoming, 'sour
   const tokens = new Map<Id, TokenRecord>();
   const others: (TextStyleRecord | PresetRecord)[] = [];
   const kept: [TokenRecord, string][] = [];
+  const keptStyles = new Map<Id, Node>();
   const found = new Map(reader.all.map(it => [it.id, it]));
   for (const [i, it] of reader.all.entries()) {
     const said = oursIn(it);
@@ -95,7 +98,16 @@ function records(sources: readonly Drafts[], steps: Steps): Omit<Incoming, 'sour
       if (type === 'typography') {
         const own = Array.isArray(said?.said) ? said.said.map(textOf) : null;
         const styles = typography(reader, it, own);
-        others.push({ id, kind: 'textStyle', name: wholeName(it), order, styles, ...noteOf(it) });
+        const record: TextStyleRecord = {
+          id,
+          kind: 'textStyle',
+          name: wholeName(it),
+          order,
+          styles,
+          ...noteOf(it),
+        };
+        others.push(record);
+        if (isNode(said?.styles)) keptStyles.set(id, said.styles);
       } else if (preset)
         others.push({
           id,
@@ -115,7 +127,8 @@ function records(sources: readonly Drafts[], steps: Steps): Omit<Incoming, 'sour
   }
   dropBroken(reader, found, tokens);
   withKept(tokens, kept, (name, within) => reader.idOf(name, found.get(within)?.draft.within ?? null));
-  const stands = others.filter(it => {
+  const whole = others.map(it => withStyles(it, keptStyles, tokens));
+  const stands = whole.filter(it => {
     const gone = Object.values(it.styles)
       .flatMap(tokensIn)
       .find(id => !tokens.has(id));
@@ -133,13 +146,74 @@ function records(sources: readonly Drafts[], steps: Steps): Omit<Incoming, 'sour
       ungrouped: it?.draft.group.length === 0,
     };
   });
-  return { items, findings: reader.findings };
+  const schemes = sources.flatMap(source => source.schemes.flatMap(it => schemeOf(reader, tokens, it)));
+  return { items, schemes, findings: reader.findings };
+}
+
+/** A context by the tokens that were read; none where nothing of it could be. */
+function schemeOf(
+  reader: Reader,
+  tokens: ReadonlyMap<Id, TokenRecord>,
+  { name, tokens: names, roles }: DraftScheme,
+): IncomingScheme[] {
+  const color = (written: string): Id[] => {
+    const id = reader.idOf(written, null);
+    return id !== null && tokens.get(id)?.type === 'color' ? [id] : [];
+  };
+  const there = new Map(
+    [...names].flatMap(([usual, its]) => {
+      const [from] = color(usual);
+      const [to] = color(its);
+      return from !== undefined && to !== undefined ? [[from, to] as const] : [];
+    }),
+  );
+  // What follows a colour follows the other one there.
+  const follows = (id: Id): Id | undefined => {
+    const passed = new Set<Id>();
+    for (let at = id; !passed.has(at); ) {
+      const found = there.get(at);
+      if (found !== undefined) return found;
+      passed.add(at);
+      const value = tokens.get(at)?.value;
+      if (value?.type !== 'token') return undefined;
+      at = value.token;
+    }
+    return undefined;
+  };
+  const own = new Set(there.values());
+  const colors = [...tokens.values()].flatMap(({ id, type }) => {
+    const to = type === 'color' && !own.has(id) ? follows(id) : undefined;
+    return to === undefined ? [] : [[id, to] as const];
+  });
+  const bound = [...roles].flatMap(([role, written]) => {
+    const [id] = color(names.get(written) ?? written);
+    return id === undefined ? [] : [[role, id] as const];
+  });
+  return colors.length + bound.length === 0 ? [] : [{ id: newId('c'), name, colors, roles: bound }];
 }
 
 function tellGone(reader: Reader, found: ReadonlyMap<Id, Found>, id: Id, gone: Id): void {
   const it = found.get(id);
   if (it)
     reader.tell('unread', it, `It refers to ${found.get(gone)?.draft.name ?? gone}, which cannot be read.`);
+}
+
+/** Puts back what we wrote ourselves of a text style that `typography` has no words for. */
+function withStyles(
+  record: TextStyleRecord | PresetRecord,
+  kept: ReadonlyMap<Id, Node>,
+  tokens: Tokens,
+): TextStyleRecord | PresetRecord {
+  const written = kept.get(record.id);
+  if (!written) return record;
+  const more = Object.entries(written).flatMap(([slot, text]) => {
+    const at = parseSlot(slot);
+    const row = at && at.part === '' && at.property !== 'textStyle' ? propertyOf(at.property) : null;
+    const value =
+      row && inTextStyle(row) && typeof text === 'string' ? parsePropertyValue(text, row, tokens) : null;
+    return value?.ok ? [[slot, value.value] as const] : [];
+  });
+  return { ...record, styles: { ...record.styles, ...Object.fromEntries(more) } };
 }
 
 /** Takes away what runs in a circle, and what refers to something that could not be read, directly or through others. */
@@ -195,27 +269,6 @@ function withKept(
   for (const [id, record] of names) tokens.set(id, record);
 }
 
-const isJson = (text: string): boolean => /^\uFEFF?\s*[{[]/.test(text.slice(0, 1000));
-
-/** Drafts of one file, or why nothing of it can be read. */
-function draftsOf({ name, text }: SourceFile, steps: Steps): Result<Drafts> {
-  if (!isJson(text)) return textDrafts(name, text);
-  const json = parseLocatedJson(text);
-  if (!json.ok) return json;
-  const { value: root, placeOf } = json.value;
-  if (!isNode(root))
-    return fail({
-      code: 'bad-token',
-      message: 'A token file is a JSON object.',
-      expected: 'groups and tokens',
-    });
-  const at = (it: object): SourcePlace | null => {
-    const place = placeOf(it);
-    return place && { file: name, ...place };
-  };
-  return ok(jsonDrafts(text, root, at, steps));
-}
-
 /** In the order of the files, and of what stands in them. */
 function inPlace(findings: readonly Noticed[], files: readonly SourceFile[]): Noticed[] {
   const order = new Map(files.map(({ name }, i) => [name, i]));
@@ -237,29 +290,18 @@ export function readTokens(files: readonly SourceFile[]): Result<Incoming> {
   const refused = tooLong({ length: whole }, LIMITS.typed.tokens);
   if (refused) return refused;
   const steps = new Steps(LIMITS.json.values);
-  const findings: Noticed[] = [];
-  const sources: Drafts[] = [];
-  const told: { file: string; dialect: string }[] = [];
   try {
-    for (const file of files) {
-      const drafts = draftsOf(file, steps);
-      if (drafts.ok) {
-        sources.push(drafts.value);
-        told.push({ file: file.name, dialect: drafts.value.dialect });
-      } else if (files.length === 1) return drafts;
-      else
-        findings.push({
-          kind: 'unread',
-          name: '',
-          message: drafts.problem.message,
-          place: { file: file.name, line: 1, column: 1 },
-        });
-    }
-    const read = records(sources, steps);
+    const opened = openSources(files, steps);
+    if (!opened.ok) return opened;
+    const { sources, findings } = opened.value;
+    const read = records(
+      sources.map(it => it.drafts),
+      steps,
+    );
     return ok({
-      items: read.items,
+      ...read,
       findings: inPlace([...findings, ...read.findings], files),
-      sources: told,
+      sources: sources.map(({ name, drafts }) => ({ file: name, dialect: drafts.dialect })),
     });
   } catch (error) {
     if (error instanceof BadToken) return fail({ code: 'too-many', message: error.message });

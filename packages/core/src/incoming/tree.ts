@@ -78,7 +78,8 @@ export class Steps {
   }
 }
 
-function merge(below: Node, above: Node, path: readonly string[], steps: Steps): Node {
+/** Two groups as one, what stands above over what stands below (section 6.4; Resolver Module 2025.10, section 6). */
+export function mergeGroups(below: Node, above: Node, path: readonly string[], steps: Steps): Node {
   const both: Record<string, unknown> = { ...below };
   const entries = Object.entries(above);
   steps.pass(Object.keys(below).length + entries.length, path);
@@ -87,7 +88,7 @@ function merge(below: Node, above: Node, path: readonly string[], steps: Steps):
     // Whole tokens are replaced, groups are merged (section 6.4).
     both[key] =
       isNode(it) && isNode(under) && !isToken(it) && !key.startsWith('$')
-        ? merge(under, it, path, steps)
+        ? mergeGroups(under, it, path, steps)
         : it;
   }
   return both;
@@ -114,5 +115,5 @@ export function extended(
       `There is no group ${String($extends)}.`,
       'a group of the file',
     );
-  return merge(extended(root, target, path, steps, new Set(open).add(group)), rest, path, steps);
+  return mergeGroups(extended(root, target, path, steps, new Set(open).add(group)), rest, path, steps);
 }

@@ -2,6 +2,7 @@ import {
   applyChange,
   type ComparedIncoming,
   type ComparedItem,
+  type ComparedScheme,
   type Id,
   literalOf,
   NO_REBINDS,
@@ -22,6 +23,7 @@ type Shown = 'all' | 'new' | 'changed' | 'same' | 'missing';
 type Row =
   | { type: 'group'; name: string; ids: readonly Id[] }
   | { type: 'item'; item: ComparedItem }
+  | { type: 'scheme'; compared: ComparedScheme }
   | { type: 'missing'; token: TokenRecord };
 
 const WORDS = { new: 'New', changed: 'Changed', same: 'Same' } as const;
@@ -37,10 +39,23 @@ function rowsOf(compared: ComparedIncoming, view: Shown): Row[] {
     if (list) list.push(item);
     else groups.set(groupOf(item), [item]);
   }
-  return [...groups].flatMap(([name, items]): Row[] => [
+  const schemes = compared.schemes.filter(it => view === 'all' || it.state === view);
+  const ofSchemes: Row[] =
+    schemes.length === 0
+      ? []
+      : [
+          {
+            type: 'group',
+            name: 'Schemes',
+            ids: schemes.flatMap(it => (it.state === 'same' ? [] : [it.scheme.id])),
+          },
+          ...schemes.map(it => ({ type: 'scheme', compared: it }) as const),
+        ];
+  const ofRecords = [...groups].flatMap(([name, items]): Row[] => [
     { type: 'group', name, ids: items.flatMap(it => (it.state === 'same' ? [] : [it.record.id])) },
     ...items.map(item => ({ type: 'item', item }) as const),
   ]);
+  return [...ofRecords, ...ofSchemes];
 }
 
 /** Everything that was read beside what the guide has, drawn, to be taken group by group or one by one. */
@@ -100,6 +115,13 @@ export function IncomingList({
                     next={next}
                     taken={!left.has(row.item.record.id)}
                     onTake={taken => take([row.item.record.id], taken)}
+                  />
+                ) : row.type === 'scheme' ? (
+                  <SchemeRow
+                    compared={row.compared}
+                    next={next}
+                    taken={!left.has(row.compared.scheme.id)}
+                    onTake={taken => take([row.compared.scheme.id], taken)}
                   />
                 ) : (
                   <Drawing site={site} name={`${row.token.group} › ${row.token.name}`} token={row.token} />
@@ -191,11 +213,7 @@ function ItemRow({
           worked out
         </span>
       )}
-      <span
-        className={`w-16 text-small ${state === 'changed' ? 'text-madder' : state === 'new' ? 'text-teal' : 'text-muted'}`}
-      >
-        {WORDS[state]}
-      </span>
+      <State state={state} />
       {place && (
         <span className="w-28 truncate text-right font-mono text-[11px] text-muted" title={place.file}>
           {place.file === '' ? 'line ' : `${place.file.split('/').at(-1)}:`}
@@ -205,6 +223,70 @@ function ItemRow({
     </>
   );
 }
+
+/** Colours of a scheme that are drawn. */
+const DRAWN = 8;
+
+function SchemeRow({
+  compared: { scheme, there, state },
+  next,
+  taken,
+  onTake,
+}: {
+  compared: ComparedScheme;
+  next: Site;
+  taken: boolean;
+  onTake(taken: boolean): void;
+}) {
+  const made =
+    next.kinds.scheme.get(there?.id ?? scheme.id) ??
+    [...next.kinds.scheme.values()].find(it => it.name === scheme.name);
+  const colors = [
+    ...new Set(
+      (['surface', 'text', 'line', 'accent', 'mainFill', 'link'] as const).flatMap(role => {
+        const bound = made?.roles[role];
+        return bound?.type === 'token' ? [bound.token] : [];
+      }),
+    ),
+  ].slice(0, DRAWN);
+  return (
+    <>
+      <label className="flex min-w-0 flex-1 items-center gap-2 pl-4">
+        <input
+          type="checkbox"
+          className="accent-teal"
+          checked={taken && state !== 'same'}
+          disabled={state === 'same'}
+          onChange={event => onTake(event.target.checked)}
+        />
+        <span className="flex items-center">
+          {colors.map(id => {
+            const token = next.kinds.token.get(id);
+            return (
+              token && (
+                <DrawnValue key={id} site={next} end={endOf(next, token)} use={null} most={LONGEST_BAR} />
+              )
+            );
+          })}
+        </span>
+        <span className="truncate">{scheme.name}</span>
+        <span className="ml-auto font-mono text-[11px] text-muted">
+          {scheme.roles.length > 0 ? `${scheme.roles.length} roles` : `${scheme.colors.length} colours`}
+        </span>
+      </label>
+      <State state={state} />
+      <span className="w-28" />
+    </>
+  );
+}
+
+const State = ({ state }: { state: ComparedItem['state'] }) => (
+  <span
+    className={`w-16 text-small ${state === 'changed' ? 'text-madder' : state === 'new' ? 'text-teal' : 'text-muted'}`}
+  >
+    {WORDS[state]}
+  </span>
+);
 
 const endOf = (site: Site, token: TokenRecord) => literalOf(site.kinds.token, NO_REBINDS, token.value);
 

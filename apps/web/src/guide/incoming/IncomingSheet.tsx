@@ -38,9 +38,10 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
   const chosen = useMemo(
     () =>
       new Set(
-        compared?.items.flatMap(({ record, state: its }) =>
-          its === 'same' || left.has(record.id) ? [] : [record.id],
-        ),
+        [...(compared?.items ?? []), ...(compared?.schemes ?? [])].flatMap(it => {
+          const { id } = 'record' in it ? it.record : it.scheme;
+          return it.state === 'same' || left.has(id) ? [] : [id];
+        }),
       ),
     [compared, left],
   );
@@ -64,7 +65,7 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
     if (taken && commit(taken.edits, 'Import into the guide')) onClose();
   };
   const count = (its: 'new' | 'changed' | 'same') =>
-    compared?.items.filter(it => it.state === its).length ?? 0;
+    [...(compared?.items ?? []), ...(compared?.schemes ?? [])].filter(it => it.state === its).length;
   const unread = incoming?.findings.filter(it => it.kind === 'unread').length ?? 0;
   const noticed = incoming?.findings.length ?? 0;
   const number = taken?.ids.length ?? 0;
@@ -176,7 +177,7 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
                 label="What is shown"
                 value={shown}
                 options={[
-                  { value: 'all', label: `All ${compared.items.length}` },
+                  { value: 'all', label: `All ${compared.items.length + compared.schemes.length}` },
                   { value: 'new', label: `New ${count('new')}` },
                   { value: 'changed', label: `Changed ${count('changed')}` },
                   { value: 'same', label: `Same ${count('same')}` },

@@ -1,12 +1,19 @@
-import { type Incoming, type IncomingItem, incomingTokens } from '../../incoming/incoming.ts';
+import {
+  type Incoming,
+  type IncomingItem,
+  type IncomingScheme,
+  incomingTokens,
+} from '../../incoming/incoming.ts';
 import { namesTaken, uniqueName } from '../../lists/index.ts';
 import {
+  applyChange,
   type Edit,
   editOf,
   type Id,
   keysBetween,
   type PresetRecord,
   putRecord,
+  type SchemeRecord,
   type Site,
   stableText,
   type TextStyleRecord,
@@ -15,6 +22,7 @@ import {
 import { slug, tokenAt, tokenPath } from '../../tokens/index.ts';
 import { tokensIn, type Value, withTokens } from '../../values/index.ts';
 import { lastKey } from '../order/order.ts';
+import { rolesDiffering, schemeEdits } from './incomingSchemes.ts';
 
 /** What taking something over would do to the guide. */
 export type IncomingState = 'new' | 'changed' | 'same';
@@ -27,8 +35,16 @@ export interface ComparedItem extends IncomingItem {
   becomes: TokenRecord | TextStyleRecord | PresetRecord;
 }
 
+export interface ComparedScheme {
+  scheme: IncomingScheme;
+  /** The scheme of the guide that has its name, if there is one. */
+  there: SchemeRecord | null;
+  state: IncomingState;
+}
+
 export interface ComparedIncoming {
   items: readonly ComparedItem[];
+  schemes: readonly ComparedScheme[];
   /** Tokens of the guide that stand in a group of the source, and are not in it. */
   missing: readonly TokenRecord[];
 }
@@ -85,7 +101,7 @@ function joinedPaths(tokens: Site['kinds']['token']): ReadonlyMap<string, TokenR
 /** Lays what was read beside the guide: tokens are matched by their paths, text styles and presets by their names. What its source puts in no group stands in `group`. */
 export function compareIncoming(site: Site, read: Incoming, group: string = UNGROUPED): ComparedIncoming {
   const { token: tokens, textStyle, preset } = site.kinds;
-  const incoming = { items: read.items.map(it => inGroup(it, group)) };
+  const incoming = { ...read, items: read.items.map(it => inGroup(it, group)) };
   const own = incomingTokens(incoming);
   const named = {
     textStyle: new Map(Array.from(textStyle.values(), it => [slug(it.name), it])),
@@ -110,7 +126,12 @@ export function compareIncoming(site: Site, read: Incoming, group: string = UNGR
   const missing = [...tokens.values()].filter(
     it => !met.has(it.id) && groups.has(`${it.type} ${slug(it.group)}`),
   );
-  return { items, missing };
+  const schemes = incoming.schemes.map((scheme): ComparedScheme => {
+    const there = [...site.kinds.scheme.values()].find(it => slug(it.name) === slug(scheme.name)) ?? null;
+    const isSame = there && rolesDiffering(site, there, scheme, other).length === 0;
+    return { scheme, there, state: !there ? 'new' : isSame ? 'same' : 'changed' };
+  });
+  return { items, schemes, missing };
 }
 
 const valuesOf = (record: ComparedItem['becomes']): readonly Value[] =>
@@ -123,6 +144,9 @@ export function neededBy(compared: ComparedIncoming, chosen: ReadonlySet<Id>): S
   );
   const byId = new Map(compared.items.map(it => [it.record.id, it]));
   const all = new Set(chosen);
+  for (const { scheme } of compared.schemes)
+    if (all.has(scheme.id))
+      for (const id of [...scheme.colors.flat(), ...scheme.roles.map(([, color]) => color)]) all.add(id);
   // A set answers with what is added to it while it is walked.
   for (const id of all) {
     const it = byId.get(id);
@@ -146,7 +170,7 @@ export interface TakenIncoming {
 export function takeIncoming(
   site: Site,
   compared: ComparedIncoming,
-  chosen: ReadonlySet<Id> = new Set(compared.items.map(it => it.record.id)),
+  chosen: ReadonlySet<Id> = idsIn(compared),
 ): TakenIncoming {
   const wanted = neededBy(compared, chosen);
   const taken = compared.items.filter(it => it.state !== 'same' && wanted.has(it.record.id));
@@ -161,6 +185,7 @@ export function takeIncoming(
     preset: namesTaken(kinds.preset.values()),
   };
   let altered = 0;
+  let added = 0;
   const ids: Id[] = [];
   const puts: Edit[] = [];
   const sets: Edit[] = [];
@@ -171,6 +196,7 @@ export function takeIncoming(
       sets.push(...changesOf(there, becomes));
       continue;
     }
+    added++;
     const order = orders[becomes.kind][i] ?? becomes.order;
     puts.push(
       putRecord(
@@ -180,8 +206,33 @@ export function takeIncoming(
       ),
     );
   }
-  return { edits: [...puts, ...sets], ids, added: puts.length, altered };
+  const edits = [...puts, ...sets];
+  const guideId = new Map(compared.items.map(it => [it.record.id, it.becomes.id]));
+  let now = site;
+  for (const { scheme, there, state } of compared.schemes) {
+    if (state === 'same' || !chosen.has(scheme.id)) continue;
+    const applied = applyChange(now, { edits: now === site ? edits : [] });
+    if (!applied.ok) break;
+    const made = schemeEdits(applied.value.site, scheme, there, id => guideId.get(id) ?? id);
+    if (made.length === 0) continue;
+    const next = applyChange(applied.value.site, { edits: made });
+    if (!next.ok) continue;
+    now = next.value.site;
+    edits.push(...made);
+    ids.push(
+      there?.id ??
+        made.flatMap(it => (it.op === 'put' && it.record.kind === 'scheme' ? [it.record.id] : []))[0] ??
+        scheme.id,
+    );
+    if (there) altered++;
+    else added++;
+  }
+  return { edits, ids, added, altered };
 }
+
+/** Ids of all that can be taken. */
+export const idsIn = ({ items, schemes }: ComparedIncoming): Set<Id> =>
+  new Set([...items.map(it => it.record.id), ...schemes.map(it => it.scheme.id)]);
 
 /** One edit for each thing that differs, so that what somebody else changes meanwhile stays. */
 function changesOf(was: NonNullable<ComparedItem['there']>, is: ComparedItem['becomes']): Edit[] {

@@ -2,6 +2,7 @@ import { parseColor } from '../../color/index.ts';
 import { fail, ok, type Result } from '../../result/index.ts';
 import { OURS } from '../../tokens/index.ts';
 import { parseLength, printLength, splitTop } from '../../values/index.ts';
+import { contextName, inContext } from '../contexts.ts';
 import { type CssDeclaration, type CssSheet, readSheet } from '../css/sheet.ts';
 import { substituter } from '../css/substitute.ts';
 import type { Draft, Drafts, Noticed, SourcePlace } from '../draft.ts';
@@ -29,14 +30,6 @@ function contextIn(selector: string): string | null {
     (named !== undefined && /dark|light|theme|mode|contrast|scheme/i.test(named) ? named : null);
   return name ?? null;
 }
-
-/** `theme-dark` → `Dark`. */
-const contextName = (name: string): string => {
-  const words = name
-    .replace(/^(?:theme|mode|scheme|color|is)[-_]+|[-_]+(?:theme|mode|scheme)$/gi, '')
-    .replace(/[-_]+/g, ' ');
-  return words.charAt(0).toUpperCase() + words.slice(1).toLowerCase();
-};
 
 const isLight = (name: string): boolean => /^(?:light|default)$/i.test(name);
 
@@ -191,11 +184,7 @@ function fromSheet(file: string, { declarations }: CssSheet): Drafts {
   ]);
   const texts = new Map(Array.from(base, ([name, it]) => [name, it.text]));
   const everywhere = new Scope(texts);
-  const draft = (
-    it: CssDeclaration,
-    scope: Scope,
-    context: { name: string; own: ReadonlyMap<string, string> } | null,
-  ): Draft[] => {
+  const draft = (it: CssDeclaration, scope: Scope): Draft[] => {
     const { group, key } = names.get(it.property) ?? { group: [], key: it.property };
     const { type, value, derived } = scope.read(it.text, stepsIn(it.property));
     if (type === undefined) {
@@ -209,12 +198,12 @@ function fromSheet(file: string, { declarations }: CssSheet): Drafts {
     }
     const made: Draft = {
       group,
-      key: context ? `${key}-${context.name.toLowerCase().replace(/\s+/g, '-')}` : key,
-      name: context?.own.get(it.property) ?? it.property,
+      key,
+      name: it.property,
       type,
       inherited: null,
       value,
-      within: context?.own ?? null,
+      within: null,
       description: '',
       deprecated: null,
       extensions: derived === null ? {} : { [OURS]: { derived } },
@@ -222,12 +211,15 @@ function fromSheet(file: string, { declarations }: CssSheet): Drafts {
     };
     return [made];
   };
-  const drafts = [...base.values()].flatMap(it => draft(it, everywhere, null));
+  const drafts = [...base.values()].flatMap(it => draft(it, everywhere));
   const schemes = Array.from(contexts, ([name, its]) => {
-    const own = new Map(Array.from(its.keys(), it => [it, `${it} (${name})`]));
     const scope = new Scope(new Map([...texts, ...Array.from(its, ([key, it]) => [key, it.text] as const)]));
-    for (const it of its.values()) drafts.push(...draft(it, scope, { name, own }));
-    return { name, tokens: own };
+    const made = inContext(
+      [...its.values()].flatMap(it => draft(it, scope)),
+      name,
+    );
+    drafts.push(...made.drafts);
+    return made.scheme;
   });
   return {
     dialect: 'Custom properties',
