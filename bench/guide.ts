@@ -20,6 +20,7 @@ import {
 import { incomingTokens, readTokens } from '@cove/core/incoming';
 import { tolvane, tolvaneLarge } from '@cove/core/starters';
 import { defineConfig, parse } from '@terrazzo/parser';
+import { parse as parseCss } from 'css-tree';
 import StyleDictionary from 'style-dictionary';
 import { head, limit, median, row } from './statistics';
 
@@ -202,6 +203,27 @@ console.log(
 );
 console.log(
   `  beside it: @terrazzo/parser ${terrazzo.toFixed(0)} ms, style-dictionary ${dictionary.toFixed(0)} ms`,
+);
+
+/* A style sheet of 500 KB, surveyed. */
+const sides = ['margin', 'padding', 'gap'] as const;
+let sheet = '';
+for (let i = 0; sheet.length < 500_000; i++) {
+  const [r, g, b] = color().coords.map(n => Math.round((n * 24) | 0) * 10);
+  sheet += `.block-${i} > .part:hover { ${sides[i % 3]}: ${(i % 12) * 4}px ${(i % 7) * 8}px; color: rgb(${r}, ${g}, ${b}); font-size: ${12 + (i % 9) * 2}px; border-radius: ${i % 5}px; box-shadow: 0 ${i % 4}px ${i % 9}px rgba(0, 0, 0, .${1 + (i % 8)}) }\n`;
+}
+const surveyed = inTurn(
+  7,
+  () => must(readTokens([{ name: 'site.css', text: sheet }])).items.length,
+  () => (parseCss(sheet).type === 'StyleSheet' ? 1 : 0),
+);
+console.log(
+  row(
+    `the survey of a style sheet of ${Math.round(sheet.length / 1024)} KB`,
+    surveyed.ours,
+    surveyed.floor,
+    3,
+  ),
 );
 
 /* A scheme from 40 swatches. */

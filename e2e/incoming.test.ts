@@ -30,6 +30,11 @@ const SHAPES = {
   bend: { soft: { $type: 'dimension', $value: px(6) } },
 };
 const CSS = ':root { --tide-high: #1d4e68; --tide-low: #cfe3ea; --tide-mark: var(--tide-high) }';
+const PAGE = `<!doctype html><title>Quay</title><style>
+body { font: 18px/1.5 "Skipper's Hand", serif; color: #1d2433; background: #fdfbf7 }
+h1 { font-size: 40px; color: #1d2434; margin: 0 0 24px }
+a { color: #0f6b5c; padding: 8px; border-radius: 6px; box-shadow: 0 1px 5px 0 rgb(0 0 0 / .2) }
+</style><p style="color:#1d2433;margin:24px 0">On time</p>`;
 const FACES =
   ':root { --bg: #fdfbf7; --fg: #1d2433 } @media (prefers-color-scheme: dark) { :root { --bg: #10151f; --fg: #e8edf5 } }';
 
@@ -132,6 +137,19 @@ describe('tokens from elsewhere', () => {
     await undone();
   });
 
+  it('of a page without any are proposed: a palette, scales and voices with how often they are used', async () => {
+    await walker.click('Paste or import…');
+    await open('Files of tokens or colours', put('quay.html', PAGE));
+    await walker.says('Survey of declarations');
+    await row('Palette3 of 3');
+    await row('Dark blue');
+    await row('3 uses');
+    await row('24 px');
+    await row('Skipper');
+    expect((await rows()).join()).not.toMatch(/Background|1px 5px/i);
+    await walker.page.keyboard.press('Escape');
+  });
+
   it('that are broken, or no tokens at all, change nothing and say so', async () => {
     await walker.click('Paste or import…');
     await open('Files of tokens or colours', put('broken.zip', 'no archive'));
@@ -139,7 +157,7 @@ describe('tokens from elsewhere', () => {
     await open('Files of tokens or colours', put('broken.json', '{\n  "a": {,\n}'));
     await walker.says('This is not JSON: line 2, column 9. Nothing was imported.');
     await open('Files of tokens or colours', put('notes.pdf', 'x'));
-    await walker.says('notes.pdf is neither JSON, nor CSS, nor a zip of them.');
+    await walker.says('notes.pdf is neither JSON, nor CSS, nor a page, nor a zip of them.');
     expect(
       await walker.page.$$eval('[role=dialog] button', all => all.at(-1)?.hasAttribute('disabled')),
     ).toBe(true);

@@ -58,6 +58,8 @@ const PROPORTIONAL = 5.5;
 const READERS: [string, (text: string) => unknown][] = [
   ['swatches', pasteSwatches],
   ['a token file', text => readTokens([{ name: '', text }])],
+  ['a style sheet', text => readTokens([{ name: 'a.css', text }])],
+  ['a page', text => readTokens([{ name: 'a.html', text }])],
   ['a clip', readClip],
   ['a link', parseLink],
   ['a colour', parseColor],
@@ -91,6 +93,9 @@ const INPUTS: [string, (size: number) => string][] = [
   ['a chain of names', n => lines(n / 20, i => `--a${i}: var(--a${i + 1});`)],
   ['a chain of names backwards', n => lines(n / 20, i => `--a${i}: var(--a${i - 1});`)],
   ['colours', n => lines(n / 20, i => `Name ${i}: #${(100_000 + i).toString().slice(0, 6)}`)],
+  ['rules', n => lines(n / 40, i => `.a${i}{color:#${(100_000 + i).toString()};margin:${i}px}`)],
+  ['rules that do not close', n => 'a{b:c;'.repeat(n / 6)],
+  ['styles of elements', n => '<p style="color:red"><style>'.repeat(n / 28)],
   ['a call that does not close', n => `linear-gradient(${'#fff, '.repeat(n / 6)}`],
   ['a call of many', n => `linear-gradient(${'#fff, '.repeat(n / 6)}#000)`],
 ];

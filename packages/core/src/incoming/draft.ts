@@ -42,6 +42,8 @@ export interface Draft {
   description: string;
   deprecated: string | true | null;
   extensions: Node;
+  /** How often declarations have it, where it was found in those; whether that is too rare to be proposed. */
+  uses?: { count: number; isRare: boolean };
   place(): SourcePlace | null;
 }
 

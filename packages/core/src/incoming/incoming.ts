@@ -12,6 +12,8 @@ export interface IncomingItem {
   inferred: boolean;
   /** Whether its source puts it in no group. */
   ungrouped: boolean;
+  /** How often declarations have it; null for what was not found in declarations. */
+  uses: { count: number; isRare: boolean } | null;
 }
 
 /** A context of a source in which some tokens have other values, or roles take what it says. */

@@ -144,6 +144,7 @@ function records(sources: readonly Drafts[], steps: Steps): Omit<Incoming, 'sour
       place: it?.draft.place() ?? null,
       inferred: it?.inferred ?? false,
       ungrouped: it?.draft.group.length === 0,
+      uses: it?.draft.uses ?? null,
     };
   });
   const schemes = sources.flatMap(source => source.schemes.flatMap(it => schemeOf(reader, tokens, it)));

@@ -1,10 +1,13 @@
 import { fail, ok, type Problem, type Result } from '../result/index.ts';
 import { contextName, inContext, isUsual } from './contexts.ts';
+import { readSheet } from './css/sheet.ts';
+import { cssDrafts } from './dialects/css.ts';
 import { jsonDrafts } from './dialects/json.ts';
 import { isResolver, type ResolverSource, resolverDrafts } from './dialects/resolver.ts';
-import { textDrafts } from './dialects/text.ts';
+import { lineDrafts, sheetIn } from './dialects/text.ts';
 import type { Drafts, Noticed, SourceFile, SourcePlace } from './draft.ts';
 import { parseLocatedJson } from './locatedJson.ts';
+import { isPlain, type SurveySheet, surveyDrafts } from './survey/survey.ts';
 import { isNode, type Steps } from './tree.ts';
 
 export interface OpenedSource {
@@ -61,6 +64,7 @@ export function openSources(
   const findings: Noticed[] = [];
   const opened: OpenedSource[] = [];
   const jsons: ResolverSource[] = [];
+  const sheets: SurveySheet[] = [];
   const problems: Problem[] = [];
   const refuse = (file: string, problem: Problem) => {
     problems.push(problem);
@@ -76,11 +80,28 @@ export function openSources(
       const source = jsonSource(file);
       if (source.ok) jsons.push(source.value);
       else refuse(file.name, source.problem);
-    } else {
-      const drafts = textDrafts(file.name, file.text);
+      continue;
+    }
+    const text = sheetIn(file.name, file.text);
+    if (text === null) {
+      const drafts = lineDrafts(file.name, file.text);
       if (drafts.ok) opened.push({ name: file.name, drafts: drafts.value });
       else refuse(file.name, drafts.problem);
+      continue;
     }
+    const sheet = readSheet(text);
+    if (!sheet.ok) refuse(file.name, sheet.problem);
+    else if (sheet.value.declarations.length === 0 && files.length === 1)
+      refuse(file.name, { code: 'no-css', message: 'This holds no declarations.' });
+    else sheets.push({ file: file.name, sheet: sheet.value });
+  }
+  for (const { file, sheet } of sheets)
+    if (sheet.declarations.some(it => !isPlain(it)))
+      opened.push({ name: file, drafts: cssDrafts(file, sheet) });
+  const plain = sheets.filter(it => it.sheet.declarations.some(isPlain));
+  if (plain.length > 0) {
+    const survey = surveyDrafts(plain);
+    if (survey.drafts.length > 0) opened.push({ name: plain[0]?.file ?? '', drafts: survey });
   }
   const documents = jsons.filter(it => isResolver(it.root));
   const others = jsons.filter(it => !isResolver(it.root));

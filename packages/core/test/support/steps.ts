@@ -19,15 +19,25 @@ function post<T>(method: string, parameters: object = {}): T {
 }
 
 type Sized = { length: number };
-/** What a method passes over, told from what it is called on, with what, and what it answers. */
-type Passes = (self: Sized, args: readonly unknown[], answer: unknown) => number;
+/** What a method passes over, told from what it is called on, with what, what it answers, and where it began. */
+type Passes = (self: Sized, args: readonly unknown[], answer: unknown, from: number) => number;
 
 const whole: Passes = self => self.length;
 /** As far as what is looked for, or to the end. */
 const upTo: Passes = (self, [, from = 0], answer) =>
   (typeof answer === 'number' && answer >= 0 ? answer + 1 : self.length) - Number(from);
 const answered: Passes = (_, __, answer) => (typeof answer === 'string' ? answer.length : 0);
-const subject: Passes = (_, [text]) => String(text).length;
+/** To the end of what matches, or of the text, from where the last match ended; a sticky search looks at one place alone. */
+const subject: Passes = (self: unknown, [text], answer, from) => {
+  const end =
+    Array.isArray(answer) && from > 0
+      ? Number(Reflect.get(answer, 'index')) + String(answer[0]).length
+      : String(text).length;
+  return !answer && self instanceof RegExp && self.sticky ? 1 : end - from;
+};
+/** Where a search that goes on begins; 0 for every other. */
+const beginning = (self: unknown): number =>
+  self instanceof RegExp && (self.global || self.sticky) ? self.lastIndex : 0;
 
 /** Methods whose work grows with what they are called on, though no code of ours runs for each entry. */
 const BUILT_IN: readonly [object, Readonly<Record<string, Passes>>][] = [
@@ -84,8 +94,9 @@ function countingBuiltIns(run: () => unknown): number {
         name,
         original =>
           function (this: Sized, ...args: unknown[]): unknown {
+            const from = beginning(this);
             const answer: unknown = Reflect.apply(original, this, args);
-            passed += passes(this, args, answer);
+            passed += passes(this, args, answer, from);
             return answer;
           },
       );

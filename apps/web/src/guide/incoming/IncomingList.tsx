@@ -166,7 +166,7 @@ function GroupRow({
 }
 
 function ItemRow({
-  item: { record, state, there, becomes, place, inferred, name },
+  item: { record, state, there, becomes, place, inferred, name, uses },
   now,
   next,
   taken,
@@ -205,6 +205,11 @@ function ItemRow({
           </>
         )}
       </label>
+      {uses && (
+        <span className="w-16 text-right text-small text-muted">
+          {uses.count} use{uses.count === 1 ? '' : 's'}
+        </span>
+      )}
       {inferred && (
         <span
           className="text-small text-muted"

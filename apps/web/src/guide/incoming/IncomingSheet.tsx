@@ -16,7 +16,6 @@ import { useIncoming } from './useIncoming.ts';
 
 type View = 'all' | 'new' | 'changed' | 'same' | 'missing' | 'noticed';
 
-const NO_IDS: ReadonlySet<Id> = new Set();
 const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
 
 /** Tokens, colours and style sheets from elsewhere: read as they are typed or opened, seen before they are taken. */
@@ -29,11 +28,16 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [group, setGroup] = useState('Pasted');
   const [view, setView] = useState<View>('all');
-  const [left, setLeft] = useState<ReadonlySet<Id>>(NO_IDS);
+  const [said, setLeft] = useState<ReadonlySet<Id> | null>(null);
   const [dragged, setDragged] = useState(false);
   const files = useMemo(() => (opened.length > 0 ? opened : [{ name: '', text }]), [opened, text]);
   const state = useIncoming(files);
   const incoming = state.type === 'read' ? state.incoming : null;
+  /** What is rare in a survey is not taken unless somebody says so. */
+  const left = useMemo(
+    () => said ?? new Set(incoming?.items.flatMap(({ uses, record }) => (uses?.isRare ? [record.id] : []))),
+    [said, incoming],
+  );
   const compared = useMemo(() => incoming && compareIncoming(site, incoming, group), [site, incoming, group]);
   const chosen = useMemo(
     () =>
@@ -52,7 +56,7 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
     if (found.files.length === 0) return;
     setOpened(found.files);
     setGroup('Imported');
-    setLeft(NO_IDS);
+    setLeft(null);
     setView('all');
   };
   const drop = async (event: DragEvent) => {
@@ -73,7 +77,7 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
   return (
     <Sheet
       title="Paste or import"
-      about="Colours, design tokens or style sheets: text, files, a folder or a zip"
+      about="Colours, design tokens, style sheets or a site: text, files, a folder or a zip"
       wide
       onClose={onClose}
       foot={
@@ -82,7 +86,7 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
             ref={chooseFiles}
             type="file"
             multiple
-            accept=".json,.css,.scss,.less,.txt,.tokens,.zip,application/json,text/css,text/plain,application/zip"
+            accept=".json,.css,.scss,.less,.html,.htm,.txt,.tokens,.zip,application/json,text/css,text/html,text/plain,application/zip"
             aria-label="Files of tokens or colours"
             className="sr-only"
             onChange={event => void open([...(event.target.files ?? [])])}
@@ -147,7 +151,7 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
             value={text}
             onChange={event => {
               setText(event.target.value);
-              setLeft(NO_IDS);
+              setLeft(null);
             }}
             rows={compared && compared.items.length > 0 ? 4 : 10}
             spellCheck={false}

@@ -11,7 +11,7 @@ export interface OpenedFiles {
 /** Characters of all files together that are read. */
 const MOST = LIMITS.typed.tokens;
 const MOST_FILES = 500;
-const COULD_HOLD = /\.(?:json|css|scss|less|txt|tokens)$/i;
+const COULD_HOLD = /\.(?:json|css|scss|less|html?|txt|tokens)$/i;
 /** Folders of a package that hold what was made of its tokens, or no part of it. */
 const PASSED_OVER = /(?:^|\/)(?:node_modules|\.git|__MACOSX)\//;
 
@@ -46,7 +46,7 @@ function unpacked(name: string, bytes: Uint8Array): Promise<OpenedFiles> {
           tooLarge > 0
             ? [`${name} holds more than ${megabytes} of text. ${tooLarge} of its files were left out.`]
             : files.length === 0
-              ? [`${name} holds no token files and no style sheets.`]
+              ? [`${name} holds no token files, style sheets or pages.`]
               : [];
         resolve({ files, problems });
       },
@@ -71,7 +71,8 @@ export async function filesOf(list: readonly File[]): Promise<OpenedFiles> {
     if (PASSED_OVER.test(name)) continue;
     const isArchive = /\.zip$/i.test(name);
     if (!isArchive && !COULD_HOLD.test(name)) {
-      if (list.length === 1) problems.push(`${name} is neither JSON, nor CSS, nor a zip of them.`);
+      if (list.length === 1)
+        problems.push(`${name} is neither JSON, nor CSS, nor a page, nor a zip of them.`);
       continue;
     }
     if (file.size > left || files.length >= MOST_FILES) {
@@ -93,6 +94,6 @@ export async function filesOf(list: readonly File[]): Promise<OpenedFiles> {
     }
   }
   if (files.length === 0 && problems.length === 0 && list.length > 0)
-    problems.push('No token files and no style sheets were found.');
+    problems.push('No token files, style sheets or pages were found.');
   return { files: files.sort((a, b) => (a.name < b.name ? -1 : 1)), problems };
 }

@@ -1,9 +1,8 @@
 import { parseColor } from '../../color/index.ts';
-import { fail, ok, type Result } from '../../result/index.ts';
 import { OURS } from '../../tokens/index.ts';
 import { parseLength, printLength, splitTop } from '../../values/index.ts';
 import { contextName, inContext } from '../contexts.ts';
-import { type CssDeclaration, type CssSheet, readSheet } from '../css/sheet.ts';
+import type { CssDeclaration, CssSheet } from '../css/sheet.ts';
 import { substituter } from '../css/substitute.ts';
 import type { Draft, Drafts, Noticed, SourcePlace } from '../draft.ts';
 import { inferType } from '../infer.ts';
@@ -147,7 +146,7 @@ class Scope {
 const MOST_CONTEXTS = 24;
 
 /** The custom properties of a style sheet, by where they hold (CSS Custom Properties 1; CSS Variables in `@property`). */
-function fromSheet(file: string, { declarations }: CssSheet): Drafts {
+export function cssDrafts(file: string, { declarations }: CssSheet): Drafts {
   const base = new Map<string, CssDeclaration>();
   const contexts = new Map<string, Map<string, CssDeclaration>>();
   const findings: Noticed[] = [];
@@ -233,12 +232,3 @@ function fromSheet(file: string, { declarations }: CssSheet): Drafts {
 }
 
 const shortened = (text: string): string => (text.length > 80 ? `${text.slice(0, 80)}…` : text);
-
-/** Reads the custom properties of a style sheet. */
-export function cssDrafts(file: string, text: string): Result<Drafts> {
-  const sheet = readSheet(text);
-  if (!sheet.ok) return sheet;
-  if (sheet.value.declarations.length === 0)
-    return fail({ code: 'no-css', message: 'This holds no declarations.', expected: '--hull: #2a3a5f;' });
-  return ok(fromSheet(file, sheet.value));
-}

@@ -1,10 +1,11 @@
 import { ok, type Result } from '../../result/index.ts';
 import { OURS, type PastedSwatch, pasteSwatches } from '../../tokens/index.ts';
+import { stylesOfHtml } from '../css/html.ts';
 import type { Draft, Drafts } from '../draft.ts';
-import { cssDrafts } from './css.ts';
 
-/** A style sheet, or what stands in a rule of one; null for a list of colours. */
-function sheetIn(file: string, text: string): string | null {
+/** A style sheet, what stands in a rule of one, or the styles of a page; null for a list of colours. */
+export function sheetIn(file: string, text: string): string | null {
+  if (/\.html?$/i.test(file) || /^\s*<(?:!doctype|html)\b/i.test(text)) return stylesOfHtml(text);
   const open = text.indexOf('{');
   if (/\.(?:s?css|less)$/i.test(file) || (open >= 0 && text.indexOf('}', open) > 0)) return text;
   const lines = text.split('\n').filter(it => it.trim() !== '');
@@ -12,7 +13,7 @@ function sheetIn(file: string, text: string): string | null {
 }
 
 /** Lines of colours, with or without names, as people have them at hand. */
-function lineDrafts(file: string, text: string): Result<Drafts> {
+export function lineDrafts(file: string, text: string): Result<Drafts> {
   const read = pasteSwatches(text);
   if (!read.ok) return read;
   const { swatches, unread } = read.value;
@@ -51,10 +52,4 @@ function lineDrafts(file: string, text: string): Result<Drafts> {
     root: null,
     hasPointers: false,
   });
-}
-
-/** Reads what is no JSON: a style sheet, else a list of colours. */
-export function textDrafts(file: string, text: string): Result<Drafts> {
-  const sheet = sheetIn(file, text);
-  return sheet === null ? lineDrafts(file, text) : cssDrafts(file, sheet);
 }
