@@ -36,5 +36,8 @@ export interface Incoming {
 }
 
 /** The tokens of what was read, by their ids. */
-export const incomingTokens = ({ items }: Pick<Incoming, 'items'>): ReadonlyMap<Id, TokenRecord> =>
-  new Map(items.flatMap(({ record }) => (record.kind === 'token' ? [[record.id, record] as const] : [])));
+export function incomingTokens({ items }: Pick<Incoming, 'items'>): ReadonlyMap<Id, TokenRecord> {
+  const tokens = new Map<Id, TokenRecord>();
+  for (const { record } of items) if (record.kind === 'token') tokens.set(record.id, record);
+  return tokens;
+}

@@ -217,13 +217,19 @@ function withStyles(
   return { ...record, styles: { ...record.styles, ...Object.fromEntries(more) } };
 }
 
+/** Only what names others can run in a circle. */
+function* naming(tokens: ReadonlyMap<Id, TokenRecord>): Generator<Id> {
+  for (const { id, value } of tokens.values())
+    if (value.type === 'token' || value.type === 'shadow' || value.type === 'gradient') yield id;
+}
+
 /** Takes away what runs in a circle, and what refers to something that could not be read, directly or through others. */
 function dropBroken(reader: Reader, found: ReadonlyMap<Id, Found>, tokens: Map<Id, TokenRecord>): void {
   const named = (id: Id) => {
     const value = tokens.get(id)?.value;
     return value ? tokensIn(value) : [];
   };
-  for (const [id, message] of badWays(tokens.keys(), named)) {
+  for (const [id, message] of badWays(naming(tokens), named)) {
     const it = found.get(id);
     if (it) reader.tell('unread', it, message);
     tokens.delete(id);

@@ -40,6 +40,8 @@ function aliasIn(it: unknown): string | null {
   return it.slice(1, -1).trim() || null;
 }
 
+const HERE: readonly string[] = [];
+
 /** A token as it stands in a source, and what is known of it by now. */
 export class Found {
   /** The token that its whole value refers to; null for none, undefined until it is asked for. */
@@ -69,6 +71,7 @@ export class Reader {
   readonly findings: Noticed[] = [];
   private readonly byName = new Map<string, Found>();
   private near: Map<string, string> | null = null;
+  private lastParts: { of: Found; parts: Parts } | null = null;
 
   constructor(
     sources: readonly Drafts[],
@@ -242,7 +245,10 @@ export class Reader {
   /** The token that a part of a value names, once it is known to be of the type that belongs there. */
   private named(it: unknown, path: readonly string[], type: string, within: Draft['within']): Found | null {
     const name = this.target(it, within);
-    if (name === null) return null;
+    return name === null ? null : this.ofType(name, path, type);
+  }
+
+  private ofType(name: string, path: readonly string[], type: string): Found {
     const found = this.tokenAt(name, path);
     const its = this.typeOf(found);
     if ((typeNamed(its) ?? its) !== (typeNamed(type) ?? type))
@@ -252,7 +258,8 @@ export class Reader {
 
   /** What a value of this token is read with. */
   partsOf(it: Found): Parts {
-    return {
+    if (this.lastParts?.of === it) return this.lastParts.parts;
+    const parts: Parts = {
       reference: (part, path, type) => {
         const found = this.named(part, path, type, it.draft.within);
         return found && { type: 'token', token: found.id };
@@ -271,14 +278,15 @@ export class Reader {
       },
       earlier: (_, message, fix) => this.note(it, message, fix),
     };
+    this.lastParts = { of: it, parts };
+    return parts;
   }
 
   /** The token that a whole value refers to; null for a value of its own. */
   refer(it: Found, type: string): Value | null {
     const alias = this.aliasOf(it);
     if (alias === null) return null;
-    const found = this.named(`{${alias}}`, [], type, null);
-    return found && { type: 'token', token: found.id };
+    return { type: 'token', token: this.ofType(alias, HERE, type).id };
   }
 
   value(it: Found, type: string): Value {
@@ -286,7 +294,7 @@ export class Reader {
     if (alias) return alias;
     const read = Object.hasOwn(READERS, type) ? READERS[type] : undefined;
     if (!read) throw new BadToken(['$type'], `There is no type ${type}.`);
-    return read(this.valueOf(it), [], this.partsOf(it));
+    return read(this.valueOf(it), HERE, this.partsOf(it));
   }
 }
 

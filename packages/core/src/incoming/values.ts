@@ -66,14 +66,18 @@ function color(it: unknown, path: Path, parts: Parts): Color {
   if (typeof space !== 'string' || !isColorSpace(space))
     throw new BadToken([...path, 'colorSpace'], `There is no colour space ${String(space)}.`, 'srgb, oklch…');
   const components: readonly unknown[] = Array.isArray(it.components) ? it.components : [];
+  // Nearly all are numbers: for those no path is made.
   const at = (i: number) => {
-    const part = parts.follow(components[i], [...path, 'components', String(i)], 'number');
+    const given = components[i];
+    if (isNumber(given)) return given;
+    const part = parts.follow(given, [...path, 'components', String(i)], 'number');
     return part === 'none' ? 0 : part;
   };
   const [a, b, c] = [at(0), at(1), at(2)];
   if (!isNumber(a) || !isNumber(b) || !isNumber(c) || components.length !== 3)
     throw new BadToken([...path, 'components'], 'A colour has three components.', 'three numbers or "none"');
-  const alpha = parts.follow(it.alpha ?? 1, [...path, 'alpha'], 'number');
+  const given = it.alpha ?? 1;
+  const alpha = isNumber(given) ? given : parts.follow(given, [...path, 'alpha'], 'number');
   if (!isNumber(alpha) || alpha < 0 || alpha > 1)
     throw new BadToken([...path, 'alpha'], 'Alpha is a number from 0 to 1.', '1');
   return { space, coords: [a, b, c], alpha };
@@ -84,7 +88,7 @@ const shortened = (text: string): string => (text.length > 60 ? `${text.slice(0,
 function length(given: unknown, path: Path, parts: Parts): Length {
   const it = parts.follow(given, path, 'dimension');
   if (isNode(it)) {
-    const value = parts.follow(it.value, [...path, 'value'], 'number');
+    const value = isNumber(it.value) ? it.value : parts.follow(it.value, [...path, 'value'], 'number');
     if (isNumber(value) && (it.unit === 'px' || it.unit === 'rem')) return { value, unit: it.unit };
     const read = isNumber(value) && typeof it.unit === 'string' ? parseLength(`${value}${it.unit}`) : null;
     if (read) {

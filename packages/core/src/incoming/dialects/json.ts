@@ -131,7 +131,7 @@ export function jsonDrafts(
           extensions: isNode(token.$extensions) ? token.$extensions : NO_EXTENSIONS,
           place: () => placeOf(at),
         });
-        if (spelling === FORMAT && isNode(inner) && Object.keys(inner).some(it => isInside(it, inner))) {
+        if (spelling === FORMAT && isNode(inner) && holdsMore(inner)) {
           say('read', name, 'A token cannot hold other tokens. Those within it were read as well.', at);
           visit(inner, [...path, key], { type, deprecated }, true);
         }
@@ -151,7 +151,11 @@ export function jsonDrafts(
   };
 }
 
-const isInside = (key: string, token: Node): boolean => !key.startsWith('$') && isNode(token[key]);
+/** Whether something stands in a token that is no property of it. */
+function holdsMore(token: Node): boolean {
+  for (const key in token) if (!key.startsWith('$') && isNode(token[key])) return true;
+  return false;
+}
 
 /** Whether `$ref` names a group, which the one that has it then extends. */
 function refersToGroup(root: Node, it: unknown): boolean {
