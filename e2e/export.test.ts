@@ -1,3 +1,7 @@
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { EXPORTS } from '@cove/core';
 import { describe, expect, it } from '@jest/globals';
 import { until, walkDemo } from './support/program.ts';
@@ -39,6 +43,44 @@ describe('the guide on its way out', () => {
     expect(await preview()).toContain('export const tokens = {');
     expect(await walker.violations()).toEqual([]);
     await walker.page.keyboard.press('Escape');
+  });
+
+  it('is one page that stands alone: every font in it, nothing asked for, readable by everybody', async () => {
+    const { walker } = demo;
+    await walker.open('release?export');
+    const folder = mkdtempSync(join(tmpdir(), 'cove-specimen-'));
+    const cdp = await walker.page.createCDPSession();
+    await cdp.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+    await walker.click('Download the specimen', 'button');
+    const path = join(folder, 'tolvane-ferries-guide.html');
+    await until(
+      async () => existsSync(path),
+      there => there,
+      'the specimen is downloaded',
+    );
+    const page = await walker.page.browser().newPage();
+    const asked: string[] = [];
+    page.on('request', request => {
+      if (!request.url().startsWith('data:')) asked.push(request.url());
+    });
+    await page.setOfflineMode(true);
+    await page.goto(`file://${path}`);
+    await page.evaluate(() => document.fonts.ready.then(() => undefined));
+    const fonts = await page.evaluate(() => [...document.fonts].filter(it => it.status === 'loaded').length);
+    expect(fonts).toBeGreaterThan(1);
+    expect(asked).toEqual([`file://${path}`]);
+    expect(await page.$$eval('h2', all => all.map(it => it.textContent))).toContain('Schemes');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+    await page.addScriptTag({ path: createRequire(import.meta.url).resolve('axe-core/axe.min.js') });
+    const found = await page.evaluate(async () => {
+      const { axe } = window as unknown as { axe: typeof import('axe-core') };
+      // Samples of elements repeat headings and landmarks, as samples do.
+      const { violations } = await axe.run('.sg', { runOnly: ['wcag2a', 'wcag2aa'] });
+      return violations.map(it => it.id);
+    });
+    expect(found).toEqual([]);
+    await page.close();
+    rmSync(folder, { recursive: true, force: true });
   });
 
   it('is that of a release where that is asked for, and the archive says which it holds', async () => {

@@ -175,6 +175,7 @@ import {
   takeIncoming,
   takeOff,
   takePairing,
+  undeprecate,
   ungroup,
   unpinPicture,
   unusedPresets,
@@ -406,6 +407,10 @@ const COMMANDS: Record<string, (site: Site) => unknown> = {
   duplicateScheme: site => duplicateScheme(site, sample('scheme').id),
   duplicateTextStyle: site => duplicateTextStyle(site, 'y0'),
   duplicateToken: site => duplicateToken(site, 't0'),
+  undeprecate: site => {
+    const token = site.kinds.token.get('t0');
+    return token ? undeprecate({ ...token, carried: { deprecated: true } }) : [];
+  },
   duplicateVariant: site => duplicateVariant(site, 'v0'),
   fittingPresets: site => fittingPresets(site, book),
   groupNodes: site => groupNodes(site, ids('b', site)),

@@ -1,11 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import { defineConfig, parse } from '@terrazzo/parser';
 import StyleDictionary from 'style-dictionary';
+import { designTokens as printedTokens } from '../src/exports/designTokens.ts';
 import { readTokens } from '../src/incoming/index.ts';
-import type { TextStyleRecord, TokenRecord } from '../src/site/index.ts';
+import { must } from '../src/result/index.ts';
+import { applyChange, type TextStyleRecord, type TokenRecord } from '../src/site/index.ts';
 import { literalOf, NO_REBINDS, printTyped, toDesignTokens, tokenPath } from '../src/tokens/index.ts';
 import { demoSite } from './support/demo.ts';
-import { noticedIn, readJson, tokensIn } from './support/incoming.ts';
+import { noticedIn, readJson, takenFrom, tokensIn } from './support/incoming.ts';
+import { tiny } from './support/tiny.ts';
 
 /** Written from the Design Tokens Format Module 2025.10, sections 5 to 9: groups, types, aliases, composite values. */
 const FILE = {
@@ -352,6 +355,58 @@ describe('a token file that is not right everywhere', () => {
   it('passes over a byte order mark (RFC 8259, section 8.1)', () => {
     const result = readTokens([{ name: '', text: `\uFEFF${JSON.stringify({ sea })}` }]);
     expect(result.ok && result.value.items).toHaveLength(1);
+  });
+});
+
+describe('what the guide makes no use of', () => {
+  const FILE_OF_ALL = {
+    color: {
+      sea: {
+        $type: 'color',
+        $description: 'Colours of the water',
+        deep: {
+          $value: { colorSpace: 'oklch', components: [0.3, 0, 'none'], hex: '#2e2e2e' },
+          $description: 'Below the ferry',
+          $deprecated: 'Use hull instead',
+          $extensions: { 'example.other-tool': { order: 3, tags: ['a', 'b'] } },
+        },
+        pale: {
+          $value: { colorSpace: 'srgb', components: [0.9, 0.95, 1], hex: '#e6f2ff' },
+          $deprecated: true,
+        },
+      },
+      shore: {
+        $type: 'color',
+        $extends: '{color.sea}',
+        pale: { $value: { colorSpace: 'srgb', components: [1, 1, 0.9], hex: '#ffffe6' } },
+      },
+    },
+  };
+
+  it('goes out as it came in: $description, $deprecated, foreign $extensions, hex, none and $extends (sections 5.2, 6.4)', () => {
+    const { edits } = takenFrom(tiny(), JSON.stringify(FILE_OF_ALL));
+    const site = must(applyChange(tiny(), { edits })).site;
+    const { color } = JSON.parse(printedTokens.print(site));
+    expect(color.sea).toEqual({
+      $description: 'Colours of the water',
+      deep: {
+        $type: 'color',
+        ...FILE_OF_ALL.color.sea.deep,
+        $value: { ...FILE_OF_ALL.color.sea.deep.$value },
+      },
+      pale: { $type: 'color', ...FILE_OF_ALL.color.sea.pale },
+    });
+    expect(color.shore).toEqual({
+      $extends: '{color.sea}',
+      pale: { $type: 'color', ...FILE_OF_ALL.color.shore.pale },
+    });
+    expect(takenFrom(site, printedTokens.print(site)).edits).toEqual([]);
+  });
+
+  it('and what cannot be stored is shown as not known, and refuses nothing', () => {
+    const text = '{"a\\u0000b":{"$type":"number","$value":1,"$description":"x\\ud800y"}}';
+    const { edits } = takenFrom(tiny(), text);
+    expect(must(applyChange(tiny(), { edits })).site.kinds.token.size).toBe(tiny().kinds.token.size + 1);
   });
 });
 

@@ -63,13 +63,14 @@ const EXPECTED: {
       order: 'guide',
       value: 'guide',
       purpose: 'guide',
+      carried: 'guide',
       note: 'guide',
     },
   },
   tokenGroup: {
     put: 'guide',
     remove: 'guide',
-    fields: { name: 'guide', purpose: 'guide', note: 'guide' },
+    fields: { name: 'guide', purpose: 'guide', extends: 'guide', note: 'guide' },
   },
   role: {
     put: 'guide',
@@ -258,7 +259,14 @@ function siteOfAll(): Site {
   edits.push({ op: 'put', record: role });
   edits.push({
     op: 'put',
-    record: { id: 'ownGroup', kind: 'tokenGroup', name: 'Brand', purpose: 'identity', note: 'Ours' },
+    record: {
+      id: 'ownGroup',
+      kind: 'tokenGroup',
+      name: 'Brand',
+      purpose: 'identity',
+      extends: 'Neutral',
+      note: 'Ours',
+    },
   });
   const font: SiteRecord = {
     id: 'ownFont',

@@ -11,6 +11,7 @@ import { Choice } from '../ui/Choice.tsx';
 import { download } from '../ui/download.ts';
 import { Sheet } from '../ui/Sheet.tsx';
 import { Tick } from '../ui/Tick.tsx';
+import { SpecimenDownload } from './specimen/SpecimenDownload.tsx';
 
 type Source = 'draft' | 'release';
 
@@ -95,6 +96,7 @@ export function GuideExport({
       onClose={onClose}
       foot={
         <>
+          <SpecimenDownload site={site} siteId={siteId} />
           <Button
             disabled={text === null}
             onClick={() => text !== null && void copy(text, `${chosen.label} copied`)}

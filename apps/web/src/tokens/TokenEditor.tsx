@@ -17,6 +17,7 @@ import {
   setNote,
   settingsOf,
   type TokenRecord,
+  undeprecate,
   type Value,
 } from '@cove/core';
 import { memo, useCallback } from 'react';
@@ -97,10 +98,27 @@ const Further = memo(function Further({ site, token, onGone, onMade }: Props) {
     const made = addRamp(site, token.id, count);
     if (made.ok) commit(made.value.edits, `Make a ramp of ${token.name}`);
   };
+  const deprecated = token.carried?.deprecated;
   const derivations = DERIVATIONS.filter(it => it.type === token.type && it.from[0] === token.type);
   return (
     <>
       {token.type === 'color' && <PurposeSelect site={site} token={token} />}
+      {deprecated !== undefined && (
+        <p className="flex items-baseline gap-2">
+          <span className="text-madder">
+            Deprecated{typeof deprecated === 'string' ? `: ${deprecated}` : ''}
+          </span>
+          {!locked && (
+            <Button
+              kind="link"
+              className="ml-auto h-5! text-small"
+              onClick={() => commit(undeprecate(token), `Use ${token.name} again`)}
+            >
+              Use it again
+            </Button>
+          )}
+        </p>
+      )}
       <NoteField
         text={token.note ?? ''}
         onCommit={note => commit(setNote(token, note), `Note on ${token.name}`)}

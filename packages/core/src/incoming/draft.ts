@@ -47,6 +47,15 @@ export interface Draft {
   place(): SourcePlace | null;
 }
 
+/** What a source says of a group. */
+export interface DraftGroup {
+  path: readonly string[];
+  description: string;
+  /** Path of the group that it takes over, as aliases write it. */
+  extends: string | null;
+  extensions: Node;
+}
+
 /** A context in which some tokens have other values. */
 export interface DraftScheme {
   name: string;
@@ -61,6 +70,7 @@ export interface Drafts {
   /** How its spelling is called, for people. */
   dialect: string;
   drafts: readonly Draft[];
+  groups?: readonly DraftGroup[];
   schemes: readonly DraftScheme[];
   findings: readonly Noticed[];
   /** Whether it means to be in the format, so that what is written otherwise is told. */

@@ -1,3 +1,4 @@
+import type { Purpose } from '../roles/index.ts';
 import type { PresetRecord, TextStyleRecord } from '../site/kinds/index.ts';
 import type { Id, TokenRecord } from '../site/records.ts';
 import type { Noticed, SourcePlace } from './draft.ts';
@@ -26,9 +27,18 @@ export interface IncomingScheme {
   roles: readonly (readonly [role: string, color: Id])[];
 }
 
+/** What a source says of a group of tokens, by its name in the guide. */
+export interface IncomingGroup {
+  name: string;
+  note?: string;
+  purpose?: Purpose;
+  extends?: string;
+}
+
 /** All that could be read of some sources, and all that could not. */
 export interface Incoming {
   items: readonly IncomingItem[];
+  groups: readonly IncomingGroup[];
   schemes: readonly IncomingScheme[];
   findings: readonly Noticed[];
   /** How each source spells its tokens. */

@@ -1,4 +1,4 @@
-import { endOfString, LIMITS, scanJson } from '../limits/index.ts';
+import { endOfString, LIMITS, mayHoldUnstorable, scanJson, storable } from '../limits/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 
 /** A place in a text, counted from 1. */
@@ -137,6 +137,17 @@ function offsetsByWalk(text: string, value: unknown): Map<object, number> {
   return offsets;
 }
 
+/** Replaces, where they stand, the texts and names that could not be stored. Depth is bounded before. */
+function makeStorable(value: unknown): void {
+  if (!isObject(value)) return;
+  for (const [key, inner] of Object.entries(value)) {
+    const name = storable(key);
+    if (name !== key) Reflect.deleteProperty(value, key);
+    Reflect.set(value, name, typeof inner === 'string' ? storable(inner) : inner);
+    makeStorable(inner);
+  }
+}
+
 /**
  * Reads JSON of a bounded size and depth. A byte order mark is passed over. Where things stand is worked out once, and only
  * if somebody asks.
@@ -148,6 +159,7 @@ export function parseLocatedJson(source: string): Result<LocatedJson> {
   const lines = new Lines(text);
   try {
     const value: unknown = JSON.parse(text);
+    if (mayHoldUnstorable(text)) makeStorable(value);
     let offsets: Map<object, number> | null = null;
     return ok({
       value,

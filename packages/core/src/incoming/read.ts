@@ -4,6 +4,7 @@ import { fail, ok, type Result } from '../result/index.ts';
 import { PURPOSES } from '../roles/index.ts';
 import { newId } from '../site/id.ts';
 import type { PresetRecord, TextStyleRecord } from '../site/kinds/index.ts';
+import { type Carried, LONGEST_EXTENSIONS } from '../site/kinds/token.ts';
 import { keysBetween } from '../site/order.ts';
 import type { Id, TokenRecord } from '../site/records.ts';
 import { tokenPath } from '../site/tokenNames.ts';
@@ -11,9 +12,9 @@ import { parseSlot } from '../slots/index.ts';
 import { findCircular, OURS, parsePropertyValue, parseTokenValue, type Tokens } from '../tokens/index.ts';
 import { tokensIn, tokenTypeOf } from '../values/index.ts';
 import { AS_PRESET, typography } from './composites.ts';
-import { textOf } from './dialects/json.ts';
+import { NO_EXTENSIONS, textOf } from './dialects/json.ts';
 import type { DraftScheme, Drafts, Noticed, SourceFile } from './draft.ts';
-import type { Incoming, IncomingItem, IncomingScheme } from './incoming.ts';
+import type { Incoming, IncomingGroup, IncomingItem, IncomingScheme } from './incoming.ts';
 import { badWays, type Found, namesFor, Reader, typeNamed } from './reader.ts';
 import { openSources } from './sources.ts';
 import { BadToken, isNode, type Node, Steps } from './tree.ts';
@@ -74,8 +75,68 @@ function tokenOf(reader: Reader, it: Found, type: string, order: string): TokenR
     order,
     value,
     ...(purpose && { purpose }),
+    ...carriedOf(reader, it, type),
     ...noteOf(it),
   };
+}
+
+/** What the guide makes no use of, and gives back as it came. */
+function carriedOf(reader: Reader, it: Found, type: string): { carried?: Carried } {
+  const { deprecated, extensions, value } = it.draft;
+  const carried: Carried = {};
+  if (deprecated !== null)
+    carried.deprecated = deprecated === true ? true : deprecated.slice(0, LONGEST_NOTE);
+  if (extensions !== NO_EXTENSIONS) {
+    const { [OURS]: _, ...others } = extensions;
+    const text = JSON.stringify(others);
+    if (text.length > LONGEST_EXTENSIONS)
+      reader.tell(
+        'read',
+        it,
+        `Its extensions are left out: they are longer than ${LONGEST_EXTENSIONS} characters.`,
+      );
+    else if (text !== '{}') carried.extensions = text;
+  }
+  if (type === 'color' && isNode(value) && Array.isArray(value.components)) {
+    const missing = value.components.flatMap((part: unknown, i) => (part === 'none' ? [i] : [])).join('');
+    if (missing !== '') carried.missing = missing;
+  }
+  return Object.keys(carried).length > 0 ? { carried } : {};
+}
+
+/** Groups of which something is said, by the names that their tokens give them. */
+function groupsOf(
+  sources: readonly Drafts[],
+  found: ReadonlyMap<Id, Found>,
+  tokens: ReadonlyMap<Id, TokenRecord>,
+): IncomingGroup[] {
+  const titles = new Map<string, string>();
+  if (sources.every(it => !it.groups || it.groups.length === 0)) return [];
+  for (const { id, group } of tokens.values()) {
+    const path = found.get(id)?.draft.group.join('.') ?? '';
+    if (!titles.has(path)) titles.set(path, group);
+  }
+  const known = new Set<string>();
+  return sources.flatMap(source =>
+    (source.groups ?? []).flatMap(({ path, description, extends: from, extensions }): IncomingGroup[] => {
+      const name = titles.get(path.join('.'));
+      if (name === undefined || known.has(name)) return [];
+      known.add(name);
+      const ours = extensions[OURS];
+      const purpose = isNode(ours) ? PURPOSES.find(it => it === ours.purpose) : undefined;
+      const base = from === null ? undefined : titles.get(from);
+      const note = description.slice(0, LONGEST_NOTE);
+      if (note.trim() === '' && !purpose && base === undefined) return [];
+      return [
+        {
+          name,
+          ...(note.trim() !== '' && { note }),
+          ...(purpose && { purpose }),
+          ...(base !== undefined && base !== name && { extends: base }),
+        },
+      ];
+    }),
+  );
 }
 
 function records(sources: readonly Drafts[], steps: Steps): Omit<Incoming, 'sources'> {
@@ -148,7 +209,7 @@ function records(sources: readonly Drafts[], steps: Steps): Omit<Incoming, 'sour
     };
   });
   const schemes = sources.flatMap(source => source.schemes.flatMap(it => schemeOf(reader, tokens, it)));
-  return { items, schemes, findings: reader.findings };
+  return { items, groups: groupsOf(sources, found, tokens), schemes, findings: reader.findings };
 }
 
 /** A context by the tokens that were read; none where nothing of it could be. */

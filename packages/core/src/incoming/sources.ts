@@ -1,3 +1,4 @@
+import { storable } from '../limits/index.ts';
 import { fail, ok, type Problem, type Result } from '../result/index.ts';
 import { contextName, inContext, isUsual } from './contexts.ts';
 import { readSheet } from './css/sheet.ts';
@@ -82,9 +83,10 @@ export function openSources(
       else refuse(file.name, source.problem);
       continue;
     }
-    const text = sheetIn(file.name, file.text);
+    const written = storable(file.text);
+    const text = sheetIn(file.name, written);
     if (text === null) {
-      const drafts = lineDrafts(file.name, file.text);
+      const drafts = lineDrafts(file.name, written);
       if (drafts.ok) opened.push({ name: file.name, drafts: drafts.value });
       else refuse(file.name, drafts.problem);
       continue;

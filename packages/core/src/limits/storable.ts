@@ -26,3 +26,7 @@ export function unstorableIn(value: unknown): string | null {
   }
   return null;
 }
+
+/** The same text with what cannot be stored shown as what it is: a character that is not known. */
+export const storable = (text: string): string =>
+  isWellFormed(text) ? text : text.replaceAll('\u0000', '\uFFFD').replace(/[\uD800-\uDFFF]/gu, '\uFFFD');

@@ -18,6 +18,7 @@ export { type RenderedPage, renderPage } from './renderedPage.ts';
 export * from './rules.ts';
 export { guideIds, guideSources, ownSource, programSources } from './sources.ts';
 export * from './specimen.ts';
+export { printSpecimen, type SpecimenFiles, specimenNeeds } from './specimenFile.ts';
 export * from './stylesheet.ts';
 export { nameOfNode, type Unrenderable } from './unrenderable.ts';
 export {

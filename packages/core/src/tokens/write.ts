@@ -9,7 +9,7 @@ import { printTyped } from './text.ts';
 export const OURS = 'example.cove-thread';
 
 export type Json = {
-  [key: string]: Json | string | number | boolean | readonly Json[] | readonly number[] | readonly string[];
+  [key: string]: Json | string | number | boolean | readonly Json[] | readonly (number | string)[];
 };
 
 /** Tokens as Design Tokens Format Module 2025.10: groups and tokens by their names. */
@@ -19,11 +19,12 @@ export type DesignTokens = Json;
 const length = ({ value, unit }: Length): Json | null =>
   unit === 'px' || unit === 'rem' ? { value, unit } : null;
 
-function colorObject(value: Value & { type: 'color' }): Json {
+/** `missing` are the places of components that are `none`, which a colour has 0 for (Color Module 2025.10, section 4.1). */
+function colorObject(value: Value & { type: 'color' }, missing = ''): Json {
   const { space, coords, alpha } = value.value;
   return {
     colorSpace: space,
-    components: [...coords],
+    components: coords.map((part, i) => (part === 0 && missing.includes(String(i)) ? 'none' : part)),
     ...(alpha < 1 && { alpha }),
     // For tools that show sRGB alone: what visitors see (Color Module 2025.10, section 4.1).
     hex: printPainted({ ...value.value, alpha: 1 }),
@@ -83,10 +84,14 @@ export function designValue(
 }
 
 /** A token as the format has it, with its note as its description; null where the format cannot say its value. */
-function entry({ type, value, note, purpose }: TokenRecord, tokens: Tokens): Json | null {
+function entry({ type, value, note, purpose, carried }: TokenRecord, tokens: Tokens): Json | null {
   const end = literalOf(tokens, NO_REBINDS, value);
   const isAlias = value.type === 'token';
-  const written = isAlias ? `{${tokenPath(tokens, value.token)}}` : end && designValue(end, tokens);
+  const written = isAlias
+    ? `{${tokenPath(tokens, value.token)}}`
+    : end?.type === 'color'
+      ? colorObject(end, carried?.missing)
+      : end && designValue(end, tokens);
   if (written === null || end === null) return null;
   const kept: Json = {
     ...(value.type === 'derived'
@@ -104,8 +109,16 @@ function entry({ type, value, note, purpose }: TokenRecord, tokens: Tokens): Jso
     $type: type,
     $value: written,
     ...(note && { $description: note }),
-    ...(Object.keys(kept).length > 0 && { $extensions: { [OURS]: kept } }),
+    ...(carried?.deprecated !== undefined && { $deprecated: carried.deprecated }),
+    ...extensions(carried?.extensions, kept),
   };
+}
+
+/** Ours beside those of other programs, which go out as they came in. */
+function extensions(foreign: string | undefined, kept: Json): { $extensions?: Json } {
+  const others: Json = foreign === undefined ? {} : JSON.parse(foreign);
+  const all: Json = { ...others, ...(Object.keys(kept).length > 0 && { [OURS]: kept }) };
+  return Object.keys(all).length > 0 ? { $extensions: all } : {};
 }
 
 /** The lesser end of a growing size, which the format has no words for: a token of its own beside it. */
@@ -129,7 +142,7 @@ function leastOf({ name, value }: TokenRecord, path: string, tokens: Tokens): Js
  */
 export function toDesignTokens(
   tokens: Tokens,
-  groups: Iterable<Pick<TokenGroupRecord, 'name' | 'note' | 'purpose'>> = [],
+  groups: Iterable<Pick<TokenGroupRecord, 'name' | 'note' | 'purpose' | 'extends'>> = [],
 ): DesignTokens {
   const root: Json = {};
   const groupAt = (steps: readonly string[]): Json => {
@@ -159,15 +172,28 @@ export function toDesignTokens(
     while (Object.hasOwn(group, name)) name = `${name}-size`;
     if (least) group[name] = least;
   }
-  for (const { name, note, purpose } of groups) {
+  for (const { name, note, purpose, extends: from } of groups) {
     const step = slug(name);
-    for (const kind of Object.values(root)) {
-      const group = isGroup(kind) ? kind[step] : undefined;
+    for (const [first, kind] of Object.entries(root)) {
+      if (!isGroup(kind)) continue;
+      let group = kind[step];
       if (!isGroup(group)) continue;
+      const base = from === undefined ? undefined : kind[slug(from)];
+      if (from !== undefined && isGroup(base) && base !== group) {
+        group = extending(group, base, `{${first}.${slug(from)}}`);
+        kind[step] = group;
+      }
       if (note) group.$description = note;
       if (purpose) group.$extensions = { [OURS]: { purpose } };
     }
   }
   return root;
 }
+
+/** A group that says what it takes over, without what it would take over as it is (section 6.4). */
+function extending(group: Json, base: Json, from: string): Json {
+  const own = Object.entries(group).filter(([key, it]) => JSON.stringify(it) !== JSON.stringify(base[key]));
+  return { $extends: from, ...Object.fromEntries(own) };
+}
+
 const isGroup = (it: unknown): it is Json => typeof it === 'object' && it !== null && !Array.isArray(it);

@@ -1,5 +1,7 @@
+import { groupNamed } from '../../guide/index.ts';
 import {
   type Incoming,
+  type IncomingGroup,
   type IncomingItem,
   type IncomingScheme,
   incomingTokens,
@@ -11,6 +13,7 @@ import {
   editOf,
   type Id,
   keysBetween,
+  newId,
   type PresetRecord,
   putRecord,
   type SchemeRecord,
@@ -45,6 +48,7 @@ export interface ComparedScheme {
 export interface ComparedIncoming {
   items: readonly ComparedItem[];
   schemes: readonly ComparedScheme[];
+  groups: readonly IncomingGroup[];
   /** Tokens of the guide that stand in a group of the source, and are not in it. */
   missing: readonly TokenRecord[];
 }
@@ -71,6 +75,7 @@ function becoming(
       value,
       ...(record.note !== undefined && { note: record.note }),
       ...(record.purpose !== undefined && { purpose: record.purpose }),
+      ...(record.carried !== undefined && { carried: record.carried }),
     };
   }
   const styles = withStyles(record.styles, other);
@@ -131,7 +136,7 @@ export function compareIncoming(site: Site, read: Incoming, group: string = UNGR
     const isSame = there && rolesDiffering(site, there, scheme, other).length === 0;
     return { scheme, there, state: !there ? 'new' : isSame ? 'same' : 'changed' };
   });
-  return { items, schemes, missing };
+  return { items, schemes, groups: incoming.groups, missing };
 }
 
 const valuesOf = (record: ComparedItem['becomes']): readonly Value[] =>
@@ -206,7 +211,7 @@ export function takeIncoming(
       ),
     );
   }
-  const edits = [...puts, ...sets];
+  const edits = [...puts, ...sets, ...groupEdits(site, compared.groups, taken)];
   const guideId = new Map(compared.items.map(it => [it.record.id, it.becomes.id]));
   let now = site;
   for (const { scheme, there, state } of compared.schemes) {
@@ -230,6 +235,17 @@ export function takeIncoming(
   return { edits, ids, added, altered };
 }
 
+/** What is said of the groups of what is taken. */
+function groupEdits(site: Site, groups: readonly IncomingGroup[], taken: readonly ComparedItem[]): Edit[] {
+  const met = new Set(taken.flatMap(({ becomes }) => (becomes.kind === 'token' ? [becomes.group] : [])));
+  return groups.flatMap(group => {
+    if (!met.has(group.name)) return [];
+    const there = groupNamed(site, group.name);
+    const record = { ...there, ...group, id: there?.id ?? newId('g'), kind: 'tokenGroup' } as const;
+    return there && !differs(there, record) ? [] : [putRecord(record)];
+  });
+}
+
 /** Ids of all that can be taken. */
 export const idsIn = ({ items, schemes }: ComparedIncoming): Set<Id> =>
   new Set([...items.map(it => it.record.id), ...schemes.map(it => it.scheme.id)]);
@@ -241,6 +257,8 @@ function changesOf(was: NonNullable<ComparedItem['there']>, is: ComparedItem['be
     if (differs(was.value, is.value)) edits.push(editOf(was).set('value', is.value));
     if (is.purpose !== undefined && was.purpose !== is.purpose)
       edits.push(editOf(was).set('purpose', is.purpose));
+    if (is.carried !== undefined && differs(was.carried, is.carried))
+      edits.push(editOf(was).set('carried', is.carried));
   }
   if (was.kind === 'textStyle' && is.kind === 'textStyle')
     for (const [slot, value] of Object.entries(is.styles))

@@ -68,6 +68,13 @@ export function deriveToken(site: Site, id: Id, op: string): { edits: Edit[]; id
   });
 }
 
+/** Takes back that a token is to be used no longer, as a token file said. */
+export function undeprecate(token: TokenRecord): Edit[] {
+  const { deprecated, ...rest } = token.carried ?? {};
+  if (deprecated === undefined) return [];
+  return [editOf(token).put('carried', Object.keys(rest).length > 0 ? rest : null)];
+}
+
 /** A copy right after the token, which stands by itself: what follows the one does not follow the other. */
 export function duplicateToken(site: Site, id: Id): Result<{ edits: Edit[]; id: Id }> {
   const token = site.kinds.token.get(id);

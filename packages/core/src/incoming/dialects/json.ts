@@ -1,5 +1,5 @@
 import { LIMITS } from '../../limits/index.ts';
-import type { Draft, Drafts, Noticed, SourcePlace } from '../draft.ts';
+import type { Draft, DraftGroup, Drafts, Noticed, SourcePlace } from '../draft.ts';
 import { BadToken, extended, isNode, type Node, nodeAt, type Steps, stepsOf } from '../tree.ts';
 
 /** How one way of writing tokens as JSON spells what all of them say. */
@@ -59,7 +59,7 @@ export const textOf = (it: unknown): string => (typeof it === 'string' ? it : ''
 const deprecation = (it: unknown): string | true | null =>
   it === true ? true : typeof it === 'string' && it !== '' ? it : null;
 
-const NO_EXTENSIONS: Node = {};
+export const NO_EXTENSIONS: Node = {};
 
 /** All tokens of one JSON file, groups walked, types inherited (Format Module 2025.10, section 6.3). Nothing stops it. */
 export function jsonDrafts(
@@ -71,6 +71,7 @@ export function jsonDrafts(
   const spelling = spellingOf(text);
   const drafts: Draft[] = [];
   const findings: Noticed[] = [];
+  const groups: DraftGroup[] = [];
   const say = (kind: Noticed['kind'], name: string, message: string, at: object, fix?: string) =>
     findings.push({ kind, name, message, place: placeOf(at), ...(fix !== undefined && { fix }) });
   /** A group with all it takes over; what cannot be taken over is told, and the rest stands. */
@@ -96,6 +97,16 @@ export function jsonDrafts(
       return;
     }
     const group = whole(node, path);
+    // What a group takes over does not describe it.
+    const description = within ? '' : textOf(spelling.description(node));
+    const from = stepsOf(asExtending(root, node).$extends)?.join('.') ?? null;
+    if (!within && path.length > 0 && (description !== '' || from !== null || isNode(node.$extensions)))
+      groups.push({
+        path,
+        description,
+        extends: from,
+        extensions: isNode(node.$extensions) ? node.$extensions : NO_EXTENSIONS,
+      });
     const type = within ? said.type : textOf(spelling.type(group)) || said.type;
     const deprecated = within ? null : (deprecation(spelling.deprecated(group)) ?? said.deprecated);
     for (const key of Object.keys(group)) {
@@ -143,6 +154,7 @@ export function jsonDrafts(
   return {
     dialect: spelling.name,
     drafts,
+    groups,
     schemes: [],
     findings,
     isFormat: spelling === FORMAT,

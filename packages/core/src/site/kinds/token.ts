@@ -1,6 +1,8 @@
+import { readPlain } from '../../content/index.ts';
 import { derivationNamed } from '../../derivations/index.ts';
 import { PURPOSES, type Purpose } from '../../roles/index.ts';
 import { readValue, TOKEN_TYPES, type TokenType, tokenTypeOf, type Value } from '../../values/index.ts';
+import { type Fields, isObject } from '../fields.ts';
 import { type Id, type Noted, SETTINGS } from '../records.ts';
 import { tokenPath } from '../tokenNames.ts';
 import { NOTHING, onlyDiffer } from './effects.ts';
@@ -9,6 +11,51 @@ import { inValue } from './mentions.ts';
 import { note } from './readCommon.ts';
 import type { InGuide, RecordKind } from './recordKind.ts';
 import { renamedValue } from './renames.ts';
+
+/** What a token file says that the guide itself makes no use of: it goes out as it came in. */
+export interface Carried {
+  /** That it is to be used no longer, and why or what in its place. */
+  deprecated?: true | string;
+  /** Of other programs, as JSON. */
+  extensions?: string;
+  /** Components of a colour that are `none`: their places, such as `2` for the third. */
+  missing?: string;
+}
+
+/** Characters of the extensions of one token that are kept. */
+export const LONGEST_EXTENSIONS = 8000;
+
+const isJson = (text: string): boolean => {
+  try {
+    return isObject(JSON.parse(text));
+  } catch (error) {
+    if (error instanceof SyntaxError) return false;
+    throw error;
+  }
+};
+
+const carried = (fields: Fields) =>
+  fields.maybe(
+    'carried',
+    (f, name): Carried =>
+      f.object(name, it => ({
+        ...it.maybe('deprecated', (inner, key) =>
+          inner.read(key, 'true, or text of at most 2000 characters', found =>
+            found === true ? found : readPlain(found, 2000),
+          ),
+        ),
+        ...it.maybe('extensions', (inner, key) =>
+          inner.read(key, `a JSON object of at most ${LONGEST_EXTENSIONS} characters`, found =>
+            isJson(readPlain(found, LONGEST_EXTENSIONS) ?? '') ? readPlain(found) : null,
+          ),
+        ),
+        ...it.maybe('missing', (inner, key) =>
+          inner.read(key, 'places of components', found =>
+            typeof found === 'string' && /^[012]{1,3}$/.test(found) ? found : null,
+          ),
+        ),
+      })),
+  );
 
 export interface TokenRecord extends Noted {
   id: Id;
@@ -20,6 +67,7 @@ export interface TokenRecord extends Noted {
   value: Value;
   /** What a swatch is for; where it does not say so, its group does, or what it follows. */
   purpose?: Purpose;
+  carried?: Carried;
 }
 
 const FOUNDATION: Record<TokenType, Foundation> = {
@@ -67,6 +115,7 @@ export const token: RecordKind<TokenRecord, InGuide<TokenRecord>> = {
         return read && fitsToken(read, type) ? read : null;
       }),
       ...(type === 'color' ? f.maybe('purpose', (it, name) => it.oneOf(name, PURPOSES)) : {}),
+      ...carried(f),
       ...note(f),
     };
   },
@@ -79,6 +128,7 @@ export const token: RecordKind<TokenRecord, InGuide<TokenRecord>> = {
     order: 'guide',
     value: 'guide',
     purpose: 'guide',
+    carried: 'guide',
     note: 'guide',
   },
   check(record, before, { following }) {
@@ -111,7 +161,7 @@ export const token: RecordKind<TokenRecord, InGuide<TokenRecord>> = {
   name: (record, site) => tokenPath(site.kinds.token, record.id),
   location: record => ({ station: 'guide', open: { token: record.id } }),
   effects: (was, is) =>
-    was && is && onlyDiffer(was, is, ['name', 'group', 'order', 'purpose', 'note'])
+    was && is && onlyDiffer(was, is, ['name', 'group', 'order', 'purpose', 'carried', 'note'])
       ? NOTHING
       : { rules: is ? 'variables' : 'all', markup: 'none' },
 };

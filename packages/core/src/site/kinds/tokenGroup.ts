@@ -12,6 +12,8 @@ export interface TokenGroupRecord extends Noted {
   name: string;
   /** What its swatches are for, where they do not say so themselves. */
   purpose?: Purpose;
+  /** The group whose tokens it took over, by its name; token files say so again. */
+  extends?: string;
 }
 
 export const tokenGroup: RecordKind<TokenGroupRecord, InGuide<TokenGroupRecord>> = {
@@ -21,11 +23,12 @@ export const tokenGroup: RecordKind<TokenGroupRecord, InGuide<TokenGroupRecord>>
     kind: 'tokenGroup',
     name: f.text('name', 80),
     ...f.maybe('purpose', (it, name) => it.oneOf(name, PURPOSES)),
+    ...f.maybe('extends', (it, name) => it.text(name, 80)),
     ...note(f),
   }),
   references: () => [],
   rightToPut: () => 'guide',
-  rights: { name: 'guide', purpose: 'guide', note: 'guide' },
+  rights: { name: 'guide', purpose: 'guide', extends: 'guide', note: 'guide' },
   guide: {
     owned: false,
     key: record => `group ${record.name.toLowerCase()}`,
