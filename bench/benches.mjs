@@ -3,6 +3,7 @@ export const BENCHES = [
   'guide',
   'picker',
   'brand',
+  'foreign',
   'guard',
   'canvas',
   'render',

@@ -433,6 +433,42 @@ describe('other spellings', () => {
     expect(incoming.items.some(it => it.inferred)).toBe(false);
   });
 
+  it('products of others, gradients among colours, sets within one file, types that say nothing', () => {
+    const incoming = readJson({
+      core: {
+        space: { base: { value: '4px', type: 'spacing' } },
+        dusk: { value: 'linear-gradient(90deg, #123, #456)', type: 'color' },
+      },
+      semantic: {
+        gap: { value: '{space.base} * 1.5', type: 'spacing' },
+        odd: { value: '1.5rem', type: 'other' },
+      },
+    });
+    expect(incoming.findings).toEqual([]);
+    const tokens = tokensIn(incoming);
+    const map = new Map(tokens.map(it => [it.id, it]));
+    expect(tokens.map(it => `${it.name}: ${it.type} ${printTyped(it.value, map)}`)).toEqual([
+      'Base: dimension 4px',
+      'Dusk: gradient linear-gradient(90deg, #112233 0%, #445566 100%)',
+      'Gap: dimension 6px',
+      'Odd: dimension 1.5rem',
+    ]);
+  });
+
+  it('resolved values that keep what they were made of: each once', () => {
+    const { items } = readJson({
+      sea: {
+        value: '#123456',
+        type: 'color',
+        name: 'sea',
+        path: ['sea'],
+        attributes: { category: 'sea' },
+        original: { $value: '{x}', $type: 'color' },
+      },
+    });
+    expect(items.map(it => it.name)).toEqual(['sea']);
+  });
+
   it('names and bare values', () => {
     const incoming = readJson({
       colors: { hull: '#2a3a5f' },

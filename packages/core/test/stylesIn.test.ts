@@ -72,6 +72,8 @@ describe('custom properties of a style sheet', () => {
       :root { --ink: #111; --paper: #fff; --line: #ccc }
       [data-theme="dusk"] { --ink: #eee; --paper: #223 }
       html.theme-dark { --paper: #000 }
+      :host(:not([data-theme])) { --line: #ddd }
+      [data-mode="dark"][data-dark-theme="dim"] { --ink: #ddd }
       .card { --paper: #fafafa; --card-gap: 4px }
     `);
     expect(items.map(it => it.name)).toEqual([
@@ -82,6 +84,7 @@ describe('custom properties of a style sheet', () => {
       '--ink (Dusk)',
       '--paper (Dusk)',
       '--paper (Dark)',
+      '--ink (Dim)',
     ]);
   });
 

@@ -31,7 +31,11 @@ const percent = (it: unknown): number | null => {
 function lineHeight(reader: Reader, it: Found, given: unknown, path: Path): Value {
   const share = percent(given);
   if (share !== null) return { type: 'number', value: share };
-  const isLength = isNode(given) || (typeof given === 'string' && /[a-z]\s*$/i.test(given));
+  const named = reader.typeIn(it, given);
+  const isLength =
+    named === null
+      ? isNode(given) || (typeof given === 'string' && /[a-z]\s*$/i.test(given))
+      : named === 'dimension';
   return part(reader, it, given, path, isLength ? 'dimension' : 'number');
 }
 

@@ -22,11 +22,14 @@ const NEIGHBOURS: readonly (readonly [RegExp, string | null])[] = [
   ],
   [/^(?:box-?|drop-?|inner-?|text-?)?shadows?$|^elevations?$/, 'shadow'],
   [/^(?:times?|durations?|delays?)$/, 'duration'],
-  [/^(?:easings?|timing-?functions?|curves?)$/, 'cubicBezier'],
+  [/^(?:cubic-bezier|easings?|timing-?functions?|curves?)$/, 'cubicBezier'],
   [/^(?:text-?styles?|font-?styles?|type-?styles?|fonts?)$/, 'typography'],
 ];
 
 const kebab = (word: string): string => word.replace(/([a-z0-9])([A-Z])/g, '$1-$2').toLowerCase();
+
+/** Words that say no type at all. */
+export const saysNothing = (type: string): boolean => /^(?:other|unknown|any|none|custom|token)$/i.test(type);
 
 /** What a type of another spelling is called in the format; null for one without a place, undefined for an unknown word. */
 export const neighbourOf = (type: string): string | null | undefined =>

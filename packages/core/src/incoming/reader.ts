@@ -5,7 +5,7 @@ import type { Id } from '../site/records.ts';
 import { ROOT_OF_TYPE } from '../site/tokenNames.ts';
 import type { TokenType, Value } from '../values/index.ts';
 import type { Draft, Drafts, Noticed } from './draft.ts';
-import { inferType, neighbourOf } from './infer.ts';
+import { inferType, neighbourOf, saysNothing } from './infer.ts';
 import { BadToken, isNode, type Node, nodeAt, type Steps, stepsOf } from './tree.ts';
 import { type Parts, READERS } from './values.ts';
 
@@ -71,6 +71,7 @@ export class Reader {
   readonly findings: Noticed[] = [];
   private readonly byName = new Map<string, Found>();
   private near: Map<string, string> | null = null;
+  private withoutSet: Map<string, Found> | null = null;
   private lastParts: { of: Found; parts: Parts } | null = null;
 
   constructor(
@@ -129,7 +130,19 @@ export class Reader {
   }
 
   private known(name: string): Found | undefined {
-    return this.byName.get(name) ?? this.byName.get(`${name}.$root`);
+    return this.byName.get(name) ?? this.byName.get(`${name}.$root`) ?? this.belowSets.get(name);
+  }
+
+  /** Tokens by their names without the first step: some files hold several sets, and name the tokens of each without it. */
+  private get belowSets(): ReadonlyMap<string, Found> {
+    if (this.withoutSet) return this.withoutSet;
+    const found = new Map<string, Found>();
+    for (const [name, it] of this.byName) {
+      const rest = name.slice(name.indexOf('.') + 1);
+      if (rest !== name && !found.has(rest)) found.set(rest, it);
+    }
+    this.withoutSet = found;
+    return found;
   }
 
   /** Id of the token that a name means; null where none does. */
@@ -189,13 +202,19 @@ export class Reader {
 
   private ownType(it: Found): string {
     const { type, inherited, value } = it.draft;
-    const said = type ?? inherited;
+    const written = type ?? inherited;
+    const said = written !== null && saysNothing(written) ? null : written;
     if (said === null) {
       const inferred = inferType(value, it.path);
       if (inferred === null)
-        throw new BadToken([], 'No $type is given, and its value does not show one.', '"$type": "color"');
+        throw new BadToken([], 'No type is given, and its value does not show one.', '"$type": "color"');
       it.inferred = true;
       return inferred;
+    }
+    // A gradient stands where a colour does in many files.
+    if (said === 'color' && typeof value === 'string' && /gradient\(/.test(value)) {
+      this.note(it, 'It is a gradient, not a colour.', '"$type": "gradient"');
+      return 'gradient';
     }
     if (isKnown(said)) return said;
     const neighbour = neighbourOf(said);
@@ -254,6 +273,13 @@ export class Reader {
     if ((typeNamed(its) ?? its) !== (typeNamed(type) ?? type))
       throw new BadToken(path, `${name} is a ${its}, not a ${type}.`, `a ${type}`);
     return found;
+  }
+
+  /** Type of the token that a part of a value names; null for what names none. */
+  typeIn(it: Found, part: unknown): string | null {
+    const name = this.target(part, it.draft.within);
+    const found = name === null ? undefined : this.known(name);
+    return found ? this.typeOf(found) : null;
   }
 
   /** What a value of this token is read with. */

@@ -96,6 +96,8 @@ function length(given: unknown, path: Path, parts: Parts): Length {
       return read;
     }
   }
+  const product = typeof it === 'string' ? multiplied(it, path, parts) : null;
+  if (product) return product;
   const read = isNumber(it)
     ? { value: it, unit: 'px' as const }
     : typeof it === 'string'
@@ -108,6 +110,20 @@ function length(given: unknown, path: Path, parts: Parts): Length {
     `{"value": ${read.value}, "unit": "${read.unit}"}`,
   );
   return read;
+}
+
+/** A length that is said by another: `{space.base} * 1.5`. It is worked out once, and does not go on following. */
+function multiplied(text: string, path: Path, parts: Parts): Length | null {
+  const sum = /^\s*(\{[^{}]+\})\s*([*/])\s*(-?[\d.]+)\s*$/.exec(text);
+  const by = Number(sum?.[3]);
+  if (!sum?.[1] || !Number.isFinite(by) || (sum[2] === '/' && by === 0)) return null;
+  const { value, unit } = length(sum[1], path, parts);
+  parts.earlier(
+    path,
+    'A dimension is a product of another; it is worked out once.',
+    '{"value": 8, "unit": "px"}',
+  );
+  return { value: Number((sum[2] === '*' ? value * by : value / by).toFixed(6)), unit };
 }
 
 /** As CSS writes it, or a bare number, which is px. */

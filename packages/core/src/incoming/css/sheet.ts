@@ -34,6 +34,17 @@ function isTooDeep(text: string): boolean {
 
 const rawOf = (node: CssNode | null): string => (node?.type === 'Raw' ? node.value : '');
 
+function withoutComments(text: string): string {
+  let kept = '';
+  let at = 0;
+  for (let start = text.indexOf('/*'); start >= 0; start = text.indexOf('/*', at)) {
+    const end = text.indexOf('*/', start + 2);
+    kept += text.slice(at, start);
+    at = end < 0 ? text.length : end + 2;
+  }
+  return at === 0 ? text : kept + text.slice(at);
+}
+
 /** Selectors of a list, split at commas outside of brackets. */
 function selectorsIn(prelude: string): string[] {
   const found: string[] = [];
@@ -87,7 +98,7 @@ export function readSheet(text: string): Result<CssSheet> {
       if (node.type === 'Declaration')
         declarations.push({
           property: node.property.startsWith('--') ? node.property : node.property.toLowerCase(),
-          text: rawOf(node.value).trim(),
+          text: withoutComments(rawOf(node.value)).trim(),
           line: node.loc?.start.line ?? 1,
           column: node.loc?.start.column ?? 1,
           selectors,

@@ -12,15 +12,22 @@ type Where = { type: 'everywhere' } | { type: 'context'; name: string } | { type
 
 const ROOT = /^(?::root|html|body|:host|\*|::?before|::?after|::backdrop)$/i;
 
+/** A selector without what excludes, and without the brackets of what groups: `:host(:not([x]))` → `:host`. */
+const plainly = (selector: string): string =>
+  selector
+    .replace(/:not\([^()]*\)/g, '')
+    .replace(/:(?:where|is)\(([^()]*)\)/g, '$1')
+    .replace(/:host\(([^()]*)\)/g, ':host$1')
+    .trim();
+
 /** What a selector of the root says besides: `[data-theme="dark"]` → `dark`; null where it is no such selector. */
 function contextIn(selector: string): string | null {
-  const rest = selector
-    .replace(/:(?:where|is)\(([^()]*)\)/g, '$1')
-    .replace(/(?::root|html|body|:host)\b/gi, '')
-    .replace(/:not\([^()]*\)/g, '')
-    .replace(/[\s>+~*]+/g, '')
-    .replace(/^\((.*)\)$/, '$1');
-  const attribute = /^\[[\w-]+[~|^$*]?=\s*["']?([\w-]+)["']?\s*i?\]$/.exec(rest)?.[1];
+  const rest = selector.replace(/(?::root|html|body|:host)\b/gi, '').replace(/[\s>+~*]+/g, '');
+  // Of several attributes the last says most: `[data-mode="dark"][data-dark-theme="dim"]`.
+  const attributes = /^(?:\[[\w-]+(?:[~|^$*]?=["']?[\w-]+["']?i?)?\])+$/.test(rest)
+    ? Array.from(rest.matchAll(/=["']?([\w-]+)/g), it => it[1])
+    : [];
+  const attribute = attributes.at(-1);
   const flag = /^\[([\w-]+)\]$/.exec(rest)?.[1];
   const named = /^\.([\w-]+)$/.exec(rest)?.[1];
   const name =
@@ -37,13 +44,15 @@ function whereOf({ selectors, conditions }: CssDeclaration): Where {
   for (const { name, prelude } of conditions) {
     if (name === 'media') {
       if (/prefers-color-scheme\s*:\s*dark/i.test(prelude)) dark = true;
-      else if (!/^(?:all|screen)?$|prefers-color-scheme\s*:\s*light/i.test(prelude.trim()))
+      else if (
+        !/^(?:all|screen)?$|prefers-color-scheme\s*:\s*light|^\(\s*color-gamut\s*:/i.test(prelude.trim())
+      )
         return { type: 'elsewhere', said: `@media ${prelude}` };
     } else if (name === 'supports' && /^\s*not\b/i.test(prelude))
       return { type: 'elsewhere', said: `@supports ${prelude}` };
     else if (name === 'container') return { type: 'elsewhere', said: `@container ${prelude}` };
   }
-  const outer = selectors.length === 0 ? [':root'] : selectors;
+  const outer = selectors.length === 0 ? [':root'] : selectors.map(it => plainly(it) || ':root');
   if (outer.every(it => ROOT.test(it) || isLight(contextName(contextIn(it) ?? '')))) {
     return dark ? { type: 'context', name: 'Dark' } : { type: 'everywhere' };
   }
@@ -123,6 +132,10 @@ class Scope {
     this.plain = substituter(texts);
   }
 
+  has(name: string): boolean {
+    return this.texts.has(name);
+  }
+
   /** A value in the shapes of the format: an alias, text with aliases for its colours, or plain text. */
   read(text: string, path: readonly string[]): Read {
     const alias = /^var\(\s*(--[^\s,()]+)\s*\)$/.exec(text)?.[1];
@@ -190,7 +203,7 @@ export function cssDrafts(file: string, { declarations }: CssSheet): Drafts {
       findings.push({
         kind: 'unread',
         name: it.property,
-        message: `“${shortened(it.text)}” is no colour, length or other value of a guide.`,
+        message: missingIn(it.text, scope),
         place: placeOf(it),
       });
       return [];
@@ -229,6 +242,16 @@ export function cssDrafts(file: string, { declarations }: CssSheet): Drafts {
     root: null,
     hasPointers: false,
   };
+}
+
+/** Why a text is no value of a guide. */
+function missingIn(text: string, scope: Scope): string {
+  const missing = Array.from(text.matchAll(/var\(\s*(--[^\s,()]+)\s*\)/g), it => it[1] ?? '').find(
+    name => !scope.has(name),
+  );
+  return missing === undefined
+    ? `“${shortened(text)}” is no colour, length or other value of a guide.`
+    : `There is no property ${missing} in what was opened.`;
 }
 
 const shortened = (text: string): string => (text.length > 80 ? `${text.slice(0, 80)}…` : text);

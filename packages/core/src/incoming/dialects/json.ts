@@ -7,6 +7,8 @@ interface Spelling {
   /** For people. */
   name: string;
   isToken(it: unknown): boolean;
+  /** Whether what stands in a group and is neither token nor group is to be told. */
+  isStrict: boolean;
   /** Whether a key of a group belongs to the group itself. */
   isOwn(key: string): boolean;
   value(token: unknown): unknown;
@@ -20,6 +22,7 @@ const has = (it: unknown, key: string): it is Node => isNode(it) && Object.hasOw
 /** Design Tokens Format Module 2025.10, sections 5 and 6. */
 const FORMAT: Spelling = {
   name: 'Design tokens (2025.10)',
+  isStrict: true,
   isToken: it => has(it, '$value') || has(it, '$ref'),
   isOwn: key => key.startsWith('$') && key !== '$root',
   value: it => (has(it, '$value') ? it.$value : has(it, '$ref') ? { $ref: it.$ref } : undefined),
@@ -31,6 +34,7 @@ const FORMAT: Spelling = {
 /** The same words without the dollar sign, as they were written before the format had it. */
 const EARLIER: Spelling = {
   name: 'Tokens with value and type',
+  isStrict: false,
   isToken: it => has(it, 'value') && !(isNode(it.value) && holdsToken(it.value)),
   isOwn: key => key === 'type' || key === 'description' || key === 'comment' || key.startsWith('$'),
   value: it => (has(it, 'value') ? it.value : undefined),
@@ -42,6 +46,7 @@ const EARLIER: Spelling = {
 /** Names and bare values, one within another. */
 const PLAIN: Spelling = {
   name: 'Names and values',
+  isStrict: true,
   isToken: it => !isNode(it),
   isOwn: key => key.startsWith('$'),
   value: it => it,
@@ -52,8 +57,14 @@ const PLAIN: Spelling = {
 
 const holdsToken = (it: Node): boolean => Object.values(it).some(inner => has(inner, 'value'));
 
-const spellingOf = (text: string): Spelling =>
-  /"\$(?:value|ref|extends)"\s*:/.test(text) ? FORMAT : /"value"\s*:/.test(text) ? EARLIER : PLAIN;
+/** Files that were made of tokens hold beside each resolved value the token that it is of, as `original`. */
+const isResolved = (text: string): boolean => /"original"\s*:\s*\{/.test(text);
+
+function spellingOf(text: string): Spelling {
+  const isEarlier = /"value"\s*:/.test(text);
+  if (/"\$(?:value|ref|extends)"\s*:/.test(text) && !(isEarlier && isResolved(text))) return FORMAT;
+  return isEarlier ? EARLIER : PLAIN;
+}
 
 export const textOf = (it: unknown): string => (typeof it === 'string' ? it : '');
 const deprecation = (it: unknown): string | true | null =>
@@ -119,7 +130,8 @@ export function jsonDrafts(
           say('unread', name, 'A name cannot begin with a dollar sign.', at, key.replace(/^\$+/, ''));
         continue;
       }
-      if (within && !isNode(inner)) continue;
+      // Other programs keep of a token what it was made of.
+      if (within && (!isNode(inner) || key === 'original')) continue;
       if (spelling.isToken(inner) && !refersToGroup(root, inner)) {
         if (/[{}.]/.test(key))
           say('read', name, 'A name should hold no dots or braces.', at, key.replace(/[{}.]+/g, '-'));
@@ -146,8 +158,9 @@ export function jsonDrafts(
           say('read', name, 'A token cannot hold other tokens. Those within it were read as well.', at);
           visit(inner, [...path, key], { type, deprecated }, true);
         }
-      } else if (isNode(inner)) visit(inner, [...path, key], { type, deprecated }, false);
-      else say('unread', name, `${key} is neither a token nor a group.`, node, '{"$type": …, "$value": …}');
+      } else if (isNode(inner)) visit(inner, [...path, key], { type, deprecated }, within);
+      else if (spelling.isStrict)
+        say('unread', name, `${key} is neither a token nor a group.`, node, '{"$type": …, "$value": …}');
     }
   };
   visit(root, [], { type: null, deprecated: null }, false);
