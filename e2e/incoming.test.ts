@@ -150,6 +150,21 @@ describe('tokens from elsewhere', () => {
     await walker.page.keyboard.press('Escape');
   });
 
+  it('are brought in from the palette too', async () => {
+    await walker.click('Find', 'button');
+    await walker.page.waitForSelector('[cmdk-input]');
+    await walker.page.keyboard.type('import css');
+    await walker.page.locator('::-p-text(Import into the guide)').click();
+    await walker.says('Colours, design tokens, style sheets or a site');
+    expect(await walker.violations()).toEqual([]);
+    await walker.page.keyboard.press('Escape');
+    await until(
+      async () => new URL(walker.page.url()).search,
+      query => query === '',
+      'the sheet is closed',
+    );
+  });
+
   it('that are broken, or no tokens at all, change nothing and say so', async () => {
     await walker.click('Paste or import…');
     await open('Files of tokens or colours', put('broken.zip', 'no archive'));

@@ -95,6 +95,21 @@ describe('custom properties of a style sheet', () => {
     expect(compareIncoming(site, read(SHEET)).items.map(it => it.state)).toEqual(Array(13).fill('same'));
   });
 
+  it('are what they are registered as where nothing sets them (CSS Properties and Values API 1), and entered in unknown at-rules', () => {
+    expect(
+      printed(`
+        :root { --gap: 12px }
+        @property --gap { syntax: "<length>"; inherits: true; initial-value: 4px }
+        @property --edge { syntax: "<length>"; inherits: false; initial-value: 2px }
+        @theme { --kelp: #345 /* of the sea */ }
+      `),
+    ).toEqual([
+      'Imported › Gap: dimension 12px',
+      'Imported › Edge: dimension 2px',
+      'Imported › Kelp: color #334455',
+    ]);
+  });
+
   it('that name one another in a circle, or grow without end, stop', () => {
     expect(tokensIn(read(':root{--a: var(--b); --b: var(--a)}'))).toEqual([]);
     const bomb = Array.from({ length: 40 }, (_, i) => `--v${i}: var(--v${i + 1}) var(--v${i + 1});`).join('');

@@ -94,6 +94,14 @@ const ACTS: readonly Entry[] = [
   ),
   entry(
     'Commands',
+    'import',
+    'Import into the guide: design tokens, style sheets, colours',
+    '',
+    open('guide?import'),
+    'paste upload open file folder zip css json variables custom properties dtcg swatches palette',
+  ),
+  entry(
+    'Commands',
     'export',
     'Export the guide: design tokens, CSS, Tailwind, TypeScript',
     '',

@@ -31,7 +31,8 @@ import {
 } from '@dnd-kit/core';
 import { rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { type KeyboardEvent, useDeferredValue, useMemo, useState } from 'react';
+import { type KeyboardEvent, lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { useCheck } from '../../checks/useCheck.ts';
 import { FailureCount } from '../../guard/FailureCount.tsx';
 import { useCommit } from '../../session/context.tsx';
@@ -39,11 +40,18 @@ import { useRestedSite } from '../../session/useRestedSite.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useLocked } from '../../ui/locked.ts';
 import { NameInPlace } from '../../ui/NameInPlace.tsx';
-import { IncomingSheet } from '../incoming/IncomingSheet.tsx';
 import { EditedToken } from './EditedToken.tsx';
 import { Chapter, Group } from './Group.tsx';
 import { GroupWords } from './GroupWords.tsx';
 import { NearSheet } from './NearSheet.tsx';
+
+/** Much is read and drawn in it that the station itself does not need. */
+const IncomingSheet = lazy(async () => ({
+  default: (await import('../incoming/IncomingSheet.tsx')).IncomingSheet,
+}));
+
+/** Query of the address at which it is open. */
+const IMPORT = 'import';
 
 const WHITE: Color = { space: 'srgb', coords: [1, 1, 1], alpha: 1 };
 const INK: Color = { space: 'srgb', coords: [0, 0, 0], alpha: 1 };
@@ -205,6 +213,14 @@ export function Swatches({
   const commit = useCommit();
   const locked = useLocked();
   const [sheet, setSheet] = useState<'paste' | 'near' | null>(null);
+  const [params, setParams] = useSearchParams();
+  const closeImport = () => {
+    setSheet(null);
+    if (!params.has(IMPORT)) return;
+    const others = new URLSearchParams(params);
+    others.delete(IMPORT);
+    setParams(others, { replace: true });
+  };
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const { token: tokens } = site.kinds;
   const groups = useMemo(
@@ -292,7 +308,11 @@ export function Swatches({
           </Button>
         </p>
       )}
-      {sheet === 'paste' && <IncomingSheet site={site} onClose={() => setSheet(null)} />}
+      {!locked && (sheet === 'paste' || params.has(IMPORT)) && (
+        <Suspense>
+          <IncomingSheet site={site} onClose={closeImport} />
+        </Suspense>
+      )}
       {sheet === 'near' && <NearSheet site={site} pairs={near} onClose={() => setSheet(null)} />}
     </Chapter>
   );

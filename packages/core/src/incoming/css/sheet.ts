@@ -89,6 +89,7 @@ export function readSheet(text: string): Result<CssSheet> {
     parseCustomProperty: false,
   });
   const declarations: CssDeclaration[] = [];
+  const initial: CssDeclaration[] = [];
   const walk = (
     children: List<CssNode>,
     selectors: readonly string[],
@@ -111,11 +112,28 @@ export function readSheet(text: string): Result<CssSheet> {
         walk(node.block.children, nested, conditions);
       } else if (node.type === 'Atrule' && node.block) {
         const name = node.name.toLowerCase().replace(/^-[a-z]+-/, '');
+        const registered = name === 'property' ? rawOf(node.prelude).trim() : '';
+        if (registered.startsWith('--')) {
+          // What a property is where nothing sets it (CSS Properties and Values API 1, section 2.4).
+          node.block.children.forEach(it => {
+            if (it.type === 'Declaration' && it.property === 'initial-value')
+              initial.push({
+                property: registered,
+                text: withoutComments(rawOf(it.value)).trim(),
+                line: it.loc?.start.line ?? 1,
+                column: it.loc?.start.column ?? 1,
+                selectors: [],
+                conditions: [],
+              });
+          });
+          return;
+        }
         if (NO_STYLES.has(name)) return;
         walk(node.block.children, selectors, [...conditions, { name, prelude: rawOf(node.prelude) }]);
       }
     });
   };
   if (tree.type === 'StyleSheet') walk(tree.children, [], []);
-  return ok({ declarations });
+  // Whatever sets one stands over its initial value.
+  return ok({ declarations: [...initial, ...declarations] });
 }
