@@ -232,6 +232,29 @@ describe('a file of a brand', () => {
       },
     });
   });
+  it('is the style sheet of a site that is in use: what it uses most, and no junk', () => {
+    const read = readBrandFile(`
+      body { font: 17px/1.5 "DM Sans", sans-serif; color: #1d2433; background: #fdfbf7 }
+      h1 { color: #1d2433; font-size: 40px } p { font-size: 17px; margin: 16px; color: #1d2433 }
+      .card { background-color: #0f6b5c; box-shadow: 0 1px 5px 0 rgba(0,0,0,.2); border-radius: 6px; padding: 16px }`);
+    expect(read).toMatchObject({
+      ok: true,
+      value: {
+        brand: {
+          swatches: [
+            { name: 'Dark blue', color: '#1d2433' },
+            { name: 'White', color: '#fdfbf7' },
+            { name: 'Teal', color: '#0f6b5c' },
+          ],
+          text: 'DM Sans',
+          base: '17px',
+          corners: '6px',
+          space: '16px',
+        },
+        unread: [],
+      },
+    });
+  });
   it('says what is wrong with a broken one', () => {
     expect(readBrandFile('{"color": {').ok).toBe(false);
   });

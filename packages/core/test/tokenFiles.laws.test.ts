@@ -48,16 +48,14 @@ const TYPES = Object.keys(VALUES) as Type[];
 /** A file of groups by type, of which every third token refers to one before it. */
 const file = fc
   .array(
-    fc
-      .constantFrom(...TYPES)
-      .chain(type =>
-        fc.record({
-          type: fc.constant(type),
-          value: VALUES[type] as fc.Arbitrary<unknown>,
-          alias: fc.nat(8),
-          note: fc.constantFrom('', 'Seen from the quay'),
-        }),
-      ),
+    fc.constantFrom(...TYPES).chain(type =>
+      fc.record({
+        type: fc.constant(type),
+        value: VALUES[type] as fc.Arbitrary<unknown>,
+        alias: fc.nat(8),
+        note: fc.constantFrom('', 'Seen from the quay'),
+      }),
+    ),
     { minLength: 1, maxLength: 24 },
   )
   .map(tokens => {

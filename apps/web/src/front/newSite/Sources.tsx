@@ -112,7 +112,7 @@ function BrandSource({ state: { brand, name } }: { state: NewSiteState }) {
           type="file"
           hidden
           aria-label="Token or CSS file"
-          accept=".json,.tokens,.css,.txt,application/json,text/css,text/plain"
+          accept=".json,.tokens,.css,.html,.htm,.txt,application/json,text/css,text/html,text/plain"
           onChange={event => {
             const [chosen] = event.target.files ?? [];
             event.target.value = '';

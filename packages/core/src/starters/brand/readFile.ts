@@ -1,5 +1,5 @@
 import { printPainted } from '../../color/index.ts';
-import { incomingTokens, readTokens } from '../../incoming/index.ts';
+import { type IncomingItem, incomingTokens, readTokens } from '../../incoming/index.ts';
 import { ok, type Result } from '../../result/index.ts';
 import type { TokenRecord } from '../../site/index.ts';
 import { literalOf, NO_REBINDS } from '../../tokens/index.ts';
@@ -48,15 +48,51 @@ function brandOf(tokens: readonly TokenRecord[]): Brand {
   };
 }
 
-/** Reads a brand from a file: a token file of the Design Tokens Format, a style sheet, or plain lines. */
+/** Colours that a site uses most are what people take for its brand. */
+const MOST_COLORS = 8;
+
+/** What a site’s declarations say of its brand: the colours, families and sizes that they use most. */
+function brandInUse(items: readonly IncomingItem[]): Brand {
+  const used = items
+    .filter(it => it.uses !== null)
+    .sort((a, b) => (b.uses?.count ?? 0) - (a.uses?.count ?? 0))
+    .flatMap(({ record }) => (record.kind === 'token' ? [record] : []));
+  const of = (group: string): Value | undefined => used.find(it => it.group === group)?.value;
+  const colors = used.flatMap(({ name, value }) =>
+    value.type === 'color' && value.value.alpha === 1 ? [{ name, color: printPainted(value.value) }] : [],
+  );
+  const length = (what: 'base' | 'corners' | 'space', group: string): string | null => {
+    const value = of(group);
+    const read = value?.type === 'dimension' ? readBrandLength(what, printLength(value.value)) : null;
+    return read?.ok ? read.value : null;
+  };
+  const family = of('Voices');
+  return {
+    ...NO_BRAND,
+    swatches: asBrandSwatches(colors.slice(0, MOST_COLORS)),
+    text: family?.type === 'fontFamily' ? (family.value[0] ?? null) : null,
+    base: length('base', 'Text sizes'),
+    corners: length('corners', 'Corners'),
+    space: length('space', 'Spaces'),
+  };
+}
+
+/** A style sheet or a page with rules, rather than lines or a block of custom properties. */
+const isSheet = (text: string): boolean => /<\/style|<!doctype|<html/i.test(text) || /\{[^{}]*\}/.test(text);
+
+/** Reads a brand from a file: a token file of any spelling, a style sheet or page that is in use, or plain lines. */
 export function readBrandFile(text: string): Result<ReadBrand> {
-  if (!/^\s*\{\s*["}]/.test(text)) return readBrandLines(text.slice(0, BRAND_LIMITS.typed));
+  const isTokens = /^\s*\{\s*["}]/.test(text);
+  if (!isTokens && !isSheet(text)) return readBrandLines(text.slice(0, BRAND_LIMITS.typed));
   const read = readTokens([{ name: '', text }]);
   if (!read.ok) return read;
-  const brand = brandOf([...incomingTokens(read.value).values()]);
+  const { items, findings } = read.value;
+  if (!isTokens && items.every(it => it.uses === null))
+    return readBrandLines(text.slice(0, BRAND_LIMITS.typed));
+  if (!isTokens) return ok({ brand: brandInUse(items), unread: [] });
   return ok({
-    brand,
-    unread: read.value.findings
+    brand: brandOf([...incomingTokens(read.value).values()]),
+    unread: findings
       .filter(it => it.kind === 'unread')
       .slice(0, 20)
       .map(({ name, message, place }) => ({ line: place?.line ?? 0, text: name, message })),
