@@ -2,7 +2,7 @@ import { compareIncoming, type Id, type Site, takeIncoming } from '@cove/core';
 import type { SourceFile } from '@cove/core/incoming';
 import { fromEvent } from 'file-selector';
 import { X } from 'lucide-react';
-import { type DragEvent, useMemo, useRef, useState } from 'react';
+import { type ChangeEvent, type DragEvent, useMemo, useRef, useState } from 'react';
 import { ImpactNote } from '../../reach/ImpactNote.tsx';
 import { useCommit } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -59,6 +59,12 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
     setLeft(null);
     setView('all');
   };
+  /** The same files can be chosen again. */
+  const choose = ({ target }: ChangeEvent<HTMLInputElement>) => {
+    const list = [...(target.files ?? [])];
+    target.value = '';
+    void open(list);
+  };
   const drop = async (event: DragEvent) => {
     event.preventDefault();
     setDragged(false);
@@ -89,7 +95,7 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
             accept=".json,.css,.scss,.less,.html,.htm,.txt,.tokens,.zip,application/json,text/css,text/html,text/plain,application/zip"
             aria-label="Files of tokens or colours"
             className="sr-only"
-            onChange={event => void open([...(event.target.files ?? [])])}
+            onChange={choose}
           />
           <input
             ref={element => {
@@ -100,7 +106,7 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
             multiple
             aria-label="A folder of tokens"
             className="sr-only"
-            onChange={event => void open([...(event.target.files ?? [])])}
+            onChange={choose}
           />
           <Button onClick={() => chooseFiles.current?.click()}>Open files…</Button>
           <Button className="mr-auto" onClick={() => chooseFolder.current?.click()}>
