@@ -154,7 +154,7 @@ describe('tokens from elsewhere', () => {
     await walker.click('Find', 'button');
     await walker.page.waitForSelector('[cmdk-input]');
     await walker.page.keyboard.type('import css');
-    await walker.page.locator('::-p-text(Import into the guide)').click();
+    await walker.page.locator('::-p-text(Import into the guide: design tokens)').click();
     await walker.says('Colours, design tokens, style sheets or a site');
     expect(await walker.violations()).toEqual([]);
     await walker.page.keyboard.press('Escape');
