@@ -480,6 +480,27 @@ describe('other spellings', () => {
     expect(incoming.items.every(it => it.inferred)).toBe(true);
   });
 
+  it('several files: pointers into the others, aliases with slashes, names cut where a character is', () => {
+    const long = `${'a'.repeat(79)}😀`;
+    const result = readTokens([
+      { name: 'a.json', text: JSON.stringify({ sea: { deep: { $type: 'color', $value: '#123456' } } }) },
+      {
+        name: 'b.json',
+        text: JSON.stringify({
+          link: { $type: 'color', $value: { $ref: 'a.json#/sea/deep/$value' } },
+          hover: { $type: 'color', $ref: './a.json#/sea/deep' },
+          ink: { $type: 'color', $value: '{sea/deep}' },
+          [long]: { $type: 'color', $value: '{ink}' },
+        }),
+      },
+    ]);
+    if (!result.ok) throw new Error(result.problem.message);
+    expect(noticedIn(result.value, 'unread')).toEqual([]);
+    const tokens = tokensIn(result.value);
+    expect(tokens.map(it => it.value.type)).toEqual(['color', 'token', 'token', 'token', 'token']);
+    expect(tokens.at(-1)?.name).toBe(`A${'a'.repeat(78)}\uFFFD`);
+  });
+
   it('several files: aliases into the others', () => {
     const files = [
       { name: 'tokens/color.json', text: JSON.stringify({ sea: { $type: 'color', $value: '#123456' } }) },

@@ -110,6 +110,14 @@ describe('custom properties of a style sheet', () => {
     ]);
   });
 
+  it('are colours where only the numbers of one are written', () => {
+    expect(printed(':root { --paper: 210 40% 98%; --page: hsl(var(--paper)); --gap: 4% }')).toEqual([
+      'Imported › Paper: color hsl(210 40% 98%)',
+      'Imported › Page: color hsl(210 40% 98%)',
+      'Imported › Gap: dimension 4%',
+    ]);
+  });
+
   it('that name one another in a circle, or grow without end, stop', () => {
     expect(tokensIn(read(':root{--a: var(--b); --b: var(--a)}'))).toEqual([]);
     const bomb = Array.from({ length: 40 }, (_, i) => `--v${i}: var(--v${i + 1}) var(--v${i + 1});`).join('');

@@ -15,7 +15,7 @@ import { AS_PRESET, typography } from './composites.ts';
 import { NO_EXTENSIONS, textOf } from './dialects/json.ts';
 import type { DraftScheme, Drafts, Noticed, SourceFile } from './draft.ts';
 import type { Incoming, IncomingGroup, IncomingItem, IncomingScheme } from './incoming.ts';
-import { badWays, type Found, namesFor, Reader, typeNamed } from './reader.ts';
+import { badWays, cut, type Found, LONGEST_NAME, namesFor, Reader, typeNamed } from './reader.ts';
 import { openSources } from './sources.ts';
 import { BadToken, isNode, type Node, Steps } from './tree.ts';
 
@@ -33,7 +33,7 @@ const keptIn = (ours: Node): string | null =>
   textOf(ours.derived) || textOf(ours.fluid) || textOf(ours.gradient) || null;
 
 const noteOf = ({ draft: { description } }: Found): { note?: string } => {
-  const note = description.slice(0, LONGEST_NOTE);
+  const note = cut(description, LONGEST_NOTE);
   return note.trim() === '' ? {} : { note };
 };
 
@@ -46,14 +46,11 @@ const KINDS = /^(?:text|text-?styles?|typography|type|fonts?|borders?|transition
 function wholeName({ draft: { group, key } }: Found): string {
   const steps = [...group, key].filter(step => step !== '$root');
   const told = steps.length > 1 && KINDS.test(steps[0] ?? '') ? steps.slice(1) : steps;
-  return (
-    capital(
-      told
-        .join(' ')
-        .replace(/[-_\s]+/g, ' ')
-        .trim(),
-    ).slice(0, 80) || 'Unnamed'
-  );
+  const words = told
+    .join(' ')
+    .replace(/[-_\s]+/g, ' ')
+    .trim();
+  return cut(capital(words), LONGEST_NAME) || 'Unnamed';
 }
 
 /** Tokens whose type is one of the guide's own. */
@@ -84,8 +81,7 @@ function tokenOf(reader: Reader, it: Found, type: string, order: string): TokenR
 function carriedOf(reader: Reader, it: Found, type: string): { carried?: Carried } {
   const { deprecated, extensions, value } = it.draft;
   const carried: Carried = {};
-  if (deprecated !== null)
-    carried.deprecated = deprecated === true ? true : deprecated.slice(0, LONGEST_NOTE);
+  if (deprecated !== null) carried.deprecated = deprecated === true ? true : cut(deprecated, LONGEST_NOTE);
   if (extensions !== NO_EXTENSIONS) {
     const { [OURS]: _, ...others } = extensions;
     const text = JSON.stringify(others);
@@ -125,7 +121,7 @@ function groupsOf(
       const ours = extensions[OURS];
       const purpose = isNode(ours) ? PURPOSES.find(it => it === ours.purpose) : undefined;
       const base = from === null ? undefined : titles.get(from);
-      const note = description.slice(0, LONGEST_NOTE);
+      const note = cut(description, LONGEST_NOTE);
       if (note.trim() === '' && !purpose && base === undefined) return [];
       return [
         {

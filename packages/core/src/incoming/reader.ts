@@ -1,5 +1,5 @@
 import { longestWays } from '../graph/index.ts';
-import { LIMITS } from '../limits/index.ts';
+import { LIMITS, storable } from '../limits/index.ts';
 import { newIds } from '../site/id.ts';
 import type { Id } from '../site/records.ts';
 import { ROOT_OF_TYPE } from '../site/tokenNames.ts';
@@ -122,7 +122,8 @@ export class Reader {
 
   /** Name of the token that a value refers to as a whole; null for what is no such reference. */
   private target(it: unknown, within: Draft['within']): string | null {
-    const written = isNode(it) && typeof it.$ref === 'string' ? it.$ref : it;
+    // A pointer into another file names a token like any other: all of them are read together.
+    const written = isNode(it) && typeof it.$ref === 'string' ? it.$ref.replace(/^[^#]*(?=#\/)/, '') : it;
     const said = aliasIn(written) ?? stepsOf(written)?.join('.') ?? null;
     const name = said === null ? null : (within?.get(said) ?? said);
     if (name === null || this.byName.has(name)) return name;
@@ -130,7 +131,12 @@ export class Reader {
   }
 
   private known(name: string): Found | undefined {
-    return this.byName.get(name) ?? this.byName.get(`${name}.$root`) ?? this.belowSets.get(name);
+    return (
+      this.byName.get(name) ??
+      this.byName.get(`${name}.$root`) ??
+      this.belowSets.get(name) ??
+      (name.includes('/') ? this.known(name.replaceAll('/', '.')) : undefined)
+    );
   }
 
   /** Tokens by their names without the first step: some files hold several sets, and name the tokens of each without it. */
@@ -341,6 +347,11 @@ export function badWays(ids: Iterable<Id>, named: (id: Id) => readonly Id[]): Ma
   return bad;
 }
 
+/** Characters of a name. */
+export const LONGEST_NAME = 80;
+/** The beginning of a text; a character that would be cut in two is not known. */
+export const cut = (text: string, most: number): string => storable(text.slice(0, most));
+
 /** `hull-deep` → `Hull deep`. */
 const titled = (step: string): string => {
   const words = /[-_ ]/.test(step) ? step.replace(/[-_]+/g, ' ').trim() : step;
@@ -356,7 +367,7 @@ function groupTitle(steps: readonly string[], type: TokenType): string {
   let title = known.get(type);
   if (title === undefined) {
     const inner = steps.length > 1 && steps[0] === ROOT_OF_TYPE[type] ? steps.slice(1) : steps;
-    title = inner.map(titled).join(' ').slice(0, 80) || 'Imported';
+    title = cut(inner.map(titled).join(' '), LONGEST_NAME) || 'Imported';
     known.set(type, title);
   }
   return title;
@@ -366,5 +377,5 @@ function groupTitle(steps: readonly string[], type: TokenType): string {
 export function namesFor({ draft: { group, key } }: Found, type: TokenType): { group: string; name: string } {
   const steps = key === '$root' ? group.slice(0, -1) : group;
   const name = key === '$root' ? (group.at(-1) ?? '') : key;
-  return { group: groupTitle(steps, type), name: titled(name).slice(0, 80) || 'Unnamed' };
+  return { group: groupTitle(steps, type), name: cut(titled(name), LONGEST_NAME) || 'Unnamed' };
 }

@@ -124,6 +124,10 @@ interface Read {
   derived: string | null;
 }
 
+/** Hue, saturation and lightness without their function, which many sheets put around them where they are used. */
+const asColor = (text: string): string =>
+  /^-?[\d.]+(?:deg)?\s+[\d.]+%\s+[\d.]+%$/.test(text) ? `hsl(${text})` : text;
+
 /** Properties as some place has them. */
 class Scope {
   readonly plain: (text: string) => string;
@@ -141,7 +145,7 @@ class Scope {
     const alias = /^var\(\s*(--[^\s,()]+)\s*\)$/.exec(text)?.[1];
     if (alias !== undefined && this.texts.has(alias))
       return { type: null, value: `{${alias}}`, derived: null };
-    const plain = sized(this.plain(text).trim());
+    const plain = asColor(sized(this.plain(text).trim()));
     const type = inferType(plain, path) ?? undefined;
     const read: Read = { type, value: plain, derived: null };
     if (!text.includes('var(')) return read;
