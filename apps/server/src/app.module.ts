@@ -38,6 +38,7 @@ import { StoredFiles } from './storage/storedFiles';
 import { UploadsModule } from './uploads/uploads.module';
 import { ViewsModule } from './views/views.module';
 import { WatchModule } from './watch/watch.module';
+import { WholeSiteModule } from './wholeSite/wholeSite.module';
 import { Lanes } from './work/job';
 import { WorkModule } from './work/work.module';
 
@@ -104,6 +105,7 @@ export class AppModule {
         NewSitesModule,
         SectionsModule,
         ViewsModule,
+        WholeSiteModule,
       ],
       providers: [
         DemoService,

@@ -59,6 +59,13 @@ const EXPECTED: Record<string, Record<Who, number>> = {
     keeper: 200,
     designer: 200,
   },
+  'get /api/sites/{site}/whole.zip': {
+    nobody: 401,
+    stranger: 404,
+    reviewer: 403,
+    keeper: 403,
+    designer: 200,
+  },
   'get /api/sites/{site}/pages/{page}/preview': {
     nobody: 401,
     stranger: 404,

@@ -1,6 +1,8 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { EXPORTS } from '@cove/core';
+import { EXPORTS, settingsOf } from '@cove/core';
+import { readWholeSite } from '@cove/core/wholeSite';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { strFromU8, unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { startWorld, type World } from './support/world';
 
@@ -98,9 +100,9 @@ describe('tokens', () => {
   });
 });
 
-const archive = (query = '') =>
+const archive = (query = '', file = 'export.zip') =>
   world
-    .get(`/api/sites/tolvane/export.zip${query}`)
+    .get(`/api/sites/tolvane/${file}${query}`)
     .buffer(true)
     .parse((response, done) => {
       const parts: Buffer[] = [];
@@ -124,6 +126,22 @@ describe('an archive', () => {
       '.webp',
     ])
       expect(text).toContain(name);
+  });
+});
+
+describe('the whole site', () => {
+  it('is its records as JSON with every file they name, and the same bytes whenever it is made', async () => {
+    const { body, headers } = await archive('', 'whole.zip');
+    expect(headers['content-disposition']).toBe('attachment; filename="tolvane-site.zip"');
+    const files = unzipSync(new Uint8Array(body));
+    const read = readWholeSite(strFromU8(files['site.json'] ?? new Uint8Array()));
+    if (!read.ok) throw new Error(read.problem.message);
+    expect(settingsOf(read.value.site).name).toBe('Tolvane Ferries');
+    const laid = Object.keys(files).flatMap(it => it.match(/^(?:assets|fonts)\/(.+)$/)?.[1] ?? []);
+    expect(laid.sort()).toEqual(read.value.files);
+    await new Promise(resolve => setTimeout(resolve, 2100));
+    const again = await archive('', 'whole.zip');
+    expect(Buffer.compare(body as Buffer, again.body as Buffer)).toBe(0);
   });
 });
 

@@ -9,6 +9,7 @@ import { readChanges } from '../sites/readChanges.job';
 import { readSite } from '../sites/readSite.job';
 import { guideOfSnapshot, keepSnapshot, restoreSnapshot } from '../snapshots/snapshots.job';
 import { findThread, printGuideFile, printTokens, renderPagePreview } from '../views/views.job';
+import { packSite } from '../wholeSite/packSite.job';
 import type { Jobs } from '../work/job';
 
 /** Work on whole sites, and on what is too large to be looked at where requests are answered. */
@@ -23,6 +24,7 @@ export const JOBS = {
   keepSnapshot,
   listKeptSections,
   makeSite,
+  packSite,
   paletteOfSite,
   printGuideFile,
   printTokens,

@@ -13,6 +13,7 @@ const LANES: Readonly<Record<keyof typeof JOBS & JobName, Lane>> = {
   keepSnapshot: 'long',
   listKeptSections: 'quick',
   makeSite: 'long',
+  packSite: 'long',
   paletteOfSite: 'quick',
   printGuideFile: 'quick',
   printTokens: 'quick',

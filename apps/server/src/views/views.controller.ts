@@ -1,12 +1,10 @@
-import { createReadStream } from 'node:fs';
-import { rm } from 'node:fs/promises';
-import { pipeline } from 'node:stream/promises';
 import type { DesignTokens, Thread } from '@cove/core';
 import { Controller, Get, Header, Param, Query, Res } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { AnswersCore, AnswersFile, AnswersPage } from '../api/answers';
 import type { JsonOf } from '../api/json';
+import { sendArchive } from '../api/sendArchive';
 import { Allow, MEMBERS } from '../common/access';
 import { Workshop } from '../work/workshop.service';
 import { ExportQuery, GuideFileParam } from './dto/export.dto';
@@ -77,16 +75,6 @@ export class ViewsController {
   ): Promise<void> {
     // Made whole before the answer begins, so that an archive that cannot be made is told of, and none is cut short.
     const asked = { site, ...(release !== undefined && { release }) };
-    const { path, bytes, name } = await this.workshop.run('archive', asked);
-    try {
-      response.writeHead(200, {
-        'content-type': 'application/zip',
-        'content-length': bytes,
-        'content-disposition': `attachment; filename="${name}"`,
-      });
-      await pipeline(createReadStream(path), response);
-    } finally {
-      await rm(path, { force: true });
-    }
+    await sendArchive(response, await this.workshop.run('archive', asked));
   }
 }

@@ -949,6 +949,23 @@ export interface paths {
         readonly patch?: never;
         readonly trace?: never;
     };
+    readonly "/api/sites/{site}/whole.zip": {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        /** The whole site as JSON with its pictures and fonts; the same bytes for the same site */
+        readonly get: operations["WholeSiteController_pack"];
+        readonly put?: never;
+        readonly post?: never;
+        readonly delete?: never;
+        readonly options?: never;
+        readonly head?: never;
+        readonly patch?: never;
+        readonly trace?: never;
+    };
     readonly "/fonts/{file}": {
         readonly parameters: {
             readonly query?: never;
@@ -3532,6 +3549,36 @@ export interface operations {
                 };
                 content: {
                     readonly "application/json": components["schemas"]["DesignTokens"];
+                };
+            };
+            /** @description Refused, or failed */
+            readonly default: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readonly WholeSiteController_pack: {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path: {
+                readonly site: string;
+            };
+            readonly cookie?: never;
+        };
+        readonly requestBody?: never;
+        readonly responses: {
+            readonly 200: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/zip": Blob;
                 };
             };
             /** @description Refused, or failed */

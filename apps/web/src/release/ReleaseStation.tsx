@@ -192,6 +192,15 @@ export function ReleaseStation() {
             <a href={`/api/sites/${session.id}/export.zip`} className="text-teal hover:underline">
               Download the draft
             </a>
+            {mayPublish && (
+              <a
+                href={`/api/sites/${session.id}/whole.zip`}
+                title="Everything, to be taken elsewhere: JSON, pictures and fonts"
+                className="text-teal hover:underline"
+              >
+                Download the whole site
+              </a>
+            )}
             {live && (
               <a
                 href={`/api/sites/${session.id}/export.zip?release=${live.id}`}

@@ -29,6 +29,8 @@ export const LIMITS = {
     /** Entries of all lists and objects together. */
     values: 1_000_000,
   },
+  /** A whole site as JSON. */
+  wholeSite: { characters: 100_000_000, json: { depth: 32, values: 10_000_000 } },
   /** Sections and widgets, one within another; pages, one below another. */
   nesting: 32,
   /** Tokens, one following another, and roles, one falling back on another. */

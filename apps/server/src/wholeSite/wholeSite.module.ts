@@ -1,0 +1,5 @@
+import { Module } from '@nestjs/common';
+import { WholeSiteController } from './wholeSite.controller';
+
+@Module({ controllers: [WholeSiteController] })
+export class WholeSiteModule {}

@@ -1,0 +1,1 @@
+export { filesOfRecords, printWholeSite, readWholeSite, type WholeSite } from './wholeSite.ts';
