@@ -169,6 +169,14 @@ export function ReleaseStation() {
             </li>
           ))}
         </ol>
+        {mayPublish && (
+          <div className="grid justify-items-start border-t border-hair pt-3">
+            <a href={`/api/sites/${session.id}/whole.zip`} className="text-teal hover:underline">
+              Download the whole site
+            </a>
+            <p className="text-muted">Everything of it as JSON, with its pictures and fonts</p>
+          </div>
+        )}
       </section>
       {exporting && (
         <GuideExport
@@ -192,15 +200,6 @@ export function ReleaseStation() {
             <a href={`/api/sites/${session.id}/export.zip`} className="text-teal hover:underline">
               Download the draft
             </a>
-            {mayPublish && (
-              <a
-                href={`/api/sites/${session.id}/whole.zip`}
-                title="Everything, to be taken elsewhere: JSON, pictures and fonts"
-                className="text-teal hover:underline"
-              >
-                Download the whole site
-              </a>
-            )}
             {live && (
               <a
                 href={`/api/sites/${session.id}/export.zip?release=${live.id}`}
