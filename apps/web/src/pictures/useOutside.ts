@@ -18,8 +18,19 @@ export const useLibraryPictures = (words: string) =>
 
 const fileOf = (data: Blob, name: string): File => new File([data], name, { type: data.type });
 /** What comes is told by its bytes; the name is only what people see. */
-const nameIn = (address: string): string =>
-  decodeURIComponent(address.split(/[?#]/)[0]?.split('/').at(-1) ?? '') || 'picture';
+function nameIn(address: string): string {
+  const last = new URL(address).pathname.split('/').at(-1) ?? '';
+  try {
+    return decodeURIComponent(last) || 'picture';
+  } catch (error) {
+    // A per cent sign that escapes nothing.
+    if (error instanceof URIError) return last;
+    throw error;
+  }
+}
+
+const isAddress = (text: string): boolean =>
+  URL.canParse(text) && ['https:', 'http:'].includes(new URL(text).protocol);
 
 /** Brings pictures from elsewhere as files, to be given to the server like any other; one at a time. */
 export function useOutside(add: (file: File, said?: { name: string; alt: string }) => Promise<boolean>) {
@@ -47,12 +58,18 @@ export function useOutside(add: (file: File, said?: { name: string; alt: string 
         const data = await answer(server.GET('/api/outside/pictures/{picture}', { params, parseAs: 'blob' }));
         return add(fileOf(data, `${id}.jpg`), { name, alt });
       }),
-    fromAddress: (address: string) =>
-      bring(address, async () => {
+    fromAddress: async (address: string): Promise<boolean> => {
+      // What is none is not asked for.
+      if (!isAddress(address)) {
+        setProblem(`${address}: This is no web address: it begins with https:// or http://.`);
+        return false;
+      }
+      return bring(address, async () => {
         const data = await answer(
           server.GET('/api/outside/address', { params: { query: { address } }, parseAs: 'blob' }),
         );
         return add(fileOf(data, nameIn(address)));
-      }),
+      });
+    },
   };
 }
