@@ -9,6 +9,7 @@ import compression from 'compression';
 import type { NextFunction, Request, Response } from 'express';
 import { Logger } from 'nestjs-pino';
 import { describeApi } from './api/description';
+import { PROGRESS_TYPE } from './api/progress';
 import { AppModule } from './app.module';
 import { answerBadRequests } from './common/badRequests';
 import { requestGate } from './common/requestGate';
@@ -20,9 +21,10 @@ const CSP =
 /** Of 1 to 9: answers are made once and sent once, so it is not worth a processor's time to make them smallest. */
 const COMPRESSION = 3;
 
-/** A stream of events must not wait in a compressor. */
+/** What is told bit by bit must not wait in a compressor. */
+const STREAMS: readonly unknown[] = ['text/event-stream', PROGRESS_TYPE];
 const isCompressed = (request: Request, response: Response): boolean =>
-  response.getHeader('content-type') !== 'text/event-stream' && compression.filter(request, response);
+  !STREAMS.includes(response.getHeader('content-type')) && compression.filter(request, response);
 
 /** The whole server, not yet listening. */
 export async function createApp(config: Config): Promise<NestExpressApplication> {

@@ -66,6 +66,8 @@ const EXPECTED: Record<string, Record<Who, number>> = {
     keeper: 403,
     designer: 200,
   },
+  'post /api/sites/{site}/whole': { nobody: 401, stranger: 404, reviewer: 403, keeper: 403, designer: 415 },
+  'post /api/sites/whole': { nobody: 401, stranger: 415, reviewer: 415, keeper: 415, designer: 415 },
   'get /api/sites/{site}/pages/{page}/preview': {
     nobody: 401,
     stranger: 404,

@@ -46,6 +46,28 @@ describe('a line of jobs', () => {
     expect(await again).toBe('E');
   });
 
+  it('gives up what its signal ends, whether it waits or is being done', async () => {
+    const [first, second] = [new AbortController(), new AbortController()];
+    const done = line.run('a', 'x', first.signal);
+    const waits = line.run('b', 'x', second.signal);
+    const other = line.run('c', 'y');
+    second.abort(new Error('left'));
+    await expect(waits).rejects.toThrow('left');
+    expect(played.ended).toBe(0);
+    first.abort(new Error('left as well'));
+    await expect(done).rejects.toThrow('left as well');
+    expect(played.ended).toBe(1);
+    expect(played.begun.map(it => it.job)).toEqual(['a', 'c']);
+    line.done('C');
+    expect(await other).toBe('C');
+    await expect(line.run('d', 'x', AbortSignal.abort(new Error('before')))).rejects.toThrow('before');
+    // What left took its place in the line along, and later signals say nothing to others.
+    const again = [line.run('e', 'x'), line.run('f', 'x')];
+    line.done('E');
+    line.done('F');
+    expect(await Promise.all(again)).toEqual(['E', 'F']);
+  });
+
   it('ends whoever takes too long, and goes on with what waits', async () => {
     const slow = line.run('slow');
     const next = line.run('next', 'other');

@@ -2,6 +2,7 @@ import type { Socket } from 'node:net';
 import { LIMITS, type Problem } from '@cove/core';
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import type { Request, Response } from 'express';
+import { endWithProblem } from '../api/progress';
 import { isDatabaseAway } from './databaseAway';
 
 const messageOf = (body: string | object): string | string[] => {
@@ -52,6 +53,7 @@ export class ProblemFilter implements ExceptionFilter {
     const request = http.getRequest<Request & { id?: unknown }>();
     const response = http.getResponse<Response>();
     if (response.headersSent) {
+      if (endWithProblem(response, this.answer(error, request).body)) return;
       this.logger.error(`${request.id} ${request.method} ${request.path}: ended midway: ${stackOf(error)}`);
       response.destroy();
       return;

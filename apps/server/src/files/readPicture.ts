@@ -43,3 +43,34 @@ export async function readPicture(file: Buffer): Promise<Result<ReadPicture>> {
     );
   }
 }
+
+/** What a WebP may hold: pixels, with their transparency (WebP Container Specification, RFC 9649, section 2). */
+const PIXELS: readonly string[] = ['VP8 ', 'VP8L', 'VP8X', 'ALPH', 'ANIM', 'ANMF'];
+
+/** Whether a WebP holds nothing but pixels, from its first byte to its last. */
+function holdsOnlyPixels(file: Buffer): boolean {
+  if (file.length < 12 || file.readUInt32LE(4) + 8 !== file.length) return false;
+  let at = 12;
+  while (at + 8 <= file.length) {
+    if (!PIXELS.includes(file.toString('latin1', at, at + 4))) return false;
+    const bytes = file.readUInt32LE(at + 4);
+    at += 8 + bytes + (bytes % 2);
+  }
+  return at === file.length;
+}
+
+/** Whether a picture is one as they are kept here: WebP that can be read to its end, and nothing in it beside the pixels. */
+export async function checkPicture(file: Buffer): Promise<Result<null>> {
+  const refuse = (message: string) =>
+    fail({ code: 'bad-picture', message, expected: 'a WebP of pixels alone' });
+  if (!holdsOnlyPixels(file)) return refuse('It is no WebP, or holds more than pixels.');
+  try {
+    const picture = sharp(file, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
+    const { format } = await picture.metadata();
+    if (format !== 'webp') return refuse('It is no WebP.');
+    await picture.resize(8, 8, { fit: 'fill', kernel: 'nearest' }).raw().toBuffer();
+    return ok(null);
+  } catch {
+    return refuse('It is broken, or larger than 60 million pixels.');
+  }
+}

@@ -10,6 +10,7 @@ import { readSite } from '../sites/readSite.job';
 import { guideOfSnapshot, keepSnapshot, restoreSnapshot } from '../snapshots/snapshots.job';
 import { findThread, printGuideFile, printTokens, renderPagePreview } from '../views/views.job';
 import { packSite } from '../wholeSite/packSite.job';
+import { replaceSite } from '../wholeSite/replaceSite.job';
 import type { Jobs } from '../work/job';
 
 /** Work on whole sites, and on what is too large to be looked at where requests are answered. */
@@ -33,5 +34,6 @@ export const JOBS = {
   readKeptGuide,
   readSite,
   renderPagePreview,
+  replaceSite,
   restoreSnapshot,
 } as const satisfies Jobs;

@@ -22,6 +22,7 @@ const LANES: Readonly<Record<keyof typeof JOBS & JobName, Lane>> = {
   readKeptGuide: 'quick',
   readSite: 'quick',
   renderPagePreview: 'quick',
+  replaceSite: 'long',
   restoreSnapshot: 'long',
 };
 

@@ -44,16 +44,39 @@ export class JobLine<Job, Result> {
     private readonly errors: LineErrors,
   ) {}
 
-  /** Has a job done; `key` says whose it is. */
-  run(job: Job, key = ''): Promise<Result> {
+  /** Has a job done; `key` says whose it is. Where its signal is given, it is ended wherever it is. */
+  run(job: Job, key = '', signal?: AbortSignal): Promise<Result> {
     const waiting = this.waitingOf.get(key) ?? 0;
+    if (signal?.aborted) return Promise.reject(signal.reason);
     if (this.queue.length >= this.limits.waiting || waiting >= this.limits.waitingOfKey)
       return Promise.reject(this.errors.tooBusy());
-    return new Promise((resolve, reject) => {
+    let withdraw = () => {};
+    const result = new Promise<Result>((resolve, reject) => {
+      const it = { job, key, resolve, reject };
+      withdraw = () => this.withdraw(it, signal?.reason);
       this.waitingOf.set(key, waiting + 1);
-      this.queue.push({ job, key, resolve, reject });
+      this.queue.push(it);
       this.next();
     });
+    signal?.addEventListener('abort', withdraw);
+    return result.finally(() => signal?.removeEventListener('abort', withdraw));
+  }
+
+  private withdraw(it: Waiting<Job, Result>, reason: Error): void {
+    if (it === this.current) {
+      this.abandon(reason);
+      return;
+    }
+    this.queue.splice(this.queue.indexOf(it), 1);
+    this.leave(it);
+    it.reject(reason);
+  }
+
+  /** One fewer of its key is on the way. */
+  private leave({ key }: Waiting<Job, Result>): void {
+    const left = (this.waitingOf.get(key) ?? 1) - 1;
+    if (left > 0) this.waitingOf.set(key, left);
+    else this.waitingOf.delete(key);
   }
 
   private next(): void {
@@ -94,9 +117,7 @@ export class JobLine<Job, Result> {
     clearTimeout(this.late);
     this.current = null;
     if (current) {
-      const left = (this.waitingOf.get(current.key) ?? 1) - 1;
-      if (left > 0) this.waitingOf.set(current.key, left);
-      else this.waitingOf.delete(current.key);
+      this.leave(current);
       act(current);
     }
     this.next();

@@ -36,6 +36,7 @@ import { keptGuide, layGuideFiles } from '../guides/keptGuides.job';
 import { acceptChange } from '../sites/acceptChange';
 import { keepAt } from '../snapshots/snapshots.job';
 import { type StoredFile, storedFile } from '../storage/storedFiles';
+import { readUnpacked, type UnpackedSite } from '../uploads/unpackedSite';
 import type { Workbench } from '../work/workbench';
 
 declare module '../work/job' {
@@ -49,12 +50,13 @@ export type GuideAsked = { brand: object } | { ready: string } | { kept: string 
 
 /**
  * What a new site begins as: a ready one by its id, or one that its designer has made, each in its own guide or another one;
- * a copy of a site; or one of the demos.
+ * a copy of a site; a whole one that was sent; or one of the demos.
  */
 export type Beginning =
   | { starter: string; guide: GuideAsked | null; brief: Brief | null }
   | { ownSite: string; guide: GuideAsked | null; brief: Brief | null }
   | { copyOf: string }
+  | { whole: UnpackedSite }
   | { demo: 'small' | 'large' };
 
 const must = <T>(result: Result<T>): T => {
@@ -97,6 +99,8 @@ function starterNamed(id: string): SiteStarter {
 interface Laid {
   records: readonly SiteRecord[];
   stored: readonly StoredFile[];
+  /** Lays what is still to be laid, once the records are accepted. */
+  lay?(): Promise<void>;
 }
 
 async function layBeginning(
@@ -105,6 +109,13 @@ async function layBeginning(
   { id, name, account }: { id: string; name: string; account: string },
 ): Promise<Laid> {
   if ('copyOf' in begin) return layCopy(bench, begin.copyOf, id, name);
+  if ('whole' in begin) {
+    const { site, ...rest } = must(await readUnpacked(bench.storage, begin.whole, id));
+    return {
+      ...rest,
+      records: [...allRecords(site)].map(it => (it.kind === 'settings' ? { ...it, name } : it)),
+    };
+  }
   const { names, stored } = await drawPictures(bench, id, 'demo' in begin ? drawings : neutralPictures);
   const file = (drawing: string) => names.get(drawing) ?? '';
   if ('demo' in begin) {
@@ -165,7 +176,7 @@ export async function makeSite(
   bench: Workbench,
   { site: id, name, account, begin }: { site: string; name: string; account: string; begin: Beginning },
 ): Promise<boolean> {
-  const { records, stored } = await layBeginning(bench, begin, { id, name, account });
+  const { records, stored, lay } = await layBeginning(bench, begin, { id, name, account });
   const edits = records.map((record): Edit => ({ op: 'put', record }));
   return bench.database.transaction(async query => {
     const made = await query(
@@ -177,7 +188,8 @@ export async function makeSite(
     await bench.files.note(query, id, stored);
     const change = { site: id, account, id: `begin-${id}-${Date.now()}`, base: 0, edits };
     const accepted = await acceptChange(query, bench.files, change, LIMITS.computedChange);
-    if (!accepted.ok) throw new Error(accepted.problem.message);
+    if (!accepted.ok) throw new ProblemException(accepted.problem);
+    await lay?.();
     // What a foundation of the guide can be reset to.
     if (!('demo' in begin) || begin.demo === 'small')
       await keepAt(query, id, account, AS_IT_BEGAN, { seq: accepted.value.seq, site: siteOf(records) });

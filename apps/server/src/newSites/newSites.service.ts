@@ -54,7 +54,7 @@ export class NewSites {
   }
 
   /** A site under an id that is free. */
-  async begin(account: string, name: string, begin: Beginning): Promise<MadeSiteDto> {
+  async begin(account: string, name: string, begin: Beginning, signal?: AbortSignal): Promise<MadeSiteDto> {
     if ((await this.members.countBy({ accountId: account, role: 'designer' })) >= MOST_SITES)
       throw new ProblemException({
         code: 'too-many',
@@ -62,7 +62,7 @@ export class NewSites {
       });
     for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
       const id = await this.freeId(slugOf(name));
-      if (await this.make(id, name, account, begin)) return { id };
+      if (await this.make(id, name, account, begin, signal)) return { id };
     }
     throw new ProblemException({
       code: 'busy',
@@ -83,7 +83,7 @@ export class NewSites {
   }
 
   /** Makes a site; false where somebody has taken its id since. */
-  make(id: string, name: string, account: string, begin: Beginning): Promise<boolean> {
-    return this.workshop.run('makeSite', { site: id, name, account, begin });
+  make(id: string, name: string, account: string, begin: Beginning, signal?: AbortSignal): Promise<boolean> {
+    return this.workshop.run('makeSite', { site: id, name, account, begin }, signal);
   }
 }

@@ -14,6 +14,8 @@ export const assetPath = (site: string, file: string): string => `assets/${site}
 /** Pictures in other sizes and formats, kept for the next release. */
 export const renditionPath = (site: string, file: string): string => `renditions/${site}/${file}`;
 export const fontPath = (site: string, file: string): string => `fonts/${site}/${file}`;
+/** What is on its way in, until the request that brought it has been answered. */
+export const incomingPath = (name: string): string => `incoming/${name}`;
 /** Files that go with a kept guide, whichever site it came from. */
 export const keptPath = (guide: string, file: string): string => `guides/${guide}/${file}`;
 /** Folders of all that is stored for a site. */

@@ -20,7 +20,8 @@ export function storedFile(file: string, data: Uint8Array): StoredFile {
 }
 
 type Filed = AssetRecord | FontRecord;
-const pathOf = ({ kind, file }: Filed, site: string): string =>
+/** Where the file of a record is kept for a site. */
+export const pathOf = ({ kind, file }: Filed, site: string): string =>
   kind === 'asset' ? assetPath(site, file) : fontPath(site, file);
 const isFiled = (record: SiteRecord): record is Filed => record.kind === 'asset' || record.kind === 'font';
 const statedType = (record: Filed): string =>

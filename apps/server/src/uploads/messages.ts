@@ -1,15 +1,10 @@
 import type { Result } from '@cove/core';
-import type { KeptBy, UploadKind } from './keep';
+import type { ReadBy, Upload, UploadKind } from './read';
 
-/** A file to be read and kept. */
-export interface UploadOrder {
+/** A file to be read. */
+export interface UploadOrder extends Upload {
   order: number;
   kind: UploadKind;
-  site: string;
-  /** Where it lies. */
-  path: string;
-  /** What it was called; its ending tells kinds of text apart. */
-  name: string;
 }
 
-export type UploadAnswer = { order: number } & ({ result: Result<KeptBy[UploadKind]> } | { failed: string });
+export type UploadAnswer = { order: number } & ({ result: Result<ReadBy[UploadKind]> } | { failed: string });

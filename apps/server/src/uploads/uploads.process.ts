@@ -1,10 +1,9 @@
 import 'reflect-metadata';
-import { readFile } from 'node:fs/promises';
 import { setPriority } from 'node:os';
 import sharp from 'sharp';
 import { DiskStorage } from '../storage/diskStorage';
-import { KEEP } from './keep';
 import type { UploadAnswer, UploadOrder } from './messages';
+import { READ } from './read';
 
 /** Reads what people upload, in a process that may take long, fill its memory or crash without anybody else noticing. */
 const storage = new DiskStorage(process.argv[2] ?? '');
@@ -13,15 +12,15 @@ sharp.cache(false);
 // What answers requests goes first.
 setPriority(10);
 
-async function keep({ order, kind, site, path, name }: UploadOrder): Promise<UploadAnswer> {
+async function read({ order, kind, ...upload }: UploadOrder): Promise<UploadAnswer> {
   try {
-    return { order, result: await KEEP[kind](storage, site, await readFile(path), name) };
+    return { order, result: await READ[kind](storage, upload) };
   } catch (error) {
     return { order, failed: error instanceof Error ? (error.stack ?? error.message) : String(error) };
   }
 }
 
 process.on('message', (order: UploadOrder) => {
-  keep(order).then(answer => process.send?.(answer));
+  read(order).then(answer => process.send?.(answer));
 });
 process.on('disconnect', () => process.exit(0));

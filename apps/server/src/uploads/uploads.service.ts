@@ -11,8 +11,8 @@ import { Config } from '../config/config';
 import { builtPart } from '../config/parts';
 import { JobLine } from '../line/jobLine';
 import { StoredFiles } from '../storage/storedFiles';
-import type { KeptBy, UploadKind } from './keep';
 import type { UploadAnswer, UploadOrder } from './messages';
+import type { KeptBy, LookedInto, ReadBy, UploadKind } from './read';
 
 type UploadJob = Omit<UploadOrder, 'order'>;
 
@@ -47,7 +47,7 @@ export class Uploads implements OnModuleInit, OnModuleDestroy {
   private readonly logger = new Logger('Uploads');
   private child: ChildProcess | null = null;
   private watch: NodeJS.Timeout | undefined;
-  private readonly line: JobLine<UploadJob, Result<KeptBy[UploadKind]>>;
+  private readonly line: JobLine<UploadJob, Result<ReadBy[UploadKind]>>;
 
   constructor(
     private readonly config: Config,
@@ -75,27 +75,35 @@ export class Uploads implements OnModuleInit, OnModuleDestroy {
     for (const name of await readdir(folder).catch(() => [])) {
       const path = join(folder, name);
       const { mtimeMs } = await stat(path).catch(() => ({ mtimeMs: Date.now() }));
-      if (Date.now() - mtimeMs > LEFT_BEHIND) await rm(path, { force: true });
+      if (Date.now() - mtimeMs > LEFT_BEHIND) await rm(path, { force: true, recursive: true });
     }
   }
 
   /** Reads and keeps a file of a site; answers with what a record says of it. Throws what is told to whoever sent it. */
-  async keep<K extends UploadKind>(
+  async keep<K extends keyof KeptBy>(
     kind: K,
     site: string,
     { path }: Incoming,
     name = '',
   ): Promise<KeptBy[K]['facts']> {
-    const result = await this.read({ kind, site, path, name });
-    if (!result.ok) throw new ProblemException(result.problem);
-    await this.files.note(this.database.query, site, [
-      { ...result.value.stored, digest: Buffer.from(result.value.stored.digest) },
-    ]);
-    return result.value.facts;
+    const { stored, facts } = await this.read({ kind, site, path, name });
+    await this.files.note(this.database.query, site, [{ ...stored, digest: Buffer.from(stored.digest) }]);
+    return facts;
   }
 
-  private read<K extends UploadKind>(job: UploadJob & { kind: K }): Promise<Result<KeptBy[K]>>;
-  private read(job: UploadJob): Promise<Result<KeptBy[UploadKind]>> {
+  /** Looks into something that lies at a path. Throws what is told to whoever sent it. */
+  lookInto<K extends keyof LookedInto>(kind: K, path: string, name: string): Promise<LookedInto[K]> {
+    return this.read({ kind, site: '', path, name });
+  }
+
+  private async read<K extends UploadKind>(job: UploadJob & { kind: K }): Promise<ReadBy[K]> {
+    const result = await this.run(job);
+    if (!result.ok) throw new ProblemException(result.problem);
+    return result.value;
+  }
+
+  private run<K extends UploadKind>(job: UploadJob & { kind: K }): Promise<Result<ReadBy[K]>>;
+  private run(job: UploadJob): Promise<Result<ReadBy[UploadKind]>> {
     return this.line.run(job);
   }
 

@@ -3,7 +3,7 @@ import { createWriteStream } from 'node:fs';
 import { mkdir, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { printWholeSite } from '@cove/core/wholeSite';
+import { filedRecords, fileInArchive, printWholeSite, SITE_FILE } from '@cove/core/wholeSite';
 import { ZipFile } from 'yazl';
 import { notFound, ProblemException } from '../common/problem';
 import type { Workbench } from '../work/workbench';
@@ -14,8 +14,6 @@ declare module '../work/job' {
   }
 }
 
-/** What the site is called in its archive. */
-const SITE_FILE = 'site.json';
 /** One moment for every file, so that the same site is the same archive, whenever it is made. */
 const MADE = { mtime: new Date(1980, 0, 1), mode: 0o100644 };
 
@@ -34,21 +32,20 @@ export async function packSite(bench: Workbench, { site: id }: { site: string })
   const zip = new ZipFile();
   zip.addBuffer(Buffer.from(printWholeSite(site)), SITE_FILE, MADE);
   const laid = new Set<string>();
-  const add = (path: string, data: Buffer | null) => {
+  for (const record of filedRecords(site)) {
+    const path = fileInArchive(record);
+    if (laid.has(path)) continue;
+    const store = record.kind === 'asset' ? bench.pictures : bench.fonts;
+    const data = await store.read(id, record.file);
     if (!data)
       throw new ProblemException({
         code: 'missing-file',
         message: `${path} is not stored. Upload it again, or remove what shows it.`,
         found: path,
       });
-    if (!laid.has(path)) zip.addBuffer(data, path, { ...MADE, compress: false });
+    zip.addBuffer(data, path, { ...MADE, compress: false });
     laid.add(path);
-  };
-  // In one order, whatever was uploaded first.
-  for (const file of [...site.kinds.asset.values()].map(it => it.file).sort())
-    add(`assets/${file}`, await bench.pictures.read(id, file));
-  for (const file of [...site.kinds.font.values()].map(it => it.file).sort())
-    add(`fonts/${file}`, await bench.fonts.read(id, file));
+  }
   zip.end();
   await mkdir(bench.scratch, { recursive: true });
   const path = join(bench.scratch, `${randomUUID()}.zip`);

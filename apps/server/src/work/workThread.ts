@@ -60,8 +60,8 @@ export class WorkThread {
     );
   }
 
-  run(job: string, args: unknown, key: string): Promise<never> {
-    return this.line.run({ job, args }, key);
+  run(job: string, args: unknown, key: string, signal?: AbortSignal): Promise<never> {
+    return this.line.run({ job, args }, key, signal);
   }
 
   private take({ order, ...answer }: Answer): void {

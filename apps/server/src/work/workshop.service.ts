@@ -26,10 +26,10 @@ export class Workshop implements OnApplicationBootstrap, OnModuleDestroy {
     this.threads.quick.warm();
   }
 
-  /** `args.site`, where there is one, says whose job it is. */
-  run<N extends JobName>(job: N, args: JobArguments<N>): Promise<JobResult<N>> {
+  /** `args.site`, where there is one, says whose job it is. One that its signal ends leaves nothing in the database. */
+  run<N extends JobName>(job: N, args: JobArguments<N>, signal?: AbortSignal): Promise<JobResult<N>> {
     const key = 'site' in args && typeof args.site === 'string' ? args.site : '';
-    return this.threads[this.lanes.of(job)].run(job, args, key);
+    return this.threads[this.lanes.of(job)].run(job, args, key, signal);
   }
 
   async onModuleDestroy(): Promise<void> {

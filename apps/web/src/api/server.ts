@@ -949,6 +949,23 @@ export interface paths {
         readonly patch?: never;
         readonly trace?: never;
     };
+    readonly "/api/sites/{site}/whole": {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        readonly get?: never;
+        readonly put?: never;
+        /** Lay a whole site that is sent over this one, which is kept as a snapshot; answers as above */
+        readonly post: operations["WholeSiteController_replace"];
+        readonly delete?: never;
+        readonly options?: never;
+        readonly head?: never;
+        readonly patch?: never;
+        readonly trace?: never;
+    };
     readonly "/api/sites/{site}/whole.zip": {
         readonly parameters: {
             readonly query?: never;
@@ -960,6 +977,23 @@ export interface paths {
         readonly get: operations["WholeSiteController_pack"];
         readonly put?: never;
         readonly post?: never;
+        readonly delete?: never;
+        readonly options?: never;
+        readonly head?: never;
+        readonly patch?: never;
+        readonly trace?: never;
+    };
+    readonly "/api/sites/whole": {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        readonly get?: never;
+        readonly put?: never;
+        /** Begin a site as a whole one that is sent: lines of {progress}, then {result: {id}} or {problem} */
+        readonly post: operations["WholeSiteController_begin"];
         readonly delete?: never;
         readonly options?: never;
         readonly head?: never;
@@ -1306,6 +1340,12 @@ export interface components {
         };
         readonly ReleasesDto: {
             readonly releases: readonly components["schemas"]["ReleaseDto"][];
+        };
+        readonly ReplacedSiteDto: {
+            /** @description Whether there was anything to change */
+            readonly changed: boolean;
+            /** @description Number of the change */
+            readonly seq: number;
         };
         readonly RestoredDto: {
             /** @description Number of the change */
@@ -3562,6 +3602,40 @@ export interface operations {
             };
         };
     };
+    readonly WholeSiteController_replace: {
+        readonly parameters: {
+            readonly query?: never;
+            readonly header?: never;
+            readonly path: {
+                readonly site: unknown;
+            };
+            readonly cookie?: never;
+        };
+        readonly requestBody: {
+            readonly content: {
+                readonly "application/octet-stream": Blob;
+            };
+        };
+        readonly responses: {
+            readonly 200: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/x-ndjson": Blob;
+                };
+            };
+            /** @description Refused, or failed */
+            readonly default: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     readonly WholeSiteController_pack: {
         readonly parameters: {
             readonly query?: never;
@@ -3579,6 +3653,41 @@ export interface operations {
                 };
                 content: {
                     readonly "application/zip": Blob;
+                };
+            };
+            /** @description Refused, or failed */
+            readonly default: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readonly WholeSiteController_begin: {
+        readonly parameters: {
+            readonly query: {
+                /** @description What the site is called */
+                readonly name: string;
+            };
+            readonly header?: never;
+            readonly path?: never;
+            readonly cookie?: never;
+        };
+        readonly requestBody: {
+            readonly content: {
+                readonly "application/octet-stream": Blob;
+            };
+        };
+        readonly responses: {
+            readonly 200: {
+                headers: {
+                    readonly [name: string]: unknown;
+                };
+                content: {
+                    readonly "application/x-ndjson": Blob;
                 };
             };
             /** @description Refused, or failed */

@@ -30,7 +30,15 @@ export const LIMITS = {
     values: 1_000_000,
   },
   /** A whole site as JSON. */
-  wholeSite: { characters: 100_000_000, json: { depth: 32, values: 10_000_000 } },
+  wholeSite: {
+    characters: 100_000_000,
+    json: { depth: 32, values: 10_000_000 },
+    /** Bytes of its archive as it is sent, and of all that is in it once it is unpacked. */
+    bytes: 128 * 1024 * 1024,
+    unpackedBytes: 256 * 1024 * 1024,
+    /** What lies in the archive, whether or not it is part of the site. */
+    entries: 20_000,
+  },
   /** Sections and widgets, one within another; pages, one below another. */
   nesting: 32,
   /** Tokens, one following another, and roles, one falling back on another. */

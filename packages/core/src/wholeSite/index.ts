@@ -1,1 +1,8 @@
-export { filesOfRecords, printWholeSite, readWholeSite, type WholeSite } from './wholeSite.ts';
+export {
+  filedRecords,
+  fileInArchive,
+  printWholeSite,
+  readWholeSite,
+  SITE_FILE,
+  type WholeSite,
+} from './wholeSite.ts';

@@ -1,23 +1,43 @@
 import { LIMITS, mayHoldUnstorable, scanJson, tooLong, unstorableIn } from '../limits/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { readRecords, SCHEMA } from '../schema/index.ts';
-import { allRecords, SETTINGS, type Site, type SiteRecord, siteOf, stableText } from '../site/index.ts';
+import {
+  type AssetRecord,
+  allRecords,
+  type FontRecord,
+  SETTINGS,
+  type Site,
+  type SiteRecord,
+  siteOf,
+  stableText,
+} from '../site/index.ts';
 
 /** What the file says it is. */
 const FORMAT = 'cove-thread-site';
 
+/** What the site is called in its archive. */
+export const SITE_FILE = 'site.json';
+
+/** Where the file of a record lies beside it. */
+export const fileInArchive = ({ kind, file }: FiledRecord): string =>
+  `${kind === 'asset' ? 'assets' : 'fonts'}/${file}`;
+
+type FiledRecord = AssetRecord | FontRecord;
+
 export interface WholeSite {
   site: Site;
-  /** Names of the pictures and fonts that it has, in order. */
+  /** Where its pictures and fonts lie in the archive, in order, each once. */
   files: readonly string[];
 }
 
 const byKind = (a: SiteRecord, b: SiteRecord): number =>
   a.kind < b.kind ? -1 : a.kind > b.kind ? 1 : a.id < b.id ? -1 : 1;
 
-/** Names of the files that records have. */
-export const filesOfRecords = (records: Iterable<SiteRecord>): string[] =>
-  [...new Set([...records].flatMap(it => ('file' in it ? [it.file] : [])))].sort();
+/** The records of a site that have a file, in the order of those. */
+export const filedRecords = ({ kinds }: Site): FiledRecord[] =>
+  [...kinds.asset.values(), ...kinds.font.values()].sort((a, b) =>
+    a.kind === b.kind ? (a.file < b.file ? -1 : 1) : a.kind < b.kind ? -1 : 1,
+  );
 
 /**
  * A whole site as JSON, a record a line: the same text for the same site, whatever was done to it before. Its pictures and
@@ -103,5 +123,6 @@ export function readWholeSite(text: string): Result<WholeSite> {
   }
   if (!records.some(it => it.id === SETTINGS && it.kind === 'settings'))
     return fail({ code: 'no-settings', message: 'It holds no settings of a site.' });
-  return ok({ site: siteOf(records), files: filesOfRecords(records) });
+  const site = siteOf(records);
+  return ok({ site, files: [...new Set(filedRecords(site).map(fileInArchive))] });
 }
