@@ -10,6 +10,7 @@ export const BENCHES = [
   'records',
   'accept',
   'publish',
+  'whole',
   'pages',
   'items',
   'opening',

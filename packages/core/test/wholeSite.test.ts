@@ -25,7 +25,10 @@ describe('a whole site as JSON', () => {
   });
   it('names every picture and font that it has', () => {
     const { files } = must(readWholeSite(text));
-    const named = [...demo.kinds.asset.values(), ...demo.kinds.font.values()].map(it => it.file);
+    const named = [
+      ...[...demo.kinds.asset.values()].map(it => `assets/${it.file}`),
+      ...[...demo.kinds.font.values()].map(it => `fonts/${it.file}`),
+    ];
     expect(files).toEqual([...new Set(named)].sort());
   });
 

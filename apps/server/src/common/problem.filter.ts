@@ -4,6 +4,7 @@ import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger 
 import type { Request, Response } from 'express';
 import { endWithProblem } from '../api/progress';
 import { isDatabaseAway } from './databaseAway';
+import { ProblemException } from './problem';
 
 const messageOf = (body: string | object): string | string[] => {
   if (typeof body === 'string') return body;
@@ -12,16 +13,11 @@ const messageOf = (body: string | object): string | string[] => {
     : 'The request failed.';
 };
 
-/** What an exception on its way out says, and with which status. */
-function problemResponse(error: HttpException): { status: number; body: Problem | object } {
-  const body = error.getResponse();
-  const known = typeof body === 'object' && 'code' in body;
+/** What an exception of the framework’s says, and with which status. */
+function problemResponse(error: HttpException): { status: number; body: Problem } {
   const status = error.getStatus();
-  if (known) return { status, body };
-  return {
-    status,
-    body: { code: status === 404 ? 'not-found' : 'bad-request', message: [messageOf(body)].flat().join(' ') },
-  };
+  const message = [messageOf(error.getResponse())].flat().join(' ');
+  return { status, body: { code: status === 404 ? 'not-found' : 'bad-request', message } };
 }
 
 /**
@@ -64,6 +60,7 @@ export class ProblemFilter implements ExceptionFilter {
   }
 
   private answer(error: unknown, request: Request & { id?: unknown }): { status: number; body: object } {
+    if (error instanceof ProblemException) return { status: error.status, body: error.problem };
     if (error instanceof HttpException) return problemResponse(error);
     const id = String(request.id ?? '');
     if (isDatabaseAway(error)) {

@@ -1,5 +1,4 @@
 import type { Problem } from '@cove/core';
-import { HttpException } from '@nestjs/common';
 
 const STATUS: Record<string, number> = {
   'not-signed-in': 401,
@@ -30,10 +29,16 @@ const STATUS: Record<string, number> = {
 
 const statusOf = (code: string): number => (Object.hasOwn(STATUS, code) ? STATUS[code] : undefined) ?? 422;
 
-/** An expected failure on its way to the answer: its code decides the status. */
-export class ProblemException extends HttpException {
+/**
+ * An expected failure on its way to the answer: its code decides the status. It is none of the framework’s exceptions, since
+ * threads throw it as well and loading the framework takes them 400 ms.
+ */
+export class ProblemException extends Error {
+  readonly status: number;
+
   constructor(readonly problem: Problem) {
-    super(problem, statusOf(problem.code));
+    super(problem.message);
+    this.status = statusOf(problem.code);
   }
 }
 

@@ -7,7 +7,7 @@ import { Allow, MEMBERS } from '../common/access';
 import { type Incoming, SentFile } from '../common/body.interceptor';
 import { notFound } from '../common/problem';
 import { TakesFile } from '../common/takes';
-import { FontStore } from '../files/fontStore.service';
+import { FontStore } from '../files/fontStore';
 import { Uploads } from '../uploads/uploads.service';
 
 const TYPES: Record<string, string> = {

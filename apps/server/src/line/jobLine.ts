@@ -84,13 +84,20 @@ export class JobLine<Job, Result> {
     const next = this.queue.shift();
     clearTimeout(this.idle);
     if (!next) {
-      const { idleSeconds } = this.limits;
-      if (idleSeconds !== null) this.idle = setTimeout(() => this.doer.end(), idleSeconds * 1000).unref();
+      this.rest();
       return;
     }
     this.current = next;
     this.late = setTimeout(() => this.abandon(this.errors.tooSlow()), this.limits.seconds * 1000).unref();
     this.doer.begin(++this.number, next.job);
+  }
+
+  /** Whoever does them is ended some time after this where nobody needs them until then. */
+  rest(): void {
+    const { idleSeconds } = this.limits;
+    clearTimeout(this.idle);
+    if (idleSeconds !== null && !this.current)
+      this.idle = setTimeout(() => this.doer.end(), idleSeconds * 1000).unref();
   }
 
   /** Whether a number is that of the job that is being done: of one that was given up nobody waits for an answer. */

@@ -1,10 +1,14 @@
 import { Module } from '@nestjs/common';
-import { PictureStore } from '../files/pictureStore.service';
+import { PictureStore } from '../files/pictureStore';
+import { Storage } from '../storage/storage';
 import { SitePicturesController } from './sitePictures.controller';
 import { SitePictures } from './sitePictures.service';
 
 @Module({
-  providers: [PictureStore, SitePictures],
+  providers: [
+    { provide: PictureStore, useFactory: (it: Storage) => new PictureStore(it), inject: [Storage] },
+    SitePictures,
+  ],
   controllers: [SitePicturesController],
   exports: [PictureStore],
 })

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { Database } from '../common/database';
-import { PictureStore } from '../files/pictureStore.service';
+import { PictureStore } from '../files/pictureStore';
 import { keptPath, Storage } from '../storage/storage';
 
 /** A stored file that belongs to a site. */

@@ -2,7 +2,6 @@ import type { Result } from '@cove/core';
 import type { Workbench } from '../work/workbench';
 import { acceptChange } from './acceptChange';
 import type { ReceiptDto } from './dto/acceptedChange.dto';
-import { readSentChange } from './sentChange';
 
 declare module '../work/job' {
   interface Jobs {
@@ -11,10 +10,12 @@ declare module '../work/job' {
 }
 
 /** Reads and accepts a change that is too large to be looked at where requests are answered. */
-export function acceptSent(
+export async function acceptSent(
   { database, files }: Workbench,
   { site, account, sent }: { site: string; account: string; sent: Uint8Array },
 ): Promise<Result<ReceiptDto>> {
+  // What describes requests takes a second to load, and no other job needs it.
+  const { readSentChange } = await import('./sentChange');
   const change = readSentChange(sent);
   return database.transaction(query => acceptChange(query, files, { ...change, site, account }));
 }

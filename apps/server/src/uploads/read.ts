@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { readFile as readBytes } from 'node:fs/promises';
 import { type AssetFacts, FILE_TYPES, type FontFacts, ok, type Result } from '@cove/core';
-import { PictureStore } from '../files/pictureStore.service';
+import { PictureStore } from '../files/pictureStore';
 import { readFile } from '../files/readFile';
 import { readFontFile } from '../files/readFontFile';
 import { readPicture } from '../files/readPicture';

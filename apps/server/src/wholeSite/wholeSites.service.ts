@@ -39,6 +39,7 @@ export class WholeSites {
     act: (whole: UnpackedSite) => Promise<T>,
   ): Promise<T> {
     const folder = unpackedFolder(path);
+    this.workshop.expect('replaceSite');
     try {
       const paths = await this.uploads.lookInto('wholeSite', path, '');
       const files: UnpackedSite['files'][number][] = [];

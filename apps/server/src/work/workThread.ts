@@ -74,6 +74,7 @@ export class WorkThread {
   /** Starts it before somebody waits for it. */
   warm(): void {
     this.started();
+    this.line.rest();
   }
 
   private started(): Worker {

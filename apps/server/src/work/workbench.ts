@@ -1,6 +1,6 @@
 import type { Database } from '../common/database';
-import type { FontStore } from '../files/fontStore.service';
-import type { PictureStore } from '../files/pictureStore.service';
+import type { FontStore } from '../files/fontStore';
+import type { PictureStore } from '../files/pictureStore';
 import type { SiteCache } from '../siteCache/siteCache';
 import type { Storage } from '../storage/storage';
 import type { StoredFiles } from '../storage/storedFiles';

@@ -32,6 +32,11 @@ export class Workshop implements OnApplicationBootstrap, OnModuleDestroy {
     return this.threads[this.lanes.of(job)].run(job, args, key, signal);
   }
 
+  /** Starts the thread of a job that will be asked for in a moment. */
+  expect(job: JobName): void {
+    this.threads[this.lanes.of(job)].warm();
+  }
+
   async onModuleDestroy(): Promise<void> {
     await Promise.all(Object.values(this.threads).map(it => it.end()));
   }

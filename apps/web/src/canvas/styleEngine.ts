@@ -64,7 +64,7 @@ export const ownFaces = (site: Site, siteId: string): string =>
 export const assetUrlOf =
   (siteId: string): Printing['assetUrl'] =>
   ({ file }) =>
-    file.startsWith('data:') ? file : `/api/sites/${siteId}/assets/${file}`;
+    /^(?:data|blob):/.test(file) ? file : `/api/sites/${siteId}/assets/${file}`;
 
 /** The sheets of one document, kept equal to a site by doing the least for each edit. */
 export class StyleEngine {

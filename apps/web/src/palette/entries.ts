@@ -110,6 +110,14 @@ const ACTS: readonly Entry[] = [
   ),
   entry(
     'Commands',
+    'replace',
+    'Replace the site with a whole one from a file',
+    '',
+    open('release?replace'),
+    'upload import restore backup json zip',
+  ),
+  entry(
+    'Commands',
     'archive',
     'Download the site as files',
     '',

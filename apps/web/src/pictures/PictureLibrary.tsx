@@ -178,7 +178,7 @@ export function PictureLibrary({
                 max={progress.of}
                 value={progress.done}
                 aria-label="Pictures added"
-                className="h-1.5 flex-1 accent-teal"
+                className="flex-1"
               />
               <span className="max-w-[60%] truncate text-muted">
                 {progress.of > 1 ? `${progress.done + 1} of ${progress.of}: ` : ''}

@@ -1,4 +1,13 @@
-import { applyChange, type Edit, type Id, nameOf, type PageImpact, viewportOf, WIDTHS } from '@cove/core';
+import {
+  applyChange,
+  type Edit,
+  type Id,
+  nameOf,
+  type PageImpact,
+  type Site,
+  viewportOf,
+  WIDTHS,
+} from '@cove/core';
 import { useMemo, useState } from 'react';
 import { StaticPage } from '../canvas/StaticPage.tsx';
 import { ScrollTogether } from '../canvas/scrollTogether.ts';
@@ -14,6 +23,7 @@ export function BeforeAfter({
   pages,
   first,
   names = ['Before', 'After'],
+  shownAs = it => it,
   onClose,
 }: {
   edits: readonly Edit[];
@@ -21,6 +31,8 @@ export function BeforeAfter({
   first: Id;
   /** What the two are called, where it is not a change in time. */
   names?: readonly [string, string];
+  /** What it would be as it can be seen by now, such as with pictures that are not here yet. */
+  shownAs?(site: Site): Site;
   onClose(): void;
 }) {
   const session = useSession();
@@ -37,8 +49,9 @@ export function BeforeAfter({
   const together = useMemo(() => new ScrollTogether('[data-area] > [data-node]', 'data-node'), []);
   const sides = [
     { title: names[0], site: before },
-    { title: names[1], site: after },
+    { title: names[1], site: useMemo(() => shownAs(after), [shownAs, after]) },
   ];
+  const nameOfPage = (id: Id) => nameOf(before.kinds.page.has(id) ? before : after, id);
   return (
     <Sheet wide title={`${names[0]} and ${names[1].toLowerCase()}`} onClose={onClose}>
       <div className="mb-3 flex items-center gap-5">
@@ -46,7 +59,7 @@ export function BeforeAfter({
           hideLabel
           label="Page"
           value={page}
-          options={pages.map(it => ({ value: it.page, label: nameOf(before, it.page) }))}
+          options={pages.map(it => ({ value: it.page, label: nameOfPage(it.page) }))}
           onChange={setPage}
         />
         <Choice<(typeof WIDTHS)[number]>
@@ -61,15 +74,19 @@ export function BeforeAfter({
           <figure key={title} className="min-w-0">
             <figcaption className="label-line mb-1">{title}</figcaption>
             <div className="h-[62vh] border border-hair">
-              <StaticPage
-                key={`${page} ${width}`}
-                title={`${title}: ${nameOf(before, page)}`}
-                site={site}
-                page={page}
-                width={px}
-                node={node}
-                onShown={document => together.join(document)}
-              />
+              {site.kinds.page.has(page) ? (
+                <StaticPage
+                  key={`${page} ${width}`}
+                  title={`${title}: ${nameOfPage(page)}`}
+                  site={site}
+                  page={page}
+                  width={px}
+                  node={node}
+                  onShown={document => together.join(document)}
+                />
+              ) : (
+                <p className="p-6 text-muted">There is no such page.</p>
+              )}
             </div>
           </figure>
         ))}

@@ -7,16 +7,31 @@ import {
   propertyOf,
   roleIn,
   type Site,
+  withRecords,
 } from '@cove/core';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useSite } from '../session/context.tsx';
 import { useImpact } from './useReach.ts';
 
 const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
 const MOST = 12;
 
+interface Props {
+  edits: readonly Edit[] | null;
+  /** What they come to as it can be seen by now, such as with pictures that are not here yet. */
+  shownAs?(site: Site): Site;
+}
+
+/** The site with the pages that edits would add, for their names. */
+function withPages(site: Site, edits: readonly Edit[]): Site {
+  const added = edits.flatMap(it =>
+    it.op === 'put' && it.record.kind === 'page' ? [[it.record.id, it.record] as const] : [],
+  );
+  return added.length > 0 ? withRecords(site, new Map(added)) : site;
+}
+
 /** What some edits would alter, in words, before they are made. */
-export function ImpactNote({ edits }: { edits: readonly Edit[] | null }) {
+export function ImpactNote({ edits, ...more }: Props) {
   const site = useSite();
   const foreseen = useImpact(edits);
   if (!edits) return null;
@@ -32,14 +47,24 @@ export function ImpactNote({ edits }: { edits: readonly Edit[] | null }) {
         {foreseen.problem.message}
       </p>
     );
-  return <ImpactWords site={site} impact={foreseen.impact} edits={edits} />;
+  return <ImpactWords site={site} impact={foreseen.impact} edits={edits} {...more} />;
 }
 
 /** Two pages drawn whole come when they are asked for. */
 const BeforeAfter = lazy(async () => ({ default: (await import('./BeforeAfter.tsx')).BeforeAfter }));
 
-function ImpactWords({ site, impact, edits }: { site: Site; impact: Impact; edits: readonly Edit[] }) {
+function ImpactWords({
+  site,
+  impact,
+  edits,
+  ...more
+}: {
+  site: Site;
+  impact: Impact;
+  edits: readonly Edit[];
+} & Pick<Props, 'shownAs'>) {
   const [seen, setSeen] = useState<Id | null>(null);
+  const named = useMemo(() => withPages(site, edits), [site, edits]);
   const { pages, nodes, added, removed, properties, failures } = impact;
   return (
     <div className="grid gap-1.5">
@@ -67,11 +92,11 @@ function ImpactWords({ site, impact, edits }: { site: Site; impact: Impact; edit
             <li key={page} className="flex justify-between gap-2 text-muted">
               <button
                 type="button"
-                aria-label={`Before and after of ${nameOf(site, page)}`}
+                aria-label={`Before and after of ${nameOf(named, page)}`}
                 className="truncate text-left hover:text-teal hover:underline"
                 onClick={() => setSeen(page)}
               >
-                {nameOf(site, page)}
+                {nameOf(named, page)}
               </button>
               <span className="font-mono text-[11px]">{changed.length}</span>
             </li>
@@ -80,7 +105,7 @@ function ImpactWords({ site, impact, edits }: { site: Site; impact: Impact; edit
       )}
       {seen !== null && (
         <Suspense>
-          <BeforeAfter edits={edits} pages={pages} first={seen} onClose={() => setSeen(null)} />
+          <BeforeAfter edits={edits} pages={pages} first={seen} onClose={() => setSeen(null)} {...more} />
         </Suspense>
       )}
       {failures.length > 0 && (

@@ -11,6 +11,7 @@ import { useOpened, useSessionState, useSite } from '../session/context.tsx';
 import { Button } from '../ui/Button.tsx';
 import { FailedRelease } from './FailedRelease.tsx';
 import { GuideExport } from './GuideExport.tsx';
+import { ReplaceSheet } from './replace/ReplaceSheet.tsx';
 
 const working = (it: Release) => it.state === 'waiting' || it.state === 'making';
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -29,7 +30,9 @@ export function ReleaseStation() {
   const site = useSite();
   const [search, setSearch] = useSearchParams();
   const exporting = search.has('export');
-  const setExporting = (on: boolean) => setSearch(on ? { export: '' } : {}, { replace: true });
+  const replacing = search.has('replace');
+  const open = (sheet: 'export' | 'replace' | null) =>
+    setSearch(sheet ? { [sheet]: '' } : {}, { replace: true });
   const [note, setNote] = useState('');
   const mayPublish = summary.role === 'designer';
   const { data, error, isPending } = useReleases(session.id);
@@ -138,7 +141,7 @@ export function ReleaseStation() {
                     aria-label={`Publishing release ${it.number}`}
                     value={it.done}
                     max={Math.max(1, it.total)}
-                    className="h-1.5 w-full accent-teal"
+                    className="w-full"
                   />
                   <p role="status" className="text-small text-muted">
                     {it.state === 'waiting' ? 'Queued' : `${it.done} of ${it.total} files`}
@@ -175,6 +178,9 @@ export function ReleaseStation() {
               Download the whole site
             </a>
             <p className="text-muted">Everything of it as JSON, with its pictures and fonts</p>
+            <Button kind="link" onClick={() => open('replace')}>
+              Replace it from a file…
+            </Button>
           </div>
         )}
       </section>
@@ -185,16 +191,17 @@ export function ReleaseStation() {
           live={live ?? null}
           address={summary.address}
           mayShare={mayPublish}
-          onClose={() => setExporting(false)}
+          onClose={() => open(null)}
         />
       )}
+      {replacing && mayPublish && <ReplaceSheet onClose={() => open(null)} />}
       <section data-pane aria-label="What visitors see" className="flex min-w-0 flex-col">
         <div className="flex h-10 items-center justify-between px-6">
           <span className="text-muted">
             {live ? `What visitors see: release ${live.number}` : 'Visitors see nothing yet'}
           </span>
           <span className="flex items-center gap-4">
-            <Button kind="link" onClick={() => setExporting(true)}>
+            <Button kind="link" onClick={() => open('export')}>
               Export the guide…
             </Button>
             <a href={`/api/sites/${session.id}/export.zip`} className="text-teal hover:underline">

@@ -3,7 +3,6 @@ import { fail, ok, type Result } from '../result/index.ts';
 import { readRecords, SCHEMA } from '../schema/index.ts';
 import {
   type AssetRecord,
-  allRecords,
   type FontRecord,
   SETTINGS,
   type Site,
@@ -30,9 +29,6 @@ export interface WholeSite {
   files: readonly string[];
 }
 
-const byKind = (a: SiteRecord, b: SiteRecord): number =>
-  a.kind < b.kind ? -1 : a.kind > b.kind ? 1 : a.id < b.id ? -1 : 1;
-
 /** The records of a site that have a file, in the order of those. */
 export const filedRecords = ({ kinds }: Site): FiledRecord[] =>
   [...kinds.asset.values(), ...kinds.font.values()].sort((a, b) =>
@@ -44,7 +40,10 @@ export const filedRecords = ({ kinds }: Site): FiledRecord[] =>
  * fonts lie beside it.
  */
 export function printWholeSite(site: Site): string {
-  const lines = [...allRecords(site)].sort(byKind).map(it => `  ${stableText(it)}`);
+  const all: readonly (readonly [string, ReadonlyMap<string, SiteRecord>])[] = Object.entries(site.kinds);
+  const lines = all
+    .toSorted(([a], [b]) => (a < b ? -1 : 1))
+    .flatMap(([, records]) => [...records.keys()].sort().map(id => `  ${stableText(records.get(id))}`));
   return `{\n "format": "${FORMAT}",\n "schema": ${SCHEMA},\n "records": [\n${lines.join(',\n')}\n ]\n}\n`;
 }
 

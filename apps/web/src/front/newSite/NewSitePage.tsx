@@ -7,6 +7,7 @@ import { useSites } from '../../api/useSites.ts';
 import { PageCanvas } from '../../canvas/pageCanvas.ts';
 import { ScaledFrame } from '../../canvas/ScaledFrame.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { SendProgress } from '../../wholeSite/SendProgress.tsx';
 import { BriefFields } from './BriefFields.tsx';
 import { Sources } from './Sources.tsx';
 import { useNewSite } from './useNewSite.ts';
@@ -63,10 +64,26 @@ function OwnPreview({
   );
 }
 
-const keys = new WeakMap<GuideData, number>();
+/** The home page of a whole site, with its pictures out of the file; fonts of its own come once it is created. */
+function WholePreview({ site, home }: { site: Site; home: string }) {
+  return (
+    <ScaledFrame
+      key={keyOf(site)}
+      title="Preview: the site in the file"
+      width={1280}
+      onReady={(document, view) => {
+        new PageCanvas(document, view, '', home).show(site, null);
+        document.addEventListener('click', event => event.preventDefault());
+        return undefined;
+      }}
+    />
+  );
+}
+
+const keys = new WeakMap<GuideData | Site, number>();
 let last = 0;
 /** A frame is drawn once for each guide. */
-const keyOf = (guide: GuideData): number => {
+const keyOf = (guide: GuideData | Site): number => {
   const known = keys.get(guide) ?? ++last;
   keys.set(guide, known);
   return known;
@@ -78,6 +95,7 @@ export function NewSitePage() {
   const state = useNewSite();
   if (sites.error instanceof RequestProblem && sites.error.status === 401)
     return <Navigate to="/?to=%2Fnew" replace />;
+  const { progress } = state.whole.sending;
   const shownName = state.name.trim() || 'New site';
   return (
     <div className="grid h-full grid-rows-[48px_minmax(0,1fr)] max-[860px]:grid-rows-[48px_auto]">
@@ -89,7 +107,15 @@ export function NewSitePage() {
       </header>
       <main className="grid min-h-0 grid-cols-[minmax(0,1fr)_360px] max-[860px]:grid-cols-1">
         <section aria-label="Preview" className="flex min-h-60 min-w-0 flex-col gap-2 p-4">
-          {state.ownSite ? (
+          {state.source === 'whole' ? (
+            state.whole.site && state.whole.home ? (
+              <WholePreview site={state.whole.site} home={state.whole.home} />
+            ) : (
+              <p className="m-auto max-w-80 text-center text-muted">
+                Open the file of a whole site at the right, and its home page appears here.
+              </p>
+            )
+          ) : state.ownSite ? (
             state.ownSite.site && (state.guide || state.source === 'site') ? (
               <>
                 <OwnPreview
@@ -135,6 +161,7 @@ export function NewSitePage() {
                 // biome-ignore lint/a11y/noAutofocus: the page is for nothing else
                 autoFocus
                 value={state.name}
+                placeholder={state.source === 'whole' ? state.whole.name : ''}
                 maxLength={80}
                 onChange={event => state.setName(event.target.value)}
                 onKeyDown={event => event.key === 'Enter' && void state.create()}
@@ -142,7 +169,7 @@ export function NewSitePage() {
               />
             </label>
             <Sources state={state} />
-            <BriefFields state={state} />
+            {state.source !== 'whole' && <BriefFields state={state} />}
           </div>
           <div className="grid gap-1.5 border-t border-hair px-5 py-3">
             {state.problem && (
@@ -150,6 +177,7 @@ export function NewSitePage() {
                 {state.problem}
               </p>
             )}
+            {progress && <SendProgress progress={progress} onStop={state.whole.sending.stop} />}
             <p className="flex items-center gap-3">
               <Button kind="main" className="h-8!" disabled={state.busy} onClick={() => void state.create()}>
                 {state.busy ? 'Creating…' : 'Create site'}

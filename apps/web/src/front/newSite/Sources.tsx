@@ -2,6 +2,7 @@ import { READY_GUIDES } from '@cove/core/starters';
 import { type ReactNode, useId, useRef } from 'react';
 import { Button } from '../../ui/Button.tsx';
 import { Select } from '../../ui/Select.tsx';
+import { WholeFileChoice } from '../../wholeSite/WholeFileChoice.tsx';
 import { BrandRead } from './BrandRead.tsx';
 import { FULL_STARTERS, type NewSiteState, type Pages, type Source } from './useNewSite.ts';
 
@@ -34,6 +35,14 @@ export function Sources({ state }: { state: NewSiteState }) {
         about={`${FULL_STARTERS.length} ready-made, ${state.own.length} of yours`}
       >
         <SiteSource state={state} />
+      </SourceOption>
+      <SourceOption
+        state={state}
+        value="whole"
+        label="A whole site from a file"
+        about="As it was downloaded, here or elsewhere: pages, guide, pictures and fonts"
+      >
+        <WholeFileChoice chosen={state.whole.chosen} disabled={state.busy} />
       </SourceOption>
     </div>
   );

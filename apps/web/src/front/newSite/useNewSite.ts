@@ -8,8 +8,9 @@ import { problemText } from '../../api/problemText.ts';
 import { queryKeys } from '../../api/queryKeys.ts';
 import { useSites } from '../../api/useSites.ts';
 import { useBrand } from './useBrand.ts';
+import { useWholeSource } from './useWholeSource.ts';
 
-export type Source = 'brand' | 'guide' | 'site';
+export type Source = 'brand' | 'guide' | 'site' | 'whole';
 export type ChosenGuide = { type: 'ready' | 'kept'; id: string };
 
 /** Whose pages a site begins with: none, those of a ready-made site, or those of one’s own, made neutral. */
@@ -40,6 +41,7 @@ export function useNewSite() {
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const brand = useBrand(name, source === 'brand');
+  const whole = useWholeSource();
   const kept = useQuery({ queryKey: queryKeys.guides, queryFn: () => answer(server.GET('/api/guides')) });
   const keptId = source === 'guide' && chosen.type === 'kept' ? chosen.id : null;
   const opened = useQuery({
@@ -63,14 +65,25 @@ export function useNewSite() {
   const starter = (begun.type === 'ready' && SITE_STARTERS.find(it => it.id === begun.id)) || bare;
   const spec = READY_GUIDES.find(it => it.id === chosen.id);
   const guide = useMemo((): GuideData | null => {
+    if (source === 'whole') return null;
     if (source === 'brand') return brand.guide;
     if (source === 'site') return starter && ownId === null ? readyGuide(starter.guide) : null;
     if (chosen.type === 'kept') return opened.data ?? null;
     return spec ? readyGuide(spec) : null;
   }, [source, brand.guide, starter, ownId, chosen.type, opened.data, spec]);
 
+  const goTo = async (id: string) => {
+    await queries.invalidateQueries({ queryKey: queryKeys.sites });
+    void navigate(`/sites/${id}/guide`);
+  };
   const create = async () => {
     setProblem(null);
+    if (source === 'whole') {
+      setProblem(whole.problem);
+      const made = whole.problem === null && (await whole.create(name.trim() || whole.name));
+      if (made) await goTo(made.id);
+      return;
+    }
     if (name.trim() === '') {
       setProblem('Enter a site name.');
       return;
@@ -91,8 +104,7 @@ export function useNewSite() {
           (chosen.type === 'kept' ? { keptGuide: chosen.id } : { readyGuide: chosen.id })),
       };
       const { id } = await answer(server.POST('/api/sites', { body }));
-      await queries.invalidateQueries({ queryKey: queryKeys.sites });
-      void navigate(`/sites/${id}/guide`);
+      await goTo(id);
     } catch (error) {
       setProblem(problemText(error));
     } finally {
@@ -105,6 +117,7 @@ export function useNewSite() {
     source,
     setSource,
     brand,
+    whole,
     kept: kept.data ?? [],
     chosen,
     setChosen,
@@ -122,8 +135,8 @@ export function useNewSite() {
     shown: starter && starter.id !== BARE ? starter : (FULL_STARTERS[0] ?? null),
     beginsEmpty: ownId === null && starter?.id === BARE,
     guide,
-    problem,
-    busy,
+    problem: problem ?? (source === 'whole' ? whole.sending.problem : null),
+    busy: busy || whole.sending.progress !== null,
     create,
   };
 }

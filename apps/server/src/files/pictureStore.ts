@@ -1,9 +1,7 @@
 import { createHash } from 'node:crypto';
-import { Injectable } from '@nestjs/common';
-import { assetPath, Storage } from '../storage/storage';
+import { assetPath, type Storage } from '../storage/storage';
 
 /** Pictures and files of sites. */
-@Injectable()
 export class PictureStore {
   constructor(private readonly storage: Storage) {}
 

@@ -1,11 +1,9 @@
-import { Injectable } from '@nestjs/common';
-import { fontPath, Storage } from '../storage/storage';
+import { fontPath, type Storage } from '../storage/storage';
 import { isShippedFont, readShippedFont } from './shippedFonts';
 
 const OWN = /^[a-f0-9]{32}\.(woff2|woff|ttf|otf)$/;
 
 /** Fonts of the program and of sites. */
-@Injectable()
 export class FontStore {
   constructor(private readonly storage: Storage) {}
 
