@@ -50,6 +50,11 @@ describe('a whole site as JSON', () => {
       /constructor x cannot be read/,
     ],
     [
+      'with a record that says nothing of itself',
+      it => ({ ...it, records: [...it.records.slice(0, 2), {}] }),
+      /^Record 3 of the file cannot be read: A record needs an id/,
+    ],
+    [
       'with an id that stands twice',
       it => ({ ...it, records: [...it.records, it.records[0]] }),
       /stands twice/,

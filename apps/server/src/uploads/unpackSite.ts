@@ -11,12 +11,7 @@ export const unpackedFolder = (path: string): string => `${path}-unpacked`;
 
 /** What may lie beside the site itself. */
 const FILE = /^(?:assets|fonts)\/[a-f0-9]{16,64}\.[a-z0-9]{2,5}$/;
-const {
-  bytes: MOST_BYTES,
-  characters: MOST_CHARACTERS,
-  entries: MOST_ENTRIES,
-  unpackedBytes,
-} = LIMITS.wholeSite;
+const { characters: MOST_CHARACTERS, entries: MOST_ENTRIES, unpackedBytes } = LIMITS.wholeSite;
 
 const megabytes = (bytes: number): string => `${Math.floor(bytes / 1024 / 1024)} MB`;
 const bad = (message: string, details: Partial<Problem> = {}) =>
@@ -98,9 +93,9 @@ async function unpack(path: string, folder: string): Promise<Result<string[]>> {
 export async function unpackSite(path: string): Promise<Result<readonly string[]>> {
   const folder = unpackedFolder(path);
   await mkdir(folder, { recursive: true });
-  const { size } = await stat(path);
-  if (size > MOST_BYTES) return bad(`The file is larger than ${megabytes(MOST_BYTES)}.`);
   if (!(await isArchive(path))) {
+    const { size } = await stat(path);
+    if (size > MOST_CHARACTERS) return bad(`The file is larger than ${megabytes(MOST_CHARACTERS)}.`);
     await copyFile(path, join(folder, SITE_FILE));
     return ok([]);
   }

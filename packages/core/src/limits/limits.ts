@@ -31,8 +31,8 @@ export const LIMITS = {
   },
   /** A whole site as JSON. */
   wholeSite: {
-    characters: 100_000_000,
-    json: { depth: 32, values: 10_000_000 },
+    characters: 40_000_000,
+    json: { depth: 32, values: 4_000_000 },
     /** Bytes of its archive as it is sent, and of all that is in it once it is unpacked. */
     bytes: 128 * 1024 * 1024,
     unpackedBytes: 256 * 1024 * 1024,

@@ -4,17 +4,23 @@ import { isId } from '../values/index.ts';
 import { BadField, Fields, isObject, shortened } from './fields.ts';
 import { KINDS, kindNamed, type SiteRecord } from './kinds/index.ts';
 
-/** Whether all text and keys of a value together, and each other value as one character, stay within a budget. */
+/**
+ * Whether all text and keys of a value together, and each other value as one character, stay within a budget. A list that is
+ * longer than what is left of it is not entered.
+ */
 function weigh(value: unknown, budget: number): boolean {
   let left = budget;
   const open: unknown[] = [value];
   while (open.length > 0 && left >= 0) {
     const at = open.pop();
     if (typeof at === 'string') left -= at.length;
-    else if (typeof at === 'object' && at !== null)
-      for (const [key, inner] of Object.entries(at)) {
+    else if (Array.isArray(at)) {
+      left -= at.length;
+      if (left >= 0) for (const inner of at) open.push(inner);
+    } else if (isObject(at))
+      for (const key of Object.keys(at)) {
         left -= key.length + 1;
-        open.push(inner);
+        open.push(at[key]);
       }
   }
   return left >= 0;

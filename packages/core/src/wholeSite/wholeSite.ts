@@ -109,12 +109,17 @@ export function readWholeSite(text: string): Result<WholeSite> {
     });
   const { records, unreadable } = readRecords(stored, schema);
   const [first] = unreadable;
-  if (first)
+  if (first) {
+    const at = stored.findIndex(it => readRecords([it], schema).unreadable.length > 0);
+    const who =
+      first.id === '' ? `Record ${at + 1} of the file` : `The ${first.kind || 'record'} ${first.id}`;
     return fail({
       code: 'bad-record',
-      message: `The ${first.kind || 'record'} ${first.id} cannot be read: ${first.why}`,
+      message: `${who} cannot be read: ${first.why}`,
       record: first.id,
+      path: `records.${at}`,
     });
+  }
   const ids = new Set<string>();
   for (const { id } of records) {
     if (ids.has(id)) return fail({ code: 'taken', message: `The id ${id} stands twice.`, record: id });
