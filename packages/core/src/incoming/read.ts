@@ -64,21 +64,16 @@ function tokenOf(reader: Reader, it: Found, type: string, order: string): TokenR
   if (!own) throw new BadToken([], `There is no type ${type}.`);
   const said = oursIn(it);
   const purpose = said && own === 'color' ? PURPOSES.find(known => known === said.purpose) : undefined;
-  return {
-    id: it.id,
-    kind: 'token',
-    type: own,
-    ...namesFor(it, own),
-    order,
-    value,
-    ...(purpose && { purpose }),
-    ...carriedOf(reader, it, type),
-    ...noteOf(it),
-  };
+  const carried = carriedOf(reader, it, type);
+  const { group, name } = namesFor(it, own);
+  const record: TokenRecord = { id: it.id, kind: 'token', type: own, group, name, order, value };
+  if (purpose) record.purpose = purpose;
+  if (carried) record.carried = carried;
+  return it.draft.description === '' ? record : { ...record, ...noteOf(it) };
 }
 
 /** What the guide makes no use of, and gives back as it came. */
-function carriedOf(reader: Reader, it: Found, type: string): { carried?: Carried } {
+function carriedOf(reader: Reader, it: Found, type: string): Carried | null {
   const { deprecated, extensions, value } = it.draft;
   const carried: Carried = {};
   if (deprecated !== null) carried.deprecated = deprecated === true ? true : cut(deprecated, LONGEST_NOTE);
@@ -93,11 +88,14 @@ function carriedOf(reader: Reader, it: Found, type: string): { carried?: Carried
       );
     else if (text !== '{}') carried.extensions = text;
   }
-  if (type === 'color' && isNode(value) && Array.isArray(value.components)) {
-    const missing = value.components.flatMap((part: unknown, i) => (part === 'none' ? [i] : [])).join('');
-    if (missing !== '') carried.missing = missing;
-  }
-  return Object.keys(carried).length > 0 ? { carried } : {};
+  if (
+    type === 'color' &&
+    isNode(value) &&
+    Array.isArray(value.components) &&
+    value.components.includes('none')
+  )
+    carried.missing = value.components.flatMap((part: unknown, i) => (part === 'none' ? [i] : [])).join('');
+  return Object.keys(carried).length > 0 ? carried : null;
 }
 
 /** Groups of which something is said, by the names that their tokens give them. */

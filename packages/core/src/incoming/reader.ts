@@ -183,6 +183,11 @@ export class Reader {
 
   /** Own type, else that of what it refers to, else what its groups say (section 8), else what its value looks like. */
   typeOf(start: Found): string {
+    if (start.resolved !== null) return start.resolved;
+    if (start.broken === null && (start.draft.type !== null || this.aliasOf(start) === null)) {
+      start.resolved = this.ownType(start);
+      return start.resolved;
+    }
     const passed = new Set<Found>();
     let at = start;
     const refuse = (message: string): never => {

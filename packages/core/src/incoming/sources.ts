@@ -31,7 +31,7 @@ function jsonSource({ name, text }: SourceFile): Result<ResolverSource> {
     });
   const at = (it: object): SourcePlace | null => {
     const place = placeOf(it);
-    return place && { file: name, ...place };
+    return place && { file: name, line: place.line, column: place.column };
   };
   return ok({ name, text, root, placeOf: at });
 }
