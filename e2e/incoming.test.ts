@@ -1,6 +1,8 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { lengthInPx } from '@cove/core';
+import { readTokens } from '@cove/core/incoming';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { strToU8, zipSync } from 'fflate';
 import type { ElementHandle } from 'puppeteer-core';
@@ -178,5 +180,41 @@ describe('tokens from elsewhere', () => {
     ).toBe(true);
     await walker.page.keyboard.press('Escape');
     expect(demo.errors).toEqual([]);
+  });
+});
+
+describe('sums of lengths', () => {
+  it('come to what Chromium computes', async () => {
+    const sums = [
+      'calc(0.375rem - 1px)',
+      'calc(2 * (4px + 0.5rem))',
+      'calc(10rem / 3)',
+      'calc(100px - 20px - 3px * 2)',
+      'calc(-2 * calc(1px - 9px))',
+      'min(10rem, 40px, 2 * 30px)',
+      'max(1rem, calc(0.5rem * 3), 23px)',
+    ];
+    const sheet = `:root { ${sums.map((it, i) => `--space-${i}: ${it};`).join(' ')} }`;
+    const read = readTokens([{ name: 'sums.css', text: sheet }]);
+    if (!read.ok) throw new Error(read.problem.message);
+    const ours = read.value.items.map(({ record }) =>
+      record.kind === 'token' && record.value.type === 'dimension' ? lengthInPx(record.value.value) : null,
+    );
+    const theirs = await walker.page.evaluate(
+      all =>
+        all.map(width => {
+          const box = document.createElement('div');
+          box.style.cssText = `position: absolute; width: ${width}`;
+          document.body.append(box);
+          const px = Number.parseFloat(getComputedStyle(box).width);
+          box.remove();
+          return px;
+        }),
+      sums,
+    );
+    expect(theirs).toHaveLength(sums.length);
+    // Chromium lays out in parts of 1/64 px.
+    for (const [i, px] of theirs.entries())
+      expect(Math.abs((ours[i] ?? Number.NaN) - px)).toBeLessThan(1 / 64);
   });
 });

@@ -62,8 +62,8 @@ describe('custom properties of a style sheet', () => {
   it('that hold elsewhere, or say nothing, are told with their place', () => {
     expect(noticedIn(read(SHEET), 'unread')).toEqual([
       '“kelp and salt” is no colour, length or other value of a guide. (site.css, line 16)',
-      'In @supports not (color: oklch(0 0 0)) it has another value, which holds there alone. (site.css, line 20)',
-      'In @media (min-width: 60em) it has another value, which holds there alone. (site.css, line 21)',
+      'In @supports not (color: oklch(0 0 0)) --sea-deep has another value, which holds there alone. (site.css, line 20)',
+      'In @media (min-width: 60em) --space-small has another value, which holds there alone. (site.css, line 21)',
     ]);
   });
 
@@ -116,6 +116,100 @@ describe('custom properties of a style sheet', () => {
       'Imported › Page: color hsl(210 40% 98%)',
       'Imported › Gap: dimension 4%',
     ]);
+  });
+
+  it('that hold in many places are told once: of an at-rule, or of the property', () => {
+    const names = Array.from({ length: 6 }, (_, i) => `--gap-${i}`);
+    const all = (px: number) => names.map(it => `${it}: ${px}px`).join(';');
+    expect(
+      noticedIn(
+        read(`:root { --ink: #123; ${all(4)} }
+          @media (min-width: 60em) { :root { ${all(8)} } }
+          .a { --ink: #000 } .b { --ink: #111 } .c, .d { --ink: #222 }`),
+        'unread',
+      ),
+    ).toEqual([
+      'In @media (min-width: 60em) --gap-0, --gap-1, --gap-2, --gap-3 and 2 more have other values, which hold there alone. (site.css, line 2)',
+      'In .a, .b, .c, .d it has other values, which hold there alone. (site.css, line 3)',
+    ]);
+  });
+
+  it('are channels of a colour that was read, which are told, or a colour of their own', () => {
+    const sheet =
+      ':root { --hull: #0d6efd; --hull-rgb: 13, 110, 253; --buoy-rgb: 200, 40, 30; --steps: 1, 2, 3 }';
+    expect(printed(sheet)).toEqual(
+      ['Hull: color #0d6efd', 'Buoy rgb: color #c8281e'].map(it => `Imported › ${it}`),
+    );
+    expect(noticedIn(read(sheet), 'read')).toEqual([
+      'These are the channels of --hull, which was read. (site.css, line 1)',
+    ]);
+  });
+
+  it('are text styles where they say what `font` says (CSS Fonts 4, section 2.7)', () => {
+    const { items, findings } = read(`:root {
+      --text-badge: italic 700 0.625rem/1.2 "Harbour Sans", sans-serif;
+      --heading-large: bold 2rem Literata;
+      --text-edge: 1px solid red;
+    }`);
+    const styles = items.map(({ record }) => [
+      record.name,
+      ...(record.kind === 'textStyle'
+        ? Object.entries(record.styles).map(([slot, value]) => `${slot} ${printTyped(value, new Map())}`)
+        : []),
+    ]);
+    expect(styles).toEqual([
+      [
+        'Text badge',
+        '/fontFamily Harbour Sans, sans-serif',
+        '/fontSize 0.625rem',
+        '/fontWeight 700',
+        '/lineHeight 1.2',
+      ],
+      ['Heading large', '/fontFamily Literata', '/fontSize 2rem', '/fontWeight 700'],
+    ]);
+    expect(findings.map(it => it.name)).toEqual(['--text-edge']);
+  });
+
+  it('name no more families than a stack has, and tell it', () => {
+    const names = Array.from({ length: 14 }, (_, i) => `Face ${i}`);
+    const sheet = `:root { --font-text: ${names.join(', ')} }`;
+    expect(printed(sheet)).toEqual([`Imported › Font text: fontFamily ${names.slice(0, 12).join(', ')}`]);
+    expect(noticedIn(read(sheet), 'read')).toEqual([
+      'It names 14 families. The first 12 are taken. (site.css, line 1)',
+    ]);
+  });
+
+  // CSS Images 3, sections 3.1.1 and 3.2.1; CSS Images 4, section 3.1; CSS Values 4, section 7.1.
+  it.each([
+    [
+      'linear-gradient(to bottom right, #fff, #000)',
+      'linear-gradient(135deg, #ffffff 0%, #000000 100%)',
+      /135 degrees/,
+    ],
+    [
+      'linear-gradient(to left top, #fff, #000)',
+      'linear-gradient(315deg, #ffffff 0%, #000000 100%)',
+      /315 degrees/,
+    ],
+    ['linear-gradient(0.25turn, #fff, #000)', 'linear-gradient(90deg, #ffffff 0%, #000000 100%)', null],
+    [
+      'linear-gradient(to right in oklch longer hue, #fff, #000)',
+      'linear-gradient(90deg, #ffffff 0%, #000000 100%)',
+      /space/,
+    ],
+    ['linear-gradient(in oklab, #fff, #000)', 'linear-gradient(180deg, #ffffff 0%, #000000 100%)', /space/],
+    [
+      'radial-gradient(circle at 20% 10%, #fff, #000 40%)',
+      'radial-gradient(#ffffff 0%, #000000 40%)',
+      /shape, size and place/,
+    ],
+    ['radial-gradient(#fff, #000)', 'radial-gradient(#ffffff 0%, #000000 100%)', null],
+  ])('are gradients as a guide has them: %s', (text, wanted, told) => {
+    const sheet = `:root { --lamp: ${text} }`;
+    expect(printed(sheet)).toEqual([`Imported › Lamp: gradient ${wanted}`]);
+    const [first = null] = noticedIn(read(sheet), 'read');
+    if (told) expect(first).toMatch(told);
+    else expect(first).toBeNull();
   });
 
   it('that name one another in a circle, or grow without end, stop', () => {

@@ -1,6 +1,7 @@
 import type { PresetRecord, TextStyleRecord } from '../site/kinds/index.ts';
 import type { Value } from '../values/index.ts';
 import { keyword } from '../values/index.ts';
+import { fontParts } from './fontShorthand.ts';
 import type { Found, Reader } from './reader.ts';
 import { BadToken, isNode, type Node } from './tree.ts';
 import { READERS } from './values.ts';
@@ -10,7 +11,8 @@ type Path = readonly string[];
 
 /** The value of a token of several parts, an alias to another such token followed to its end. */
 function partsOf(reader: Reader, it: Found, type: string): Node {
-  const value = reader.partsOf(it).follow(reader.valueOf(it), [], type);
+  const given = reader.partsOf(it).follow(reader.valueOf(it), [], type);
+  const value = (type === 'typography' && typeof given === 'string' && fontParts(given)) || given;
   if (!isNode(value)) throw new BadToken([], `${type} is an object.`, '{…}');
   return value;
 }

@@ -1,5 +1,6 @@
 import { parseColor } from '../color/index.ts';
 import { parseLength, parseLiteral } from '../values/index.ts';
+import { fontParts } from './fontShorthand.ts';
 import { isNode } from './tree.ts';
 import { easingNamed } from './values.ts';
 
@@ -75,6 +76,7 @@ function ofList(it: readonly unknown[]): string | null {
 function ofText(text: string, words: string): string | null {
   const isFamily = /famil|typeface|(?:^|-)fonts?(?:-(?!size|weight|style|line|letter)|$)/.test(words);
   if (/weight/.test(words) && /^[a-z-]+$/i.test(text)) return 'fontWeight';
+  if (/font|text|type|heading|title|body/.test(words) && fontParts(text)) return 'typography';
   if (/^#|^[a-z-]+\(.*\)$/i.test(text) && parseColor(text)) return 'color';
   if (/^-?[\d.]+m?s$/.test(text)) return 'duration';
   if (/^cubic-bezier\(/.test(text)) return 'cubicBezier';

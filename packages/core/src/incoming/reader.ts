@@ -4,6 +4,7 @@ import { newIds } from '../site/id.ts';
 import type { Id } from '../site/records.ts';
 import { ROOT_OF_TYPE } from '../site/tokenNames.ts';
 import type { TokenType, Value } from '../values/index.ts';
+import { Amounts } from './amounts.ts';
 import type { Draft, Drafts, Noticed } from './draft.ts';
 import { inferType, neighbourOf, saysNothing } from './infer.ts';
 import { BadToken, isNode, type Node, nodeAt, type Steps, stepsOf } from './tree.ts';
@@ -72,6 +73,10 @@ export class Reader {
   private readonly byName = new Map<string, Found>();
   private near: Map<string, string> | null = null;
   private withoutSet: Map<string, Found> | null = null;
+  private readonly amounts = new Amounts({
+    named: (reference, { draft }) => this.tokenAt(this.target(reference, draft.within) ?? reference, HERE),
+    valueOf: it => this.valueOf(it),
+  });
   private lastParts: { of: Found; parts: Parts } | null = null;
 
   constructor(
@@ -216,7 +221,7 @@ export class Reader {
     const written = type ?? inherited;
     const said = written !== null && saysNothing(written) ? null : written;
     if (said === null) {
-      const inferred = inferType(value, it.path);
+      const inferred = inferType(value, it.path) ?? this.typeOfSum(it);
       if (inferred === null)
         throw new BadToken([], 'No type is given, and its value does not show one.', '"$type": "color"');
       it.inferred = true;
@@ -241,6 +246,15 @@ export class Reader {
     const read = shown === 'dimension' || shown === 'number' ? shown : neighbour;
     this.note(it, `The type ${said} is read as ${read}.`, `"$type": "${read}"`);
     return read;
+  }
+
+  /** A sum is of the type that its first token says of itself. */
+  private typeOfSum({ draft: { value, within } }: Found): string | null {
+    const first = typeof value === 'string' ? /\{[^{}]+\}/.exec(value)?.[0] : undefined;
+    const name = first === undefined ? null : this.target(first, within);
+    const said = name === null ? undefined : this.known(name)?.draft;
+    const type = said?.type ?? said?.inherited ?? null;
+    return type === 'dimension' || type === 'number' ? type : null;
   }
 
   /** What is told only of files that mean to be in the format: in the others it is how they are written. */
@@ -313,7 +327,9 @@ export class Reader {
           within = found.draft.within;
         }
       },
+      sum: text => this.amounts.sum(text, it),
       earlier: (_, message, fix) => this.note(it, message, fix),
+      lossy: message => this.tell('read', it, message),
     };
     this.lastParts = { of: it, parts };
     return parts;

@@ -29,6 +29,12 @@ function jsonSource({ name, text }: SourceFile): Result<ResolverSource> {
       message: 'A token file is a JSON object.',
       expected: 'groups and tokens',
     });
+  if (typeof root.$schema === 'string' && /^https?:\/\/json-schema\.org\//.test(root.$schema))
+    return fail({
+      code: 'bad-token',
+      message: 'This is a schema: it says how files are written, and holds no tokens.',
+      expected: 'groups and tokens',
+    });
   const at = (it: object): SourcePlace | null => {
     const place = placeOf(it);
     return place && { file: name, line: place.line, column: place.column };

@@ -2,6 +2,7 @@ import { type Color, isColorSpace, parseColor } from '../color/index.ts';
 import {
   type GradientStop,
   type Length,
+  LONGEST_STACK,
   parseFamilies,
   parseLength,
   parseLiteral,
@@ -10,6 +11,8 @@ import {
   splitTop,
   type Value,
 } from '../values/index.ts';
+import type { WorkedOut } from './arithmetic.ts';
+import { simplified } from './gradients.ts';
 import { BadToken, isNode } from './tree.ts';
 
 type Path = readonly string[];
@@ -23,8 +26,12 @@ export interface Parts {
   follow(it: unknown, path: Path, type: string): unknown;
   /** A part that is an alias, as a reference that goes on following; null where it is none. */
   reference(it: unknown, path: Path, type: string): Value | null;
+  /** What a sum of numbers, lengths and tokens comes to; null for what is no sum. */
+  sum(text: string): WorkedOut | null;
   /** Tells that something is not as the format has it, though it can be read. */
   earlier(path: Path, message: string, fix: string): void;
+  /** Tells what of it is left out, though the rest is read. */
+  lossy(message: string): void;
 }
 
 export type ReadValue = (it: unknown, path: Path, parts: Parts) => Value;
@@ -96,12 +103,10 @@ function length(given: unknown, path: Path, parts: Parts): Length {
       return read;
     }
   }
-  const product = typeof it === 'string' ? multiplied(it, path, parts) : null;
-  if (product) return product;
   const read = isNumber(it)
     ? { value: it, unit: 'px' as const }
     : typeof it === 'string'
-      ? lengthIn(it)
+      ? (lengthIn(it) ?? lengthIn(workedOut(it, path, parts) ?? ''))
       : null;
   if (!read) throw new BadToken(path, 'This is not a dimension.', '{"value": 1.5, "unit": "rem"}');
   parts.earlier(
@@ -112,19 +117,17 @@ function length(given: unknown, path: Path, parts: Parts): Length {
   return read;
 }
 
-/** A length that is said by another: `{space.base} * 1.5`. It is worked out once, and does not go on following. */
-function multiplied(text: string, path: Path, parts: Parts): Length | null {
-  const sum = /^\s*(\{[^{}]+\})\s*([*/])\s*(-?[\d.]+)\s*$/.exec(text);
-  const by = Number(sum?.[3]);
-  if (!sum?.[1] || !Number.isFinite(by) || (sum[2] === '/' && by === 0)) return null;
-  const { value, unit } = length(sum[1], path, parts);
-  parts.earlier(
-    path,
-    'A dimension is a product of another; it is worked out once.',
-    '{"value": 8, "unit": "px"}',
-  );
-  return { value: Number((sum[2] === '*' ? value * by : value / by).toFixed(6)), unit };
+/** What a text comes to that counts with other tokens: `{space.base} * 1.5`. It is worked out once, and does not go on following. */
+function workedOut(text: string, path: Path, parts: Parts): string | null {
+  const sum = parts.sum(text);
+  if (!sum) return null;
+  if (sum.isMixed) parts.lossy(MIXED);
+  parts.earlier(path, 'It is worked out once, and does not follow.', sum.text);
+  return sum.text;
 }
+
+/** Told where lengths of both units are put together. */
+export const MIXED = 'It is worked out with 16 px to the rem.';
 
 /** As CSS writes it, or a bare number, which is px. */
 const lengthIn = (text: string): Length | null => {
@@ -222,7 +225,9 @@ export const READERS: Readonly<Record<string, ReadValue>> = {
     return ends ?? checked({ type: 'dimension', value: length(it, path, parts) }, path, 'a dimension');
   },
   number(it, path, parts) {
-    const value = plainNumber(it, path, parts);
+    const value =
+      plainNumber(it, path, parts) ??
+      (typeof it === 'string' ? plainNumber(workedOut(it, path, parts), path, parts) : null);
     return checked(value === null ? null : { type: 'number', value }, path, 'a number');
   },
   fontWeight(it, path, parts) {
@@ -264,8 +269,10 @@ export const READERS: Readonly<Record<string, ReadValue>> = {
     return checked(good ? { type: 'cubicBezier', value: [a, b, c, d] } : null, path, 'four numbers');
   },
   fontFamily(it, path, parts) {
-    const names = families(it, path, parts);
-    return checked({ type: 'fontFamily', value: [...new Set(names)] }, path, 'names of families');
+    const names = [...new Set(families(it, path, parts))];
+    if (names.length > LONGEST_STACK)
+      parts.lossy(`It names ${names.length} families. The first ${LONGEST_STACK} are taken.`);
+    return checked({ type: 'fontFamily', value: names.slice(0, LONGEST_STACK) }, path, 'names of families');
   },
   shadow(it, path, parts) {
     const value = layers(it, path, parts);
@@ -275,8 +282,10 @@ export const READERS: Readonly<Record<string, ReadValue>> = {
   gradient(it, path, parts) {
     if (typeof it === 'string') {
       parts.earlier(path, 'A gradient is written as text.', `[${STOP}, ${STOP}]`);
+      const { text, left } = simplified(it);
+      if (left !== null) parts.lossy(left);
       return checked(
-        parseLiteral(it, 'gradient', shade => colorIn(shade, path, parts)),
+        parseLiteral(text, 'gradient', shade => colorIn(shade, path, parts)),
         path,
         'a gradient',
       );

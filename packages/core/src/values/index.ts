@@ -6,6 +6,6 @@ export { lengthInPx, parseLength, printLength } from './length.ts';
 export { parseLiteral } from './parseLiteral.ts';
 export { printAsTyped, printCss } from './printValue.ts';
 export { readValue } from './readValue.ts';
-export { parseFamilies } from './types/fontFamily.ts';
+export { LONGEST_STACK, parseFamilies } from './types/fontFamily.ts';
 export type { CssContext } from './types/valueType.ts';
 export * from './value.ts';

@@ -1,11 +1,13 @@
-import { parseColor } from '../../color/index.ts';
+import { ciede2000, labOf, parseColor } from '../../color/index.ts';
 import { OURS } from '../../tokens/index.ts';
 import { parseLength, printLength, splitTop } from '../../values/index.ts';
+import { type WorkedOut, workOut } from '../arithmetic.ts';
 import { contextName, inContext } from '../contexts.ts';
 import type { CssDeclaration, CssSheet } from '../css/sheet.ts';
 import { substituter } from '../css/substitute.ts';
 import type { Draft, Drafts, Noticed, SourcePlace } from '../draft.ts';
 import { inferType } from '../infer.ts';
+import { MIXED } from '../values.ts';
 
 /** Where custom properties hold: everywhere, or only where something is said of the root. */
 type Where = { type: 'everywhere' } | { type: 'context'; name: string } | { type: 'elsewhere'; said: string };
@@ -100,20 +102,15 @@ function groupsOf(names: readonly string[]): Map<string, { group: string[]; key:
   return found;
 }
 
-/** `clamp()` as the ends it grows between, and a product or quotient of a length as what it comes to. */
-function sized(text: string): string {
+/** What stands for a length: `clamp()` as the ends it grows between, a sum as what it comes to. */
+function sized(text: string): WorkedOut {
+  const plain = { text, isMixed: false };
+  if (!/^(?:calc|min|max|clamp)\(/.test(text)) return plain;
   const inner = /^clamp\((.*)\)$/s.exec(text)?.[1];
-  const ends = inner === undefined ? [] : splitTop(inner, /,/);
+  if (inner === undefined) return workOut(text) ?? plain;
+  const ends = splitTop(inner, /,/).map(it => workOut(it)?.text ?? it);
   const [least, most] = ends.length === 3 ? [parseLength(ends[0] ?? ''), parseLength(ends[2] ?? '')] : [];
-  if (least && most) return `${printLength(least)} .. ${printLength(most)}`;
-  const sum = /^calc\((.*)\)$/s.exec(text)?.[1];
-  const [a = '', operator, b = '', ...more] = sum === undefined ? [] : splitTop(sum, /\s/);
-  if ((operator !== '*' && operator !== '/') || more.length > 0) return text;
-  const length = parseLength(a) ?? (operator === '*' ? parseLength(b) : null);
-  const by = Number(parseLength(a) ? b : a);
-  if (!length || !Number.isFinite(by) || (operator === '/' && by === 0)) return text;
-  const value = operator === '*' ? length.value * by : length.value / by;
-  return printLength({ ...length, value: Number(value.toFixed(6)) });
+  return least && most ? { text: `${printLength(least)} .. ${printLength(most)}`, isMixed: false } : plain;
 }
 
 interface Read {
@@ -122,11 +119,18 @@ interface Read {
   value: unknown;
   /** A colour that goes on following, as the program writes it. */
   derived: string | null;
+  /** What has to be told of how it was read. */
+  told: string | null;
 }
 
-/** Hue, saturation and lightness without their function, which many sheets put around them where they are used. */
-const asColor = (text: string): string =>
-  /^-?[\d.]+(?:deg)?\s+[\d.]+%\s+[\d.]+%$/.test(text) ? `hsl(${text})` : text;
+/** Channels without their function, which many sheets put around them where they are used. */
+const CHANNELS = /^\s*\d+\.?\d*\s*,\s*\d+\.?\d*\s*,\s*\d+\.?\d*\s*$/;
+const asColor = (text: string, name: string): string => {
+  if (/^-?[\d.]+(?:deg)?\s+[\d.]+%\s+[\d.]+%$/.test(text)) return `hsl(${text})`;
+  return /rgb$/i.test(name) && CHANNELS.test(text) ? `rgb(${text})` : text;
+};
+/** How far apart two colours may be (CIEDE2000) of which one is the other’s channels, rounded by somebody. */
+const ROUNDED = 1;
 
 /** Properties as some place has them. */
 class Scope {
@@ -140,14 +144,24 @@ class Scope {
     return this.texts.has(name);
   }
 
+  /** The property of which another says the channels alone: `--hull` of `--hull-rgb`; null for none. */
+  channelsOf(name: string, text: string): string | null {
+    const whole = /^(--.+)-rgb$/i.exec(name)?.[1];
+    const its = whole === undefined ? undefined : this.texts.get(whole);
+    if (whole === undefined || its === undefined || !CHANNELS.test(this.plain(text))) return null;
+    const [a, b] = [parseColor(this.plain(its).trim()), parseColor(`rgb(${this.plain(text)})`)];
+    return a && b && ciede2000(labOf(a), labOf(b)) < ROUNDED ? whole : null;
+  }
+
   /** A value in the shapes of the format: an alias, text with aliases for its colours, or plain text. */
   read(text: string, path: readonly string[]): Read {
     const alias = /^var\(\s*(--[^\s,()]+)\s*\)$/.exec(text)?.[1];
     if (alias !== undefined && this.texts.has(alias))
-      return { type: null, value: `{${alias}}`, derived: null };
-    const plain = asColor(sized(this.plain(text).trim()));
+      return { type: null, value: `{${alias}}`, derived: null, told: null };
+    const { text: worked, isMixed } = sized(this.plain(text).trim());
+    const plain = asColor(worked, path.at(-1) ?? '');
     const type = inferType(plain, path) ?? undefined;
-    const read: Read = { type, value: plain, derived: null };
+    const read: Read = { type, value: plain, derived: null, told: isMixed ? MIXED : null };
     if (!text.includes('var(')) return read;
     const aliased = text.replace(/var\(\s*(--[^\s,()]+)\s*\)/g, (whole, name: string) => {
       const inner = this.texts.get(name);
@@ -180,15 +194,34 @@ export function cssDrafts(file: string, { declarations }: CssSheet): Drafts {
     }
   }
   const placeOf = ({ line, column }: CssDeclaration): SourcePlace => ({ file, line, column });
-  for (const [it, said] of elsewhere)
-    if (base.has(it.property))
-      findings.push({
-        kind: 'unread',
-        name: it.property,
-        message: `In ${shortened(said)} it has another value, which holds there alone.`,
-        place: placeOf(it),
-      });
-    else base.set(it.property, it);
+  const atRules = new Map<string, Set<string>>();
+  const components = new Map<string, Set<string>>();
+  const firsts = new Map<string, CssDeclaration>();
+  for (const [it, said] of elsewhere) {
+    if (!base.has(it.property)) {
+      base.set(it.property, it);
+      continue;
+    }
+    const [told, of, one] = said.startsWith('@')
+      ? [atRules, said, it.property]
+      : [components, it.property, said];
+    told.set(of, (told.get(of) ?? new Set()).add(one));
+    if (!firsts.has(of)) firsts.set(of, it);
+  }
+  const tell = (name: string, message: string) => {
+    const first = firsts.get(name);
+    findings.push({ kind: 'unread', name: shortened(name), message, place: first ? placeOf(first) : null });
+  };
+  for (const [said, its] of atRules)
+    tell(
+      said,
+      `In ${shortened(said)} ${listed(its)} ${its.size === 1 ? 'has another value, which holds' : 'have other values, which hold'} there alone.`,
+    );
+  for (const [property, its] of components)
+    tell(
+      property,
+      `In ${listed(its)} it has ${its.size === 1 ? 'another value, which holds' : 'other values, which hold'} there alone.`,
+    );
   // A sheet of one theme alone is a guide like any other.
   const [only] = contexts;
   if (base.size === 0 && only) {
@@ -202,16 +235,19 @@ export function cssDrafts(file: string, { declarations }: CssSheet): Drafts {
   const everywhere = new Scope(texts);
   const draft = (it: CssDeclaration, scope: Scope): Draft[] => {
     const { group, key } = names.get(it.property) ?? { group: [], key: it.property };
-    const { type, value, derived } = scope.read(it.text, stepsIn(it.property));
-    if (type === undefined) {
-      findings.push({
-        kind: 'unread',
-        name: it.property,
-        message: missingIn(it.text, scope),
-        place: placeOf(it),
-      });
+    const say = (kind: Noticed['kind'], message: string) =>
+      findings.push({ kind, name: it.property, message, place: placeOf(it) });
+    const whole = scope.channelsOf(it.property, it.text);
+    if (whole !== null) {
+      say('read', `These are the channels of ${whole}, which was read.`);
       return [];
     }
+    const { type, value, derived, told } = scope.read(it.text, stepsIn(it.property));
+    if (type === undefined) {
+      say('unread', missingIn(it.text, scope));
+      return [];
+    }
+    if (told !== null) say('read', told);
     const made: Draft = {
       group,
       key,
@@ -246,6 +282,16 @@ export function cssDrafts(file: string, { declarations }: CssSheet): Drafts {
     root: null,
     hasPointers: false,
   };
+}
+
+/** Names that are told of many. */
+const TOLD = 4;
+
+/** The first of some names, and how many more there are. */
+function listed(names: ReadonlySet<string>): string {
+  const more = names.size - TOLD;
+  const some = [...names].slice(0, TOLD).map(shortened).join(', ');
+  return more > 0 ? `${some} and ${more} more` : some;
 }
 
 /** Why a text is no value of a guide. */

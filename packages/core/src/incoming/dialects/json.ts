@@ -1,5 +1,7 @@
 import { LIMITS } from '../../limits/index.ts';
+import { contextName, inContext, isUsual } from '../contexts.ts';
 import type { Draft, DraftGroup, Drafts, Noticed, SourcePlace } from '../draft.ts';
+import { inferType } from '../infer.ts';
 import { BadToken, extended, isNode, type Node, nodeAt, type Steps, stepsOf } from '../tree.ts';
 
 /** How one way of writing tokens as JSON spells what all of them say. */
@@ -66,6 +68,22 @@ function spellingOf(text: string): Spelling {
   return isEarlier ? EARLIER : PLAIN;
 }
 
+/** Values of one token by where they hold, the usual one first; null for a token of one value. */
+function byContext(spelling: Spelling, it: unknown): (readonly [context: string, value: unknown])[] | null {
+  if (!isNode(it)) return null;
+  const sets = isNode(it.sets) ? it.sets : null;
+  const values = sets ?? (spelling.isToken(it) ? spelling.value(it) : null);
+  if (!isNode(values) || isValue(values)) return null;
+  const all = Object.entries(values).map(
+    ([key, inner]) => [key, sets && spelling.isToken(inner) ? spelling.value(inner) : inner] as const,
+  );
+  const usual = all.findIndex(([key]) => isUsual(key));
+  const first = all[usual];
+  if (!first || all.length < 2 || all.some(([, inner]) => inner === null)) return null;
+  if (sets ? !Object.values(sets).every(spelling.isToken) : inferType(values, []) !== null) return null;
+  return [first, ...all.toSpliced(usual, 1)];
+}
+
 export const textOf = (it: unknown): string => (typeof it === 'string' ? it : '');
 const deprecation = (it: unknown): string | true | null =>
   it === true ? true : typeof it === 'string' && it !== '' ? it : null;
@@ -83,6 +101,7 @@ export function jsonDrafts(
   const drafts: Draft[] = [];
   const findings: Noticed[] = [];
   const groups: DraftGroup[] = [];
+  const contexts = new Map<string, Draft[]>();
   const say = (kind: Noticed['kind'], name: string, message: string, at: object, fix?: string) =>
     findings.push({ kind, name, message, place: placeOf(at), ...(fix !== undefined && { fix }) });
   /** A group with all it takes over; what cannot be taken over is told, and the rest stands. */
@@ -132,19 +151,20 @@ export function jsonDrafts(
       }
       // Other programs keep of a token what it was made of.
       if (within && (!isNode(inner) || key === 'original')) continue;
-      if (spelling.isToken(inner) && !refersToGroup(root, inner)) {
+      const values = byContext(spelling, inner);
+      if (values || (spelling.isToken(inner) && !refersToGroup(root, inner))) {
         if (/[{}.]/.test(key))
           say('read', name, 'A name should hold no dots or braces.', at, key.replace(/[{}.]+/g, '-'));
         const token = isNode(inner) ? inner : NO_EXTENSIONS;
         const own = spelling.type(token);
         if (own !== undefined && typeof own !== 'string') say('read', name, 'A type is a word.', at);
-        drafts.push({
+        const draft: Draft = {
           group: path,
           key,
           name,
           type: textOf(own) || null,
           inherited: type,
-          value: spelling.value(inner),
+          value: values ? values[0]?.[1] : spelling.value(inner),
           within: null,
           description: textOf(spelling.description(token)),
           deprecated:
@@ -153,7 +173,13 @@ export function jsonDrafts(
               : (deprecation(spelling.deprecated(token)) ?? deprecated),
           extensions: isNode(token.$extensions) ? token.$extensions : NO_EXTENSIONS,
           place: () => placeOf(at),
-        });
+        };
+        drafts.push(draft);
+        for (const [context, value] of values?.slice(1) ?? []) {
+          const its = contexts.get(context) ?? [];
+          contexts.set(context, its);
+          its.push({ ...draft, value });
+        }
         if (spelling === FORMAT && isNode(inner) && holdsMore(inner)) {
           say('read', name, 'A token cannot hold other tokens. Those within it were read as well.', at);
           visit(inner, [...path, key], { type, deprecated }, true);
@@ -164,11 +190,13 @@ export function jsonDrafts(
     }
   };
   visit(root, [], { type: null, deprecated: null }, false);
+  const faces = Array.from(contexts, ([context, its]) => inContext(its, contextName(context)));
+  for (const it of faces) drafts.push(...it.drafts);
   return {
     dialect: spelling.name,
     drafts,
     groups,
-    schemes: [],
+    schemes: faces.map(it => it.scheme),
     findings,
     isFormat: spelling === FORMAT,
     root,

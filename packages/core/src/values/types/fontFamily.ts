@@ -4,7 +4,7 @@ import { splitTop } from '../brackets.ts';
 import type { LiteralKind, ValueOf } from './valueType.ts';
 
 /** Families of one stack. */
-const MOST_FAMILIES = 12;
+export const LONGEST_STACK = 12;
 
 /** A family name as typed: letters, digits, spaces and what names hold; nothing that could end a CSS string in double quotes. */
 const FAMILY = /^[\p{L}\p{N}][\p{L}\p{N} _.,+&'’-]{0,63}$/u;
@@ -38,7 +38,7 @@ export function parseFamilies(source: string): ValueOf<'fontFamily'> | null {
 
 export const fontFamily: LiteralKind<ValueOf<'fontFamily'>> = {
   read({ value }) {
-    if (!Array.isArray(value) || value.length === 0 || value.length > MOST_FAMILIES) return null;
+    if (!Array.isArray(value) || value.length === 0 || value.length > LONGEST_STACK) return null;
     const names = value.flatMap(name =>
       typeof name === 'string' && FAMILY.test(name.trim()) ? [name.trim()] : [],
     );
