@@ -1,6 +1,7 @@
 import type { SiteRecord } from '@cove/core';
-import { type ChangeEvent, type DragEvent, useRef, useState } from 'react';
+import { type ChangeEvent, useRef } from 'react';
 import { Button } from '../ui/Button.tsx';
+import { DropZone } from '../ui/DropZone.tsx';
 import type { WholeFile } from './messages.ts';
 import type { WholeFileState } from './useWholeFile.ts';
 
@@ -27,29 +28,22 @@ export function WholeFileChoice({
   disabled?: boolean;
 }) {
   const input = useRef<HTMLInputElement>(null);
-  const [dragged, setDragged] = useState(false);
   const { state } = chosen;
   const choose = ({ target }: ChangeEvent<HTMLInputElement>) => {
     const [file] = target.files ?? [];
     target.value = '';
     if (file) chosen.open(file);
   };
-  const drop = (event: DragEvent) => {
-    event.preventDefault();
-    setDragged(false);
-    const [file] = event.dataTransfer.files;
-    if (file && !disabled) chosen.open(file);
-  };
   return (
-    // biome-ignore lint/a11y/noStaticElementInteractions: a file can be dropped here; the button does the same by keys
-    <div
-      onDragOver={event => {
-        event.preventDefault();
-        setDragged(true);
+    <DropZone
+      className="grid gap-2"
+      onDrop={({
+        dataTransfer: {
+          files: [file],
+        },
+      }) => {
+        if (file && !disabled) chosen.open(file);
       }}
-      onDragLeave={() => setDragged(false)}
-      onDrop={drop}
-      className={`grid gap-2 ${dragged ? 'outline-2 outline-offset-4 outline-teal outline-dashed' : ''}`}
     >
       <input
         ref={input}
@@ -82,6 +76,6 @@ export function WholeFileChoice({
           <p className="text-small text-muted">{contentsOf(state.whole)}</p>
         </div>
       )}
-    </div>
+    </DropZone>
   );
 }

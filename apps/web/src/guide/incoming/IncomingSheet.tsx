@@ -7,6 +7,7 @@ import { ImpactNote } from '../../reach/ImpactNote.tsx';
 import { useCommit } from '../../session/context.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { DropZone } from '../../ui/DropZone.tsx';
 import { NameField } from '../../ui/NameField.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { filesOf } from './filesOf.ts';
@@ -29,7 +30,6 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
   const [group, setGroup] = useState('Pasted');
   const [view, setView] = useState<View>('all');
   const [said, setLeft] = useState<ReadonlySet<Id> | null>(null);
-  const [dragged, setDragged] = useState(false);
   const files = useMemo(() => (opened.length > 0 ? opened : [{ name: '', text }]), [opened, text]);
   const state = useIncoming(files);
   const incoming = state.type === 'read' ? state.incoming : null;
@@ -66,8 +66,6 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
     void open(list);
   };
   const drop = async (event: DragEvent) => {
-    event.preventDefault();
-    setDragged(false);
     const list = await fromEvent(event.nativeEvent);
     await open(list.flatMap(it => (it instanceof File ? [it] : (it.getAsFile() ?? []))));
   };
@@ -119,16 +117,7 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
         </>
       }
     >
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: files can be dropped here; the buttons below do the same by keys */}
-      <div
-        onDragOver={event => {
-          event.preventDefault();
-          setDragged(true);
-        }}
-        onDragLeave={() => setDragged(false)}
-        onDrop={event => void drop(event)}
-        className={`grid gap-3 ${dragged ? 'outline-2 outline-offset-4 outline-teal outline-dashed' : ''}`}
-      >
+      <DropZone className="grid gap-3" onDrop={event => void drop(event)}>
         {opened.length > 0 ? (
           <p className="flex flex-wrap items-baseline gap-x-3">
             <span className="font-semibold">
@@ -250,7 +239,7 @@ export function IncomingSheet({ site, onClose }: { site: Site; onClose(): void }
             </div>
           </div>
         )}
-      </div>
+      </DropZone>
     </Sheet>
   );
 }
