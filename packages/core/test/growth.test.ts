@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { workOut } from '../src/incoming/arithmetic.ts';
 import { readTokens } from '../src/incoming/index.ts';
 import {
   applyChange,
@@ -34,6 +35,7 @@ import {
   type TokenRecord,
   unstorableIn,
 } from '../src/index.ts';
+import { readWholeSite } from '../src/wholeSite/index.ts';
 import { demoSite } from './support/demo.ts';
 import { growth, stepsOf } from './support/steps.ts';
 
@@ -60,6 +62,8 @@ const READERS: [string, (text: string) => unknown][] = [
   ['a token file', text => readTokens([{ name: '', text }])],
   ['a style sheet', text => readTokens([{ name: 'a.css', text }])],
   ['a page', text => readTokens([{ name: 'a.html', text }])],
+  ['a sum', workOut],
+  ['a whole site', readWholeSite],
   ['a clip', readClip],
   ['a link', parseLink],
   ['a colour', parseColor],
