@@ -1,5 +1,4 @@
 import { describe, expect, it } from '@jest/globals';
-import { workOut } from '../src/incoming/arithmetic.ts';
 import { readTokens } from '../src/incoming/index.ts';
 import {
   applyChange,
@@ -62,7 +61,6 @@ const READERS: [string, (text: string) => unknown][] = [
   ['a token file', text => readTokens([{ name: '', text }])],
   ['a style sheet', text => readTokens([{ name: 'a.css', text }])],
   ['a page', text => readTokens([{ name: 'a.html', text }])],
-  ['a sum', workOut],
   ['a whole site', readWholeSite],
   ['a clip', readClip],
   ['a link', parseLink],

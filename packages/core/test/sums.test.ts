@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import { workOut } from '../src/incoming/arithmetic.ts';
 import { readTokens } from '../src/incoming/index.ts';
 import { must } from '../src/result/index.ts';
 import { printTyped } from '../src/tokens/index.ts';
+import { workOut } from '../src/values/index.ts';
 import { noticedIn, readJson, tokensIn } from './support/incoming.ts';
 
 const valuesOf = (file: unknown) =>

@@ -1,5 +1,5 @@
 import { LIMITS } from '../limits/index.ts';
-import { workOut } from './arithmetic.ts';
+import { workOut } from '../values/index.ts';
 import type { Found } from './reader.ts';
 import { BadToken, isNode } from './tree.ts';
 

@@ -10,8 +10,8 @@ import {
   type ShadowLayer,
   splitTop,
   type Value,
+  type WorkedOut,
 } from '../values/index.ts';
-import type { WorkedOut } from './arithmetic.ts';
 import { simplified } from './gradients.ts';
 import { BadToken, isNode } from './tree.ts';
 

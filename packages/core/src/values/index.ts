@@ -1,4 +1,4 @@
-export { parseArithmetic } from './arithmetic.ts';
+export { parseArithmetic, type WorkedOut, workOut } from './arithmetic.ts';
 export { splitTop } from './brackets.ts';
 export { type FluidRange, printFluid, REM } from './fluid.ts';
 export { colorsIn, isLoose, tokensIn, withColors, withTokens } from './inside.ts';

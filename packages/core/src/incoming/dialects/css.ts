@@ -1,7 +1,6 @@
 import { ciede2000, labOf, parseColor } from '../../color/index.ts';
 import { OURS } from '../../tokens/index.ts';
-import { parseLength, printLength, splitTop } from '../../values/index.ts';
-import { type WorkedOut, workOut } from '../arithmetic.ts';
+import { parseLength, printLength, splitTop, type WorkedOut, workOut } from '../../values/index.ts';
 import { contextName, inContext } from '../contexts.ts';
 import type { CssDeclaration, CssSheet } from '../css/sheet.ts';
 import { substituter } from '../css/substitute.ts';
